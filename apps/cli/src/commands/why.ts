@@ -1,0 +1,27 @@
+import { ask, effectKinds, formatOf, traceLines, type ProjectState, type Traced } from '@hedrion/core'
+import { openProject } from '../openProject'
+import { print, Refusal } from '../refusal'
+
+/** Prints the trace behind a number: of a column's label, an effect, or an address from another trace. */
+export function why(path: string, effect: string): void {
+  const state = openProject(path)
+  const traced = byAddress(state, effect) ?? byLabel(state, effect)
+  if (!traced)
+    throw new Refusal(
+      `“${effect}” is no effect of this project. Say a column's label (C5), an effect (reaction:MEMBER@LEVEL:Z), or an address from a trace.`,
+    )
+  for (const line of traceLines(traced, formatOf(state))) print(line)
+}
+
+/** An effect alone stands for its most under the strength rule. */
+function byAddress(state: ProjectState, text: string): Traced | null {
+  const isEffect = effectKinds.some((kind) => text.startsWith(`${kind}:`))
+  return ask(state, { kind: 'why', address: isEffect ? `extreme:strength:most:${text}` : text })
+}
+
+/** A column's label stands for its reaction. */
+function byLabel(state: ProjectState, label: string): Traced | null {
+  const rows = ask(state, { kind: 'envelopes', rule: 'strength', effects: 'reaction' })
+  const row = rows.find((entry) => entry.label === label)
+  return row ? ask(state, { kind: 'why', address: `extreme:strength:most:${row.key}` }) : null
+}

@@ -1,0 +1,168 @@
+import { Injectable } from '@nestjs/common'
+import {
+  applyChange,
+  readRecord,
+  recordsOf,
+  type ChangeSet,
+  type Document,
+  type Edit,
+  type Problem as Found,
+  type Rec,
+} from '@hedrion/core'
+import { limits, type AcceptedChange, type ChangeAnswer, type ChangeSetBody } from '@hedrion/contract'
+import { DataSource, MoreThan, type EntityManager } from 'typeorm'
+import { ChangeSetRow } from '../database/changeSet.entity'
+import { ProjectRow } from '../database/project.entity'
+import { RecordRow } from '../database/record.entity'
+import { Problem } from '../http/problem'
+import { lockProject, openProject } from './openProject'
+import { DocumentsService } from './documents.service'
+
+/** Rows in one statement: PostgreSQL takes 65,535 parameters at most. */
+const batch = 2000
+
+export interface Accepted {
+  readonly answer: ChangeAnswer
+  /** The document after the change; undefined where it had been accepted before. */
+  readonly document: Document | undefined
+}
+
+@Injectable()
+export class ChangesService {
+  constructor(
+    private readonly database: DataSource,
+    private readonly documents: DocumentsService,
+  ) {}
+
+  /** Accepts a change set in a transaction of its own. */
+  async accept(projectId: string, body: ChangeSetBody): Promise<ChangeAnswer> {
+    const change = readChange(body)
+    const done = await this.database.transaction((manager) => this.acceptWithin(manager, projectId, change))
+    if (done.document) this.documents.keep(projectId, done.answer.counter, done.document)
+    return done.answer
+  }
+
+  /**
+   * Accepts a change set in a transaction that then holds the project's row. A retry with the same id answers as the
+   * first time; a stale one is rebased where every record still is what it expected, and refused with both values
+   * otherwise. The document is not to be kept before the transaction has ended well.
+   */
+  async acceptWithin(
+    manager: EntityManager,
+    projectId: string,
+    change: ChangeSet,
+    known?: Document,
+  ): Promise<Accepted> {
+    const project = await lockProject(manager, projectId)
+    const earlier = await manager.findOneBy(ChangeSetRow, { projectId, id: change.id })
+    if (earlier) return { answer: await answerTo(manager, projectId, earlier), document: undefined }
+    const before = known ?? (await this.documents.at(manager, projectId, project.counter))
+    const document = applied(before, change)
+    const counter = project.counter + 1
+    await write(manager, projectId, counter, change, document)
+    return { answer: await answerTo(manager, projectId, { counter, seen: change.seen }), document }
+  }
+
+  /** Change sets after a counter, oldest first, one page at a time. */
+  async after(projectId: string, counter: number): Promise<readonly AcceptedChange[]> {
+    await openProject(this.database.manager, projectId)
+    return changesAfter(this.database.manager, projectId, counter, limits.history)
+  }
+
+  /** The latest change sets, newest first. */
+  async latest(projectId: string): Promise<readonly AcceptedChange[]> {
+    await openProject(this.database.manager, projectId)
+    const rows = await this.database.manager.find(ChangeSetRow, {
+      where: { projectId },
+      order: { counter: 'DESC' },
+      take: limits.history,
+    })
+    return rows.map(accepted)
+  }
+}
+
+/** Records inside a change set go through the one reader, as in a project file. */
+function readChange({ id, seen, note, edits }: ChangeSetBody): ChangeSet {
+  const problems: Found[] = []
+  const read = (value: object | null | undefined, path: string): Rec | null =>
+    value === null || value === undefined ? null : readRecord(value, path, problems)
+  const readEdits = edits.map(({ id: record, before, after }, i): Edit => ({
+    id: record,
+    before: read(before, `edits[${i}].before`),
+    after: read(after, `edits[${i}].after`),
+  }))
+  if (problems[0])
+    throw new Problem(422, 'change.unreadable', `${problems[0].path}: ${problems[0].problem}`, {
+      problems: problems.slice(0, 50),
+    })
+  return { id, seen, note, edits: readEdits }
+}
+
+function applied(document: Document, change: ChangeSet): Document {
+  const result = applyChange(document, change)
+  if (result.ok) return result.document
+  if (result.conflicts.length > 0)
+    throw new Problem(409, 'change.conflict', 'Someone else has changed this in the meantime.', {
+      conflicts: result.conflicts.slice(0, 50),
+    })
+  const [first] = result.problems
+  throw new Problem(422, 'change.refused', first?.problem ?? 'This change is not possible.', {
+    problems: result.problems.slice(0, 50),
+  })
+}
+
+async function write(
+  manager: EntityManager,
+  projectId: string,
+  counter: number,
+  change: ChangeSet,
+  next: Document,
+): Promise<void> {
+  const { id, seen, note, edits } = change
+  await manager.insert(ChangeSetRow, { projectId, counter, id, seen, note, edits })
+  const gone = edits.flatMap(({ id: record, after }) => (after === null ? [record] : []))
+  const rows = edits.flatMap(({ after }) =>
+    after === null ? [] : [{ projectId, id: after.id, kind: after.kind, body: after, counter }],
+  )
+  for (let i = 0; i < gone.length; i += batch)
+    await manager.query('DELETE FROM record WHERE project_id = $1 AND id = ANY($2)', [
+      projectId,
+      gone.slice(i, i + batch),
+    ])
+  for (let i = 0; i < rows.length; i += batch)
+    await manager.upsert(RecordRow, rows.slice(i, i + batch), ['projectId', 'id'])
+  const name = recordsOf(next, 'basis')[0]?.name ?? ''
+  await manager.update(ProjectRow, { id: projectId }, { counter, name, changedAt: new Date() })
+}
+
+async function answerTo(
+  manager: EntityManager,
+  projectId: string,
+  { counter, seen }: { readonly counter: number; readonly seen: number },
+): Promise<ChangeAnswer> {
+  const others = await changesAfter(manager, projectId, seen, limits.history)
+  return { counter, others: others.filter((other) => other.counter < counter) }
+}
+
+async function changesAfter(
+  manager: EntityManager,
+  projectId: string,
+  counter: number,
+  take: number,
+): Promise<readonly AcceptedChange[]> {
+  const rows = await manager.find(ChangeSetRow, {
+    where: { projectId, counter: MoreThan(counter) },
+    order: { counter: 'ASC' },
+    take,
+  })
+  return rows.map(accepted)
+}
+
+const accepted = ({ id, seen, note, edits, counter, at }: ChangeSetRow): AcceptedChange => ({
+  id,
+  seen,
+  note,
+  edits: edits as readonly Edit[],
+  counter,
+  at: at.toISOString(),
+})

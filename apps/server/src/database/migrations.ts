@@ -1,0 +1,47 @@
+import type { MigrationInterface, QueryRunner } from 'typeorm'
+
+/** Projects, their records, and the change sets that made them. */
+export class Projects1795500000000 implements MigrationInterface {
+  readonly name = 'Projects1795500000000'
+
+  async up(runner: QueryRunner): Promise<void> {
+    await runner.query(`
+      CREATE TABLE project (
+        id uuid PRIMARY KEY,
+        name text NOT NULL,
+        counter integer NOT NULL DEFAULT 0,
+        created_at timestamptz NOT NULL DEFAULT now(),
+        changed_at timestamptz NOT NULL DEFAULT now(),
+        deleted_at timestamptz
+      )`)
+    await runner.query(`
+      CREATE TABLE record (
+        project_id uuid NOT NULL REFERENCES project ON DELETE CASCADE,
+        id text NOT NULL,
+        kind text NOT NULL,
+        body jsonb NOT NULL,
+        counter integer NOT NULL,
+        PRIMARY KEY (project_id, id)
+      )`)
+    await runner.query(`
+      CREATE TABLE change_set (
+        project_id uuid NOT NULL REFERENCES project ON DELETE CASCADE,
+        counter integer NOT NULL,
+        id uuid NOT NULL,
+        seen integer NOT NULL,
+        note text NOT NULL,
+        edits jsonb NOT NULL,
+        at timestamptz NOT NULL DEFAULT now(),
+        PRIMARY KEY (project_id, counter),
+        UNIQUE (project_id, id)
+      )`)
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query('DROP TABLE change_set')
+    await runner.query('DROP TABLE record')
+    await runner.query('DROP TABLE project')
+  }
+}
+
+export const migrations = [Projects1795500000000]

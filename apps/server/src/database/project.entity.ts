@@ -1,0 +1,13 @@
+import { Column, Entity, PrimaryColumn } from 'typeorm'
+
+/** One row per project; `name` repeats that of the basis record, for lists. */
+@Entity('project')
+export class ProjectRow {
+  @PrimaryColumn('uuid') id!: string
+  @Column('text') name!: string
+  /** How many change sets were accepted. */
+  @Column('integer') counter!: number
+  @Column({ type: 'timestamptz', name: 'created_at', insert: false, update: false }) createdAt!: Date
+  @Column({ type: 'timestamptz', name: 'changed_at' }) changedAt!: Date
+  @Column({ type: 'timestamptz', name: 'deleted_at', nullable: true }) deletedAt!: Date | null
+}

@@ -1,0 +1,15 @@
+import 'reflect-metadata'
+import type { AddressInfo } from 'node:net'
+import { fileURLToPath } from 'node:url'
+import { createApp } from './createApp'
+
+// the build puts the worker beside this file
+process.env['HEDRION_JOB_WORKER'] ??= fileURLToPath(new URL('./jobWorker.js', import.meta.url))
+
+const app = await createApp()
+// loopback only, until people can sign in
+await app.listen(Number(process.env['PORT'] ?? 0), '127.0.0.1')
+const { port } = (app.getHttpServer() as { address(): AddressInfo }).address()
+// a launcher that was killed cannot stop us: do not stay behind on the port
+process.on('disconnect', () => void app.close().finally(() => process.exit(0)))
+process.send?.({ port })

@@ -1,0 +1,45 @@
+import { Body, Controller, Delete, Get, Param, ParseUUIDPipe, Patch, Post } from '@nestjs/common'
+import { ApiOperation } from '@nestjs/swagger'
+import { CreateProjectBody, RenameProjectBody, type OpenProject, type ProjectSummary } from '@hedrion/contract'
+import { ProjectsService } from './projects.service'
+
+@Controller('api/projects')
+export class ProjectsController {
+  constructor(private readonly projects: ProjectsService) {}
+
+  @Get()
+  @ApiOperation({ summary: 'All projects, the last changed first' })
+  list(): Promise<readonly ProjectSummary[]> {
+    return this.projects.list()
+  }
+
+  @Post()
+  @ApiOperation({ summary: 'A new project: empty, or the demo' })
+  create(@Body() { name, start }: CreateProjectBody): Promise<ProjectSummary> {
+    return start === 'demo' ? this.projects.createDemo(name) : this.projects.createEmpty(name)
+  }
+
+  @Get(':project')
+  @ApiOperation({ summary: 'All records of a project, with its counter' })
+  open(@Param('project', ParseUUIDPipe) id: string): Promise<OpenProject> {
+    return this.projects.open(id)
+  }
+
+  @Patch(':project')
+  @ApiOperation({ summary: 'Rename a project' })
+  rename(@Param('project', ParseUUIDPipe) id: string, @Body() { name }: RenameProjectBody): Promise<ProjectSummary> {
+    return this.projects.rename(id, name)
+  }
+
+  @Delete(':project')
+  @ApiOperation({ summary: 'Delete a project; it can be brought back' })
+  remove(@Param('project', ParseUUIDPipe) id: string): Promise<ProjectSummary> {
+    return this.projects.remove(id)
+  }
+
+  @Post(':project/restore')
+  @ApiOperation({ summary: 'Bring a deleted project back' })
+  restore(@Param('project', ParseUUIDPipe) id: string): Promise<ProjectSummary> {
+    return this.projects.restore(id)
+  }
+}

@@ -1,0 +1,67 @@
+import { randomUUID } from 'node:crypto'
+import type { AddressInfo } from 'node:net'
+import { Client } from 'pg'
+
+/** A reply of the server with its JSON read. */
+export interface Reply<T = unknown> {
+  readonly status: number
+  readonly body: T
+  readonly headers: Headers
+}
+
+export interface TestServer {
+  readonly url: string
+  send<T = unknown>(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Reply<T>>
+  close(): Promise<void>
+}
+
+const adminUrl = (): string => {
+  const url = process.env['HEDRION_TEST_DATABASE']
+  if (!url) throw new Error('These tests need a database: run them by npm run unit.')
+  return url
+}
+
+async function withAdmin(statement: string): Promise<void> {
+  const client = new Client({ connectionString: adminUrl() })
+  await client.connect()
+  try {
+    await client.query(statement)
+  } finally {
+    await client.end()
+  }
+}
+
+/** The real application on a database of its own, made empty and migrated. */
+export async function startTestServer(): Promise<TestServer> {
+  const database = `unit_${randomUUID().replace(/-/g, '')}`
+  await withAdmin(`CREATE DATABASE ${database}`)
+  const url = new URL(adminUrl())
+  url.pathname = `/${database}`
+  process.env['DATABASE_URL'] = url.toString()
+  process.env['LOG_LEVEL'] = 'silent'
+  // read at import, so only now
+  const { createApp } = await import('../createApp')
+  const app = await createApp()
+  await app.listen(0, '127.0.0.1')
+  const { port } = (app.getHttpServer() as { address(): AddressInfo }).address()
+  const base = `http://127.0.0.1:${port}`
+  return {
+    url: base,
+    send: (method, path, body, headers = {}) => send(`${base}${path}`, method, body, headers),
+    close: async () => {
+      await app.close()
+      await withAdmin(`DROP DATABASE ${database} WITH (FORCE)`)
+    },
+  }
+}
+
+async function send<T>(url: string, method: string, body: unknown, headers: Record<string, string>): Promise<Reply<T>> {
+  const response = await fetch(url, {
+    method,
+    headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+  })
+  const text = await response.text()
+  const json = /json/.test(response.headers.get('content-type') ?? '')
+  return { status: response.status, body: (json ? JSON.parse(text) : text) as T, headers: response.headers }
+}

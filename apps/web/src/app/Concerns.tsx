@@ -1,0 +1,112 @@
+import { splitExpanded, type WordedConcern } from '@hedrion/core'
+import { Button as AriaButton, Dialog, DialogTrigger } from 'react-aria-components'
+import { useNavigate } from 'react-router'
+import styled from 'styled-components'
+import { useAnswer } from '../compute/SessionContext'
+import { Mends } from '../sheet/Mends'
+import { addressOf, lookNow } from '../state/look'
+import { Button } from '../ui/Button'
+import { PopCard } from '../ui/PopCard'
+import { stepOfConcern } from './concernPlaces'
+
+/** What a checker would ask about, in one list; each can be shown at its place. */
+export function Concerns({ base }: { readonly base: string }) {
+  const overview = useAnswer({ kind: 'overview' })
+  const concerns = overview?.concerns ?? []
+  const blocking = concerns.some(({ severity }) => severity === 'blocking')
+  if (!overview) return null
+  return (
+    <DialogTrigger>
+      <Open data-warm={blocking || undefined}>
+        {concerns.length === 0 ? 'No concerns' : `${concerns.length} concern${concerns.length === 1 ? '' : 's'}`}
+      </Open>
+      <Card placement="bottom end">
+        <Dialog aria-label="Concerns">
+          {({ close }) => (
+            <List>
+              {concerns.length === 0 && <li>Nothing that a checker would ask about.</li>}
+              {concerns.map((concern, i) => (
+                <Concern key={i} concern={concern} base={base} onShown={close} />
+              ))}
+            </List>
+          )}
+        </Dialog>
+      </Card>
+    </DialogTrigger>
+  )
+}
+
+interface ConcernProps {
+  readonly concern: WordedConcern
+  readonly base: string
+  readonly onShown: () => void
+}
+
+function Concern({ concern, base, onShown }: ConcernProps) {
+  const navigate = useNavigate()
+  const show = () => {
+    const [about] = concern.about
+    const [, levelId] = about ? splitExpanded(about) : ['', '']
+    const caseId = concern.data['case']
+    const look = {
+      ...lookNow(),
+      ...(typeof caseId === 'string' ? { case: caseId } : {}),
+      ...(about ? { picked: [about], view: 'plan' as const } : {}),
+      ...(levelId ? { level: levelId } : {}),
+    }
+    void navigate({ pathname: `${base}/${stepOfConcern(concern.code)}`, search: addressOf(look) })
+    onShown()
+  }
+  return (
+    <li data-severity={concern.severity}>
+      <p>{concern.sentence}</p>
+      <Tools>
+        <Button kind="link" onPress={show}>
+          Show
+        </Button>
+        <Mends concern={concern} />
+      </Tools>
+    </li>
+  )
+}
+
+const Open = styled(AriaButton)`
+  background: none;
+  border: 1px solid transparent;
+  border-radius: 4px;
+  padding: 4px 8px;
+  font: inherit;
+  color: var(--quiet);
+  cursor: pointer;
+  white-space: nowrap;
+  &[data-warm] {
+    color: var(--warm);
+    font-weight: 600;
+  }
+  &[data-hovered] {
+    border-color: var(--border);
+  }
+`
+const Card = styled(PopCard)`
+  width: 420px;
+`
+const Tools = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 16px;
+`
+const List = styled.ul`
+  list-style: none;
+  margin: 0;
+  padding: 8px 0;
+  li {
+    padding: 8px 16px;
+    border-left: 3px solid var(--border);
+    margin: 4px 10px;
+    background: var(--sheet);
+  }
+  li[data-severity='blocking'] {
+    border-left-color: var(--warm);
+    background: var(--warm-soft);
+  }
+`

@@ -1,0 +1,174 @@
+import { useEffect, useMemo, useState } from 'react'
+import {
+  Autocomplete,
+  Button as AriaButton,
+  Dialog,
+  Input,
+  ListBox,
+  ListBoxItem,
+  Modal,
+  ModalOverlay,
+  SearchField,
+  type Key,
+} from 'react-aria-components'
+import { useNavigate } from 'react-router'
+import styled from 'styled-components'
+import { useAnswer, useDocument, useSession } from '../compute/SessionContext'
+import { askWhy } from '../sheet/traceStore'
+import { addressOf, lookNow } from '../state/look'
+import { findEntries, type FindEntry } from './findEntries'
+
+const most = 60
+
+/** Ctrl K: reaches every step, element, clause, number and command by its name. */
+export function FindButton({ base }: { readonly base: string }) {
+  const [open, setOpen] = useState(false)
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey)) return
+      event.preventDefault()
+      setOpen(true)
+    }
+    addEventListener('keydown', onKey)
+    return () => removeEventListener('keydown', onKey)
+  }, [])
+  return (
+    <>
+      <Open onPress={() => setOpen(true)}>
+        <span>Find</span>
+        <kbd>Ctrl K</kbd>
+      </Open>
+      <Veil isOpen={open} onOpenChange={setOpen} isDismissable>
+        <Window>
+          <Dialog aria-label="Find">
+            <FindBox base={base} onDone={() => setOpen(false)} />
+          </Dialog>
+        </Window>
+      </Veil>
+    </>
+  )
+}
+
+const words = (text: string): readonly string[] => text.toLowerCase().split(/\s+/).filter(Boolean)
+
+function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () => void }) {
+  const session = useSession()
+  const document = useDocument()
+  const overview = useAnswer({ kind: 'overview' })
+  const navigate = useNavigate()
+  const [text, setText] = useState('')
+  const entries = useMemo(() => findEntries(document, overview), [document, overview])
+  const found = useMemo(() => {
+    const wanted = words(text)
+    return entries
+      .filter((entry) => wanted.every((word) => `${entry.text} ${entry.kind}`.toLowerCase().includes(word)))
+      .slice(0, most)
+  }, [entries, text])
+  const go = (key: Key) => {
+    const entry = entries.find(({ id }) => id === key)
+    if (!entry) return
+    onDone()
+    if (entry.command === 'undo') session.undo()
+    if (entry.command === 'redo') session.redo()
+    if (entry.command === 'projects') void navigate('/')
+    if (entry.command) return
+    const pathname = entry.step ? `${base}/${entry.step}` : location.pathname
+    void navigate({ pathname, search: addressOf({ ...lookNow(), ...entry.look }) })
+    if (entry.address) askWhy(entry.address, pathname)
+  }
+  return (
+    <Autocomplete inputValue={text} onInputChange={setText}>
+      <Search aria-label="Find" autoFocus>
+        <Input placeholder="A step, member, panel, wall run, case, clause or command" />
+      </Search>
+      <List aria-label="Found" items={found} onAction={go} renderEmptyState={() => <p>Nothing has that name.</p>}>
+        {(entry) => (
+          <Item id={entry.id} textValue={entry.text}>
+            <span>{entry.text}</span>
+            <small>{entry.kind}</small>
+          </Item>
+        )}
+      </List>
+    </Autocomplete>
+  )
+}
+
+const Open = styled(AriaButton)`
+  display: flex;
+  justify-content: space-between;
+  gap: 18px;
+  min-width: 126px;
+  background: var(--raised);
+  border: 1px solid var(--border);
+  border-radius: 4px;
+  padding: 5px 12px;
+  font: inherit;
+  color: var(--quiet);
+  cursor: pointer;
+  kbd {
+    font: inherit;
+    font-size: 13px;
+  }
+`
+const Veil = styled(ModalOverlay)`
+  position: fixed;
+  inset: 0;
+  background: rgb(29 39 48 / 30%);
+  display: flex;
+  justify-content: center;
+  align-items: flex-start;
+  padding-top: 90px;
+  z-index: 20;
+`
+const Window = styled(Modal)`
+  width: min(620px, 92vw);
+  background: var(--raised);
+  border: 1px solid var(--border);
+  border-radius: 6px;
+  box-shadow: 0 12px 40px rgb(29 39 48 / 28%);
+  overflow: hidden;
+`
+const Search = styled(SearchField)`
+  input {
+    width: 100%;
+    border: 0;
+    border-bottom: 1px solid var(--border);
+    background: none;
+    padding: 14px 18px;
+    font: 400 17px var(--sans);
+    color: var(--ink);
+    outline: none;
+  }
+  input::-webkit-search-cancel-button {
+    display: none;
+  }
+  input::placeholder {
+    color: var(--quiet);
+  }
+`
+const List = styled(ListBox<FindEntry>)`
+  max-height: 50vh;
+  overflow: auto;
+  outline: none;
+  padding: 4px 0;
+  p {
+    padding: 10px 18px;
+    color: var(--quiet);
+  }
+`
+const Item = styled(ListBoxItem)`
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  padding: 7px 18px;
+  cursor: pointer;
+  outline: none;
+  small {
+    color: var(--quiet);
+    white-space: nowrap;
+  }
+  &[data-focused],
+  &[data-hovered] {
+    background: var(--accent-soft);
+  }
+`

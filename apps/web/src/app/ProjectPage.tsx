@@ -1,0 +1,33 @@
+import type { OpenProject } from '@hedrion/contract'
+import { useEffect, useState } from 'react'
+import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
+import { SessionContext } from '../compute/SessionContext'
+import { ProjectSession } from '../compute/session'
+import { request } from '../state/api'
+import { lookAt, setLook } from '../state/look'
+import { Shell } from './Shell'
+
+export const loadProject = ({ params }: LoaderFunctionArgs): Promise<OpenProject> =>
+  request<OpenProject>('GET', `/projects/${params['project'] ?? ''}`)
+
+export function ProjectPage() {
+  const project = useLoaderData<OpenProject>()
+  return <Opened key={project.id} project={project} />
+}
+
+/** Keeps a project open for as long as the page is on it. */
+function Opened({ project }: { readonly project: OpenProject }) {
+  const [session] = useState(() => {
+    setLook(lookAt(location.search))
+    return new ProjectSession(project)
+  })
+  useEffect(() => {
+    session.open()
+    return () => session.close()
+  }, [session])
+  return (
+    <SessionContext value={session}>
+      <Shell />
+    </SessionContext>
+  )
+}

@@ -1,0 +1,82 @@
+import { Link } from 'react-router'
+import styled from 'styled-components'
+import { useDocumentState, useRecords } from '../compute/SessionContext'
+import { CasePicker } from './CasePicker'
+import { Concerns } from './Concerns'
+import { FindButton } from './Find'
+import { History } from './History'
+
+/** One slim bar: the project and its state, what is looked at, and the ways to anything else. */
+export function TopBar({ base }: { readonly base: string }) {
+  const [basis] = useRecords('basis')
+  return (
+    <Bar>
+      <Project>
+        <Name to="/" title="All projects">
+          {basis?.name ?? 'Project'}
+        </Name>
+        <Saved />
+      </Project>
+      <CasePicker />
+      <Tools>
+        <Concerns base={base} />
+        <History />
+        <FindButton base={base} />
+      </Tools>
+    </Bar>
+  )
+}
+
+const sentences = { saved: 'saved', saving: 'saving …', waiting: 'no connection; changes wait here' } as const
+
+function Saved() {
+  const save = useDocumentState((state) => state.save)
+  return (
+    <State role="status" data-warm={save === 'waiting' || undefined} data-testid="save-state">
+      {sentences[save]}
+    </State>
+  )
+}
+
+const Bar = styled.header`
+  flex: none;
+  min-height: 46px;
+  border-bottom: 1px solid var(--hairline);
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto minmax(0, 1fr);
+  align-items: center;
+  gap: 16px;
+  padding: 0 18px;
+`
+const Project = styled.div`
+  display: flex;
+  align-items: baseline;
+  gap: 12px;
+  min-width: 0;
+`
+const Name = styled(Link)`
+  font: 600 17px/1.3 var(--serif);
+  color: var(--ink);
+  text-decoration: none;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  &:hover {
+    text-decoration: underline;
+    text-underline-offset: 3px;
+  }
+`
+const State = styled.span`
+  font-size: 14px;
+  color: var(--quiet);
+  white-space: nowrap;
+  &[data-warm] {
+    color: var(--warm);
+  }
+`
+const Tools = styled.div`
+  display: flex;
+  justify-content: flex-end;
+  align-items: center;
+  gap: 8px;
+`

@@ -1,0 +1,20 @@
+import type { StepName } from './steps'
+
+const places: readonly (readonly [prefix: string, step: StepName])[] = [
+  ['layer.', 'basis'],
+  ['value.', 'actions'],
+  ['member.', 'building'],
+  ['column.', 'building'],
+  ['outline.', 'building'],
+  ['selfweight.', 'actions'],
+  ['partitions.', 'actions'],
+  ['wall.', 'actions'],
+  ['wind.', 'actions'],
+  ['panel.unloaded', 'actions'],
+  ['panel.', 'paths'],
+  ['load.', 'paths'],
+]
+
+/** The step at which a concern arises and is mended. */
+export const stepOfConcern = (code: string): StepName =>
+  places.find(([prefix]) => code.startsWith(prefix))?.[1] ?? 'paths'

@@ -1,0 +1,100 @@
+import { enFamily, expanded, recordsOf, type Document, type Overview } from '@hedrion/core'
+import type { Look } from '../state/look'
+import { stepNames, stepTitles } from './steps'
+
+/** Something that Find can reach. */
+export interface FindEntry {
+  readonly id: string
+  readonly text: string
+  readonly kind: string
+  /** Where it leads: another step, and what is looked at there. */
+  readonly step?: string
+  readonly look?: Partial<Look>
+  /** A number's trace, or a command. */
+  readonly address?: string
+  readonly command?: 'undo' | 'redo' | 'projects'
+}
+
+/** Every step, element, case, clause and command by its name. */
+export function findEntries(document: Document, overview: Overview | undefined): readonly FindEntry[] {
+  return [
+    ...stepNames.map((step): FindEntry => ({ id: `step ${step}`, text: stepTitles[step], kind: 'step', step })),
+    ...commands,
+    ...clauses,
+    ...caseEntries(overview),
+    ...levelEntries(overview),
+    ...elementEntries(document, overview),
+    ...(overview?.concerns ?? []).map(({ sentence, about }, i): FindEntry => ({
+      id: `concern ${i}`,
+      text: sentence,
+      kind: 'concern',
+      step: 'paths',
+      ...(about[0] ? { look: { picked: [about[0]] } } : {}),
+    })),
+  ]
+}
+
+const commands: readonly FindEntry[] = [
+  { id: 'command undo', text: 'Undo the last change', kind: 'command', command: 'undo' },
+  { id: 'command redo', text: 'Redo', kind: 'command', command: 'redo' },
+  { id: 'command projects', text: 'All projects', kind: 'command', command: 'projects' },
+]
+
+const clauses: readonly FindEntry[] = Object.entries(enFamily.meanings).map(([key, { symbol, name }]) => ({
+  id: `clause ${key}`,
+  text: `${symbol} ${name}, ${enFamily.recommended.values[key]?.clause ?? ''}`,
+  kind: 'clause',
+  step: 'basis',
+  address: `parameter:${key}`,
+}))
+
+const caseEntries = (overview: Overview | undefined): readonly FindEntry[] =>
+  (overview?.actions ?? []).flatMap(({ name, cases }) =>
+    cases.map((loadCase): FindEntry => ({
+      id: `case ${loadCase.id}`,
+      text: `${name}: ${loadCase.name}`,
+      kind: 'case',
+      look: { case: loadCase.id },
+    })),
+  )
+
+const levelEntries = (overview: Overview | undefined): readonly FindEntry[] =>
+  (overview?.levels ?? []).map(({ id, name }): FindEntry => ({
+    id: `level ${id}`,
+    text: `Level ${name}`,
+    kind: 'level',
+    look: { level: id, view: 'plan' },
+  }))
+
+const elementSteps = {
+  member: 'paths',
+  panel: 'paths',
+  patch: 'actions',
+  wallRun: 'actions',
+  opening: 'building',
+} as const
+const elementWords = {
+  member: 'member',
+  panel: 'panel',
+  patch: 'patch',
+  wallRun: 'wall run',
+  opening: 'opening',
+} as const
+
+/** An element on every level that its layout stands on. */
+function elementEntries(document: Document, overview: Overview | undefined): readonly FindEntry[] {
+  const levels = overview?.levels ?? []
+  return (Object.keys(elementSteps) as (keyof typeof elementSteps)[]).flatMap((kind) =>
+    recordsOf(document, kind).flatMap((record) =>
+      levels
+        .filter(({ layoutId }) => layoutId === record.layout)
+        .map((level): FindEntry => ({
+          id: `${record.id} ${level.id}`,
+          text: `${elementWords[kind]} ${record.label}, level ${level.name}`,
+          kind: kind === 'member' && record.kind === 'member' ? record.role : elementWords[kind],
+          step: elementSteps[kind],
+          look: { level: level.id, view: 'plan', picked: [expanded(record.id, level.id)] },
+        })),
+    ),
+  )
+}

@@ -1,0 +1,55 @@
+import { formatQuantity, type NumberFormat, type Overview, type Quantity } from '@hedrion/core'
+
+export const stepNames = ['basis', 'building', 'actions', 'paths', 'combinations', 'envelopes', 'handover'] as const
+export type StepName = (typeof stepNames)[number]
+
+export const stepTitles: Readonly<Record<StepName, string>> = {
+  basis: 'Basis',
+  building: 'Building',
+  actions: 'Actions',
+  paths: 'Paths',
+  combinations: 'Combinations',
+  envelopes: 'Envelopes',
+  handover: 'Handover',
+}
+
+export interface StepFigure {
+  readonly text: string
+  readonly warm: boolean
+}
+
+const plain = (text: string): StepFigure => ({ text, warm: false })
+
+type Figure = (overview: Overview, show: (value: number, quantity: Quantity) => string) => StepFigure
+
+const figures: Readonly<Record<StepName, Figure>> = {
+  basis: ({ figures: { peakPressure } }, show) =>
+    plain(
+      peakPressure
+        ? `qp ${show(peakPressure.value, 'pressure')} at ${show(peakPressure.height, 'length')}`
+        : 'no site yet',
+    ),
+  building: ({ figures: { storeys, area } }, show) =>
+    plain(`${storeys} storey${storeys === 1 ? '' : 's'}, ${show(area, 'area')}`),
+  actions: ({ figures: { permanent } }, show) => plain(`permanent ${show(permanent, 'force')}`),
+  paths: ({ figures: { notCarried } }, show) => ({
+    text: `${show(notCarried, 'force')} not carried`,
+    // a newton is rounding
+    warm: Math.abs(notCarried) > 1,
+  }),
+  combinations: ({ figures: { combinations, cases } }) => plain(`${combinations} from ${cases} cases`),
+  envelopes: ({ figures: { mostReaction } }, show) =>
+    plain(mostReaction ? `${mostReaction.label} most ${show(mostReaction.value, 'force')}` : 'no reaction yet'),
+  handover: ({ concerns }) => ({
+    text: concerns.length === 0 ? 'no concerns' : `${concerns.length} concern${concerns.length === 1 ? '' : 's'} open`,
+    warm: concerns.some(({ severity }) => severity === 'blocking'),
+  }),
+}
+
+/** The one figure that stands under each step's name; a building that is not there has none. */
+export function stepFigure(step: StepName, overview: Overview | undefined, format: NumberFormat): StepFigure {
+  if (!overview) return plain('')
+  if (step !== 'basis' && overview.figures.storeys === 0) return plain('nothing yet')
+  // number and unit stay on one line
+  return figures[step](overview, (value, quantity) => formatQuantity(value, quantity, format).replace(/ /g, '\u00a0'))
+}

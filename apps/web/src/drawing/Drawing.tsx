@@ -1,0 +1,228 @@
+import { displayFactor, unitOf, type Point } from '@hedrion/core'
+import { useEffect, useRef, type KeyboardEvent, type ReactNode } from 'react'
+import styled from 'styled-components'
+import { useFormat } from '../compute/SessionContext'
+import { light, type } from '../ui/tokens'
+import { DrawnList } from './DrawnList'
+import { useViewport } from './useViewport'
+import { firstTarget, hit, middleOf, neighbour } from './hit'
+import { paint } from './paint'
+import type { Scene, Target } from './scene'
+import { usePointer } from './usePointer'
+import { toScreen, toWorld, zoomAt, type Margins, type Viewport } from './viewport'
+
+export interface DrawingProps {
+  /** Said to a reader in place of the picture. */
+  readonly name: string
+  readonly scene: Scene
+  readonly picked: readonly string[]
+  readonly onPick: (ids: readonly string[]) => void
+  /** What an open edit reaches, outlined before it is made. */
+  readonly outlined?: readonly string[]
+  /** Above the picture in the world's metres: a drawing under way. */
+  readonly overlay?: (view: Viewport) => ReactNode
+  /** Takes clicks and moves away from picking, while something is being drawn. */
+  readonly onPlace?: ((at: Point) => void) | undefined
+  readonly onHover?: ((at: Point, pixelsPerMetre: number) => void) | undefined
+  /** Keys that the picture does not use itself; answers whether it took the key. */
+  readonly onKey?: (event: KeyboardEvent) => boolean
+  readonly list: boolean
+  readonly margins?: Margins
+}
+
+const usualMargins: Margins = { top: 64, right: 56, bottom: 64, left: 76 }
+
+/** The picture of a scene: painted on a canvas, with what is picked on top of it. Readers get the list instead. */
+export function Drawing(props: DrawingProps) {
+  const { name, scene, picked, onPick, outlined = [], overlay, onPlace, onHover, list, margins = usualMargins } = props
+  const frame = useRef<HTMLDivElement>(null)
+  const canvas = useRef<HTMLCanvasElement>(null)
+  const { view, viewRef, setView } = useViewport(frame, scene, margins)
+  usePainting(canvas, scene, view)
+
+  const pick = (target: Target | undefined, more: boolean) => {
+    if (!target) onPick([])
+    else if (!more) onPick([target.id])
+    else onPick(picked.includes(target.id) ? picked.filter((id) => id !== target.id) : [...picked, target.id])
+  }
+  const pointer = usePointer({
+    view: viewRef,
+    setView,
+    onClick: (at, event) => {
+      frame.current?.focus()
+      if (!view) return
+      if (onPlace) onPlace(toWorld(view, at))
+      else pick(hit(scene.targets, view, at), event.ctrlKey || event.metaKey || event.shiftKey)
+    },
+    onMove: view && onHover ? (at) => onHover(toWorld(view, at), view.scale) : undefined,
+    onBox: (from, to) => view && onPick(inBox(scene.targets, view, from, to)),
+  })
+  const onKeyDown = useDrawingKeys(props, view, setView, pick)
+  return (
+    <Body>
+      {list && <DrawnList targets={scene.targets} picked={picked} onPick={onPick} />}
+      <Frame
+        ref={frame}
+        tabIndex={0}
+        role="group"
+        aria-label={`${name}. Arrow keys pick the nearest neighbour.`}
+        data-testid="drawing"
+        onKeyDown={onKeyDown}
+        {...pointer}
+      >
+        <canvas ref={canvas} aria-hidden />
+        {view && (
+          <Overlay aria-hidden width={view.width} height={view.height}>
+            {outlined.map((id) => (
+              <Outline key={`o${id}`} targets={scene.targets} id={id} view={view} kind="outlined" />
+            ))}
+            {picked.map((id) => (
+              <Outline key={id} targets={scene.targets} id={id} view={view} kind="picked" />
+            ))}
+            {overlay?.(view)}
+          </Overlay>
+        )}
+      </Frame>
+    </Body>
+  )
+}
+
+/** Paints after the screen is settled, once per change, in the pixels of the device. */
+function usePainting(canvas: React.RefObject<HTMLCanvasElement | null>, scene: Scene, view: Viewport | null): void {
+  const format = useFormat()
+  useEffect(() => {
+    const pen = canvas.current?.getContext('2d')
+    if (!canvas.current || !pen || !view) return
+    const element = canvas.current
+    const frame = requestAnimationFrame(() => {
+      const ratio = globalThis.devicePixelRatio || 1
+      element.width = view.width * ratio
+      element.height = view.height * ratio
+      element.style.width = `${view.width}px`
+      element.style.height = `${view.height}px`
+      pen.setTransform(ratio, 0, 0, ratio, 0, 0)
+      const unit = { symbol: unitOf('length', format), metres: displayFactor('length', format.system) }
+      paint(pen, scene, view, light, type.sans, unit)
+    })
+    return () => cancelAnimationFrame(frame)
+  }, [canvas, format, scene, view])
+}
+
+const directions: Readonly<Record<string, Point>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+}
+
+/** Arrows pick neighbours, + - 0 zoom, Escape picks nothing; a step may take any key first. */
+function useDrawingKeys(
+  { scene, picked, onPick, onKey }: DrawingProps,
+  view: Viewport | null,
+  setView: (view: Viewport | null) => void,
+  pick: (target: Target | undefined, more: boolean) => void,
+) {
+  const toNeighbour = (direction: Point) => {
+    const from = scene.targets.find(({ id }) => id === picked.at(-1))
+    const next = from ? (neighbour(scene.targets, from, direction) ?? from) : firstTarget(scene.targets)
+    pick(next, false)
+  }
+  const zoom = (factor: number) => view && setView(zoomAt(view, [view.width / 2, view.height / 2], factor))
+  return (event: KeyboardEvent) => {
+    const direction = event.ctrlKey ? undefined : directions[event.key]
+    if (onKey?.(event)) event.preventDefault()
+    else if (direction) {
+      event.preventDefault()
+      toNeighbour(direction)
+    } else if (event.key === 'Escape') onPick([])
+    else if (event.key === '0') setView(null)
+    else if (event.key === '+') zoom(1.25)
+    else if (event.key === '-') zoom(0.8)
+  }
+}
+
+function inBox(targets: readonly Target[], view: Viewport, from: Point, to: Point): readonly string[] {
+  const [x0, x1] = [Math.min(from[0], to[0]), Math.max(from[0], to[0])]
+  const [y0, y1] = [Math.min(from[1], to[1]), Math.max(from[1], to[1])]
+  const inside = targets.filter((target) => {
+    const [x, y] = toScreen(view, middleOf(target))
+    return target.kind !== 'level' && x >= x0 && x <= x1 && y >= y0 && y <= y1
+  })
+  return [...new Set(inside.map(({ id }) => id))]
+}
+
+interface OutlineProps {
+  readonly targets: readonly Target[]
+  readonly id: string
+  readonly view: Viewport
+  readonly kind: 'picked' | 'outlined'
+}
+
+function Outline({ targets, id, view, kind }: OutlineProps) {
+  return targets
+    .filter((target) => target.id === id)
+    .map((target, i) => <path key={i} data-kind={kind} data-shape={target.shape.kind} d={pathOf(target, view)} />)
+}
+
+function pathOf({ shape }: Target, view: Viewport): string {
+  const joined = (points: readonly Point[], closed: boolean) =>
+    points
+      .map(
+        (point, i) =>
+          `${i === 0 ? 'M' : 'L'}${toScreen(view, point)
+            .map((v) => v.toFixed(1))
+            .join(' ')}`,
+      )
+      .join('') + (closed ? 'Z' : '')
+  if (shape.kind === 'path') return joined(shape.points, false)
+  if (shape.kind === 'area') return shape.region.map((ring) => joined(ring, true)).join('')
+  const [x, y] = toScreen(view, shape.at)
+  return `M${x - 8} ${y - 8}H${x + 8}V${y + 8}H${x - 8}Z`
+}
+
+const Body = styled.div`
+  display: flex;
+  flex: 1;
+  min-height: 0;
+`
+const Frame = styled.div`
+  position: relative;
+  flex: 1;
+  min-width: 0;
+  overflow: hidden;
+  touch-action: none;
+  &:focus-visible {
+    outline-offset: -2px;
+  }
+  canvas {
+    position: absolute;
+    inset: 0;
+  }
+`
+const Overlay = styled.svg`
+  position: absolute;
+  inset: 0;
+  pointer-events: none;
+  path {
+    fill: none;
+    stroke-linejoin: round;
+    stroke-linecap: round;
+  }
+  path[data-kind='picked'] {
+    stroke: var(--accent);
+    stroke-width: 4;
+  }
+  path[data-kind='picked'][data-shape='area'] {
+    fill: var(--accent);
+    fill-opacity: 0.14;
+    stroke-width: 2.5;
+  }
+  path[data-kind='picked'][data-shape='point'] {
+    stroke-width: 2.5;
+  }
+  path[data-kind='outlined'] {
+    stroke: var(--accent);
+    stroke-width: 2;
+    stroke-dasharray: 5 4;
+  }
+`

@@ -1,0 +1,106 @@
+import { RadioGroup, Radio } from 'react-aria-components'
+import styled from 'styled-components'
+import { useRecords } from '../compute/SessionContext'
+import { useLit } from '../sheet/litStore'
+import { useLevel } from './useLevel'
+
+/** The building as a narrow section to scale: each level can be chosen, ranges that share a layout are bracketed. */
+export function LevelStrip() {
+  const { levels, level, choose } = useLevel()
+  const lit = useLit(({ ids }) => ids)
+  const allRanges = useRecords('levelRange')
+  const [base, top] = [levels[0], levels.at(-1)]
+  if (!level || !base || !top) return null
+  const height = Math.max(0.1, top.elevation - base.elevation)
+  const place = (elevation: number) => `${((elevation - base.elevation) / height) * 100}%`
+  const ranges = allRanges.flatMap(({ id, from, to, layout }) => {
+    const [lower, upper] = [levels.find((l) => l.id === from), levels.find((l) => l.id === to)]
+    return lower && upper ? [{ id, lower, upper, chosen: layout === level.layoutId }] : []
+  })
+  return (
+    <Strip>
+      <Section orientation="vertical" aria-label="Level in view" value={level.id} onChange={choose}>
+        {ranges.map(({ id, lower, upper, chosen }) => (
+          <Bracket
+            key={id}
+            data-chosen={chosen || undefined}
+            style={{
+              bottom: place(lower.elevation),
+              height: `calc(${place(upper.elevation)} - ${place(lower.elevation)} + 1px)`,
+            }}
+          />
+        ))}
+        {levels.map(({ id, name, elevation, layoutId }) => (
+          <Level
+            key={id}
+            value={id}
+            isDisabled={layoutId === null}
+            style={{ bottom: place(elevation) }}
+            data-lit={lit.includes(id) || undefined}
+            aria-label={`Level ${name}`}
+          >
+            <span>{name}</span>
+            <i />
+          </Level>
+        ))}
+      </Section>
+    </Strip>
+  )
+}
+
+const Strip = styled.div`
+  flex: none;
+  width: 62px;
+  padding: 54px 0 64px 6px;
+  display: flex;
+`
+const Section = styled(RadioGroup)`
+  position: relative;
+  flex: 1;
+  max-height: 420px;
+  align-self: flex-end;
+  height: 100%;
+`
+const Level = styled(Radio)`
+  position: absolute;
+  left: 0;
+  right: 10px;
+  transform: translateY(50%);
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  font-size: 12px;
+  line-height: 14px;
+  color: var(--quiet);
+  cursor: pointer;
+  i {
+    flex: 1;
+    height: 2px;
+    background: var(--border);
+  }
+  &[data-disabled] i {
+    background: repeating-linear-gradient(90deg, var(--border) 0 3px, transparent 3px 6px);
+  }
+  &[data-lit] {
+    outline: 2px solid var(--accent);
+    outline-offset: 2px;
+  }
+  &[data-selected] {
+    color: var(--accent);
+    font-weight: 600;
+  }
+  &[data-selected] i {
+    height: 4px;
+    background: var(--accent);
+  }
+`
+const Bracket = styled.i`
+  position: absolute;
+  right: 2px;
+  width: 5px;
+  border: 1.5px solid var(--border);
+  border-left: 0;
+  &[data-chosen] {
+    border-color: var(--accent);
+  }
+`

@@ -1,0 +1,105 @@
+import { expanded, reachedBy, type FloorView } from '@hedrion/core'
+import { useMemo, type KeyboardEvent, type ReactNode } from 'react'
+import styled from 'styled-components'
+import { useStore } from 'zustand'
+import { useShallow } from 'zustand/react/shallow'
+import { useAnswer, useFormat, useRecords, useSession } from '../compute/SessionContext'
+import { useLit } from '../sheet/litStore'
+import { useLook } from '../state/look'
+import { Drawing, type DrawingProps } from './Drawing'
+import { elevationScene } from './elevationScene'
+import { LevelStrip } from './LevelStrip'
+import { caseInView, markOf } from './marks'
+import { planScene, type PlanOptions } from './planScene'
+import type { Scene } from './scene'
+import { useLevel } from './useLevel'
+
+interface PlanPaneProps {
+  readonly options: Omit<PlanOptions, 'format' | 'mark'>
+  /** What a step draws on top of the plan of a level. */
+  readonly more?: (scene: Scene, floor: FloorView) => Scene
+  readonly outlined?: readonly string[]
+  readonly drawing?: Pick<DrawingProps, 'overlay' | 'onPlace' | 'onHover'>
+  readonly onKey?: (event: KeyboardEvent) => boolean
+  /** Under the picture: a legend, or the line in which places are typed. */
+  readonly foot?: ReactNode
+}
+
+/** Room for the forces at one side and the names of levels at the other. */
+const elevationMargins = { top: 40, right: 124, bottom: 76, left: 124 } as const
+
+/** The plan of the level in view, or the elevation, for the case in view. */
+export function PlanPane({ options, more, outlined, drawing, onKey, foot }: PlanPaneProps) {
+  const [look, change] = useLook()
+  const { level, go } = useLevel()
+  const scene = useScene(options, more)
+  const reached = useReached(level?.id ?? '')
+  const keys = (event: KeyboardEvent): boolean => {
+    if (onKey?.(event)) return true
+    if (event.key !== 'PageUp' && event.key !== 'PageDown') return false
+    go(event.key === 'PageUp' ? 1 : -1)
+    return true
+  }
+  const name =
+    look.view === 'plan'
+      ? `Drawing, plan of level ${level?.name ?? 'none'}`
+      : `Drawing, from the ${look.view === 'x' ? 'south' : 'east'}`
+  return (
+    <Body>
+      <Row>
+        {look.view === 'plan' && <LevelStrip />}
+        <Drawing
+          name={name}
+          scene={scene}
+          picked={look.picked}
+          onPick={(picked) => change({ picked })}
+          list={look.list}
+          {...(look.view === 'plan' ? {} : { margins: elevationMargins })}
+          onKey={keys}
+          outlined={outlined ? [...outlined, ...reached] : reached}
+          {...(look.view === 'plan' ? drawing : {})}
+        />
+      </Row>
+      {foot}
+    </Body>
+  )
+}
+
+/** What an edit in the field that has the focus would reach on the level. */
+function useReached(levelId: string): readonly string[] {
+  const lit = useLit(({ ids }) => ids)
+  return useStore(
+    useSession().store,
+    useShallow(({ document }) => lit.flatMap((id) => reachedBy(document, id)).map(({ id }) => expanded(id, levelId))),
+  )
+}
+
+function useScene(options: PlanPaneProps['options'], more: PlanPaneProps['more']): Scene {
+  const [look] = useLook()
+  const grid = useRecords('gridLine')
+  const format = useFormat()
+  const { level } = useLevel()
+  const overview = useAnswer({ kind: 'overview' })
+  const caseId = caseInView(overview, look.case)?.loadCase.id ?? ''
+  const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
+  const elevation = useAnswer({ kind: 'elevation', axis: look.view === 'y' ? 'y' : 'x', caseId })
+  const { area, member, names, spans, lit } = options
+  return useMemo(() => {
+    const mark = markOf(caseId)
+    if (look.view !== 'plan') return elevationScene(elevation, { format, mark, forces: true })
+    const scene = planScene(floor, grid, { area, member, names, spans, lit, format, mark })
+    return floor && more ? more(scene, floor) : scene
+  }, [look.view, elevation, floor, grid, format, caseId, area, member, names, spans, lit, more])
+}
+
+const Body = styled.div`
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+`
+const Row = styled.div`
+  flex: 1;
+  display: flex;
+  min-height: 0;
+`

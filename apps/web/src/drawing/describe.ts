@@ -1,0 +1,57 @@
+import {
+  distance,
+  formatQuantity,
+  formatValue,
+  sliverArea,
+  unitOf,
+  type BeamView,
+  type ColumnOnPlan,
+  type NumberFormat,
+  type OpeningView,
+  type RegionView,
+  type WallView,
+} from '@hedrion/core'
+
+const roles: Readonly<Record<BeamView['role'], string>> = {
+  beam: 'Beam',
+  girder: 'Girder',
+  joist: 'Joist',
+  column: 'Column',
+}
+
+/** "Beam B14, 7.20 m, 9.00 then 4.50 kN/m": what a reader hears instead of the picture. */
+export function beamText({ role, label, a, b, lines, points, stable }: BeamView, format: NumberFormat): string {
+  const length = formatQuantity(distance(a, b), 'length', format)
+  const values = lines.map(([, , q0, q1]) =>
+    Math.abs(q0 - q1) < 0.005 * Math.max(Math.abs(q0), Math.abs(q1))
+      ? formatValue(q0, 'lineLoad', format)
+      : `${formatValue(q0, 'lineLoad', format)} to ${formatValue(q1, 'lineLoad', format)}`,
+  )
+  const load = values.length === 0 ? 'no load directly' : `${values.join(' then ')} ${unitOf('lineLoad', format)}`
+  const more = points.length === 0 ? '' : `, ${points.length} point load${points.length === 1 ? '' : 's'}`
+  return `${roles[role]} ${label}, ${length}, ${load}${more}${stable ? '' : ', nothing carries it'}`
+}
+
+export const columnText = ({ label, force }: ColumnOnPlan, format: NumberFormat): string =>
+  `Column ${label}, ${formatQuantity(force, 'force', format)} at its foot`
+
+export function regionText(
+  { label, keyName, patchId, area, pressure, notCarriedArea }: RegionView,
+  format: NumberFormat,
+): string {
+  const what = keyName === '' ? 'no use' : `“${keyName}”${patchId ? ' by patch' : ''}`
+  const lost =
+    notCarriedArea > sliverArea ? `, ${formatQuantity(notCarriedArea, 'area', format)} carried by nothing` : ''
+  return `Panel ${label}, ${what}, ${formatQuantity(area, 'area', format)}, ${formatQuantity(pressure, 'pressure', format)}${lost}`
+}
+
+/** A wall run is one thing, whatever its stretches: its length and the sum of its load in the case. */
+export function wallText(stretches: readonly WallView[], format: NumberFormat): string {
+  const sum = (of: (wall: WallView) => number) => stretches.reduce((total, wall) => total + of(wall), 0)
+  const length = sum(({ a, b }) => distance(a, b))
+  const force = sum(({ a, b, load }) => distance(a, b) * load)
+  const count = stretches.length === 1 ? '' : `${stretches.length} stretches, `
+  return `Wall run ${stretches[0]?.label ?? ''}, ${count}${formatQuantity(length, 'length', format)}, ${formatQuantity(force, 'force', format)}`
+}
+
+export const openingText = ({ label }: OpeningView): string => `Opening ${label}`

@@ -1,0 +1,173 @@
+import { formatQuantity, type ElevationView, type NumberFormat, type Point } from '@hedrion/core'
+import { emptyBox, type Label, type Mark, type Scene, type Shape, type Target } from './scene'
+
+interface ElevationOptions {
+  readonly format: NumberFormat
+  readonly mark: Mark
+  /** Forces in columns and reactions of the case. */
+  readonly forces: boolean
+}
+
+const longest = 96
+
+/** The building seen along an axis: columns, levels, ground, supports, and the forces of a case. */
+export function elevationScene(view: ElevationView | undefined, options: ElevationOptions): Scene {
+  if (!view || view.levels.length === 0)
+    return { box: emptyBox, shapes: [], labels: [], targets: [], grid: [], north: false }
+  const us = [...view.columns.map(({ u }) => u), ...view.beams.flatMap(({ u0, u1 }) => [u0, u1])]
+  const zs = view.levels.map(({ z }) => z)
+  const [u0, u1] = us.length > 0 ? [Math.min(...us), Math.max(...us)] : [0, 20]
+  const [z0, z1] = [Math.min(...zs), Math.max(...zs) + view.parapet]
+  const parts = [levelsPart(view, u0, u1, options), framePart(view), forcesPart(view, u0, u1, options)]
+  return {
+    box: { x0: u0 - 1, x1: u1 + 1, y0: z0, y1: z1 },
+    shapes: parts.flatMap(({ shapes }) => shapes),
+    labels: parts.flatMap(({ labels }) => labels),
+    targets: parts.flatMap(({ targets }) => targets),
+    grid: [],
+    north: false,
+  }
+}
+
+type Part = Pick<Scene, 'shapes' | 'labels' | 'targets'>
+
+function levelsPart({ levels, forces }: ElevationView, u0: number, u1: number, { format }: ElevationOptions): Part {
+  const reach = (u1 - u0) * 0.04 + 0.4
+  // the names stand on the leeward side, where no arrow comes from
+  const fromRight = forces.some(({ along }) => along < 0)
+  const side = fromRight ? u0 - reach : u1 + reach
+  return {
+    shapes: [
+      ...levels.map(({ z, carrying }): Shape => ({
+        kind: 'line',
+        points: [
+          [u0 - reach, z],
+          [u1 + reach, z],
+        ],
+        stroke: { tone: 'hairline', width: 1, ...(carrying ? {} : { dash: [4, 4] }) },
+      })),
+      // as far as the columns on the side of the names
+      { kind: 'ground', from: [fromRight ? u0 : u0 - 3 * reach, 0], to: [fromRight ? u1 + 3 * reach : u1, 0] },
+    ],
+    labels: levels.map(({ z, name }): Label => ({
+      text: `${name}  ${z > 0 ? '+' : ''}${formatQuantity(z, 'length', format)}`,
+      at: [side, z],
+      dx: fromRight ? -6 : 6,
+      align: fromRight ? 'right' : 'left',
+      tone: 'quiet',
+      priority: 60,
+    })),
+    targets: levels.map(({ id, name, z }): Target => ({
+      id,
+      kind: 'level',
+      shape: {
+        kind: 'path',
+        points: [
+          [u0 - reach, z],
+          [u1 + reach, z],
+        ],
+      },
+      text: `Level ${name}, ${formatQuantity(z, 'length', format)}`,
+    })),
+  }
+}
+
+function framePart({ columns, beams }: ElevationView): Part {
+  return {
+    shapes: [
+      ...beams.map(({ u0, u1, z }): Shape => ({
+        kind: 'line',
+        points: [
+          [u0, z],
+          [u1, z],
+        ],
+        stroke: { tone: 'ink', width: 2.4 },
+      })),
+      ...columns.map(({ u, z0, z1 }): Shape => ({
+        kind: 'line',
+        points: [
+          [u, z0],
+          [u, z1],
+        ],
+        stroke: { tone: 'ink', width: 2.4 },
+      })),
+    ],
+    labels: [],
+    targets: columns.map(({ expandedId, label, u, z0, z1 }): Target => ({
+      id: expandedId,
+      kind: 'column',
+      shape: {
+        kind: 'path',
+        points: [
+          [u, z0],
+          [u, z1],
+        ],
+      },
+      text: `Column ${label}`,
+    })),
+  }
+}
+
+function forcesPart(view: ElevationView, u0: number, u1: number, options: ElevationOptions): Part {
+  const base = Math.min(...view.levels.map(({ z }) => z))
+  const supports = view.reactions.map(({ u }): Shape => ({ kind: 'support', at: [u, base] }))
+  if (!options.forces) return { shapes: supports, labels: [], targets: [] }
+  const wind = windArrows(view, u0, u1, options)
+  const reactions = view.forces.length === 0 ? reactionLabels(view, base, options) : []
+  return { shapes: [...supports, ...wind.shapes], labels: [...wind.labels, ...reactions], targets: [] }
+}
+
+/** Storey forces push from the windward side; those along the sight are drawn as the tip or the tail of an arrow. */
+function windArrows(
+  { forces }: ElevationView,
+  u0: number,
+  u1: number,
+  { format }: ElevationOptions,
+): Pick<Part, 'shapes' | 'labels'> {
+  const top = Math.max(0, ...forces.map(({ along, across }) => Math.max(Math.abs(along), Math.abs(across))))
+  if (top === 0) return { shapes: [], labels: [] }
+  const shapes: Shape[] = []
+  const labels: Label[] = []
+  for (const { z, along, across } of forces) {
+    const text = formatQuantity(Math.abs(along) + Math.abs(across), 'force', format)
+    if (Math.abs(along) > Math.abs(across)) {
+      const at: Point = [along > 0 ? u0 : u1, z]
+      const dx = Math.sign(along) * (14 + (longest * Math.abs(along)) / top)
+      shapes.push({ kind: 'arrow', at, dx, dy: 0, tone: 'wind', width: 2.6, tail: 'away' })
+      labels.push({
+        text,
+        at,
+        dx: -dx - Math.sign(along) * 8,
+        dy: -11,
+        align: along > 0 ? 'left' : 'right',
+        bold: true,
+        priority: 80,
+        must: true,
+      })
+    } else {
+      const at: Point = [(u0 + u1) / 2, z]
+      shapes.push({ kind: 'dot', at, size: 13, tone: 'wind', round: true })
+      labels.push({
+        text: `${text} ${across > 0 ? 'away from you' : 'towards you'}`,
+        at,
+        dx: 14,
+        dy: -11,
+        align: 'left',
+        bold: true,
+        priority: 80,
+        must: true,
+      })
+    }
+  }
+  return { shapes, labels }
+}
+
+function reactionLabels({ reactions }: ElevationView, base: number, { format }: ElevationOptions): readonly Label[] {
+  return reactions.map(({ u, force, count }): Label => ({
+    text: `${formatQuantity(Math.abs(force), 'force', format)}${force < 0 ? ' down' : ''}`,
+    at: [u, base],
+    dy: 28,
+    bold: true,
+    priority: 70 + (count > 1 ? 1 : 0),
+  }))
+}

@@ -1,0 +1,78 @@
+import { leastPoints, tools } from '@hedrion/core'
+import { useState, type KeyboardEvent } from 'react'
+import { Input, TextField } from 'react-aria-components'
+import styled from 'styled-components'
+import { Button } from '../../ui/Button'
+import { takeBackPoint, takeTool, useTool } from './toolStore'
+import type { Placing } from './usePlacing'
+
+/** Under the plan while something is drawn: places can be typed here, and what is wrong is said here. */
+export function PlaceLine({ placing }: { readonly placing: Placing }) {
+  const { tool, points, problem } = useTool()
+  const [text, setText] = useState('')
+  if (!tool) return null
+  const { name, shape } = tools[tool]
+  const enough = points.length >= leastPoints[shape]
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) placing.finish()
+    else if (event.key === 'Enter') {
+      if (text.trim() === '' && enough) placing.finish()
+      else if (placing.type(text)) setText('')
+    } else if (event.key === 'Backspace' && text === '') takeBackPoint()
+    else if (event.key === 'Escape') takeTool(null)
+  }
+  return (
+    <Row>
+      <TextField aria-label={`Place of the ${name}`} value={text} onChange={setText} autoFocus>
+        <Box
+          placeholder={points.length === 0 ? 'B2, B2 to C3, or 7.2; 3.0' : '4.2 m east, C3, 3 m at 30°'}
+          onKeyDown={onKeyDown}
+        />
+      </TextField>
+      <Hint>
+        {points.length} {points.length === 1 ? 'point' : 'points'} of a {name}
+        {shape === 'ring' || shape === 'path' ? '; Ctrl+Enter ends it' : ''}
+      </Hint>
+      {(shape === 'ring' || shape === 'path') && (
+        <Button isDisabled={!enough} onPress={placing.finish}>
+          End the {name}
+        </Button>
+      )}
+      <Button kind="quiet" onPress={() => takeTool(null)}>
+        Put away
+      </Button>
+      {problem && <Problem role="alert">{problem}</Problem>}
+    </Row>
+  )
+}
+
+const Row = styled.div`
+  flex: none;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 12px;
+  padding: 8px 16px;
+  border-top: 1px solid var(--hairline);
+  background: var(--sheet);
+`
+const Box = styled(Input)`
+  width: 240px;
+  background: var(--raised);
+  border: 1px solid var(--border);
+  border-radius: 3px;
+  padding: 4px 8px;
+  font: inherit;
+  color: var(--ink);
+  &::placeholder {
+    color: var(--quiet);
+  }
+`
+const Hint = styled.span`
+  color: var(--quiet);
+  font-size: 14px;
+`
+const Problem = styled.div`
+  flex-basis: 100%;
+  color: var(--warm);
+`

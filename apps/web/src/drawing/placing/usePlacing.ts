@@ -1,0 +1,114 @@
+import {
+  distance,
+  drawRecord,
+  expanded,
+  formatQuantity,
+  leastPoints,
+  readPlaces,
+  tools,
+  type Point,
+  type Tool,
+} from '@hedrion/core'
+import { useMemo, type KeyboardEvent } from 'react'
+import { useAnswer, useFormat, useGetDocument, useRecord, useRecords } from '../../compute/SessionContext'
+import { useEdit } from '../../compute/useEdit'
+import { useLook } from '../../state/look'
+import { useLevel } from '../useLevel'
+import { firstSnap, nextSnap, snapped, snapPoints } from './snaps'
+import { setCursor, setPoints, setProblem, startOver, takeBackPoint, takeTool, useTool } from './toolStore'
+
+const directions: Readonly<Record<string, Point>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+}
+
+/** Pixels within which a pointer falls on a snap. */
+const reach = 14
+
+export interface Placing {
+  readonly tool: Tool | null
+  readonly onPlace: ((at: Point) => void) | undefined
+  readonly onHover: ((at: Point, pixelsPerMetre: number) => void) | undefined
+  readonly onKey: (event: KeyboardEvent) => boolean
+  /** Takes a typed place; answers whether it was understood. */
+  readonly type: (text: string) => boolean
+  readonly finish: () => void
+}
+
+/** Drawing on the plan by pointer, by arrow keys over snaps, and by typed places. */
+export function usePlacing(): Placing {
+  const getDocument = useGetDocument()
+  const format = useFormat()
+  const edit = useEdit()
+  const { level } = useLevel()
+  const [, change] = useLook()
+  const tool = useTool((state) => state.tool)
+  const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId: '' })
+  const grid = useRecords('gridLine')
+  const snaps = useMemo(() => snapPoints(floor, grid), [floor, grid])
+  const layout = useRecord(level?.layoutId)
+
+  const end = (points: readonly Point[], closed: boolean) => {
+    if (!tool || layout?.kind !== 'layout' || !level) return
+    const made = drawRecord(tool, points, { document: getDocument(), layout, random: Math.random, closed })
+    if (!made.ok) return setProblem(made.problem)
+    const { record } = made
+    const size = tools[tool].shape === 'segment' ? `, ${formatQuantity(pathLength(points), 'length', format)}` : ''
+    const refused = edit.add(`New ${tools[tool].name} ${record.label}${size}`, [record])
+    if (refused) return setProblem(refused)
+    startOver()
+    change({ picked: [expanded(record.id, level.id)] })
+  }
+  const set = (added: readonly Point[]) => {
+    if (!tool) return
+    const { points } = useTool.getState()
+    const { shape } = tools[tool]
+    const [first] = points
+    const [point] = added
+    const backAtStart = first && point && points.length >= leastPoints[shape] && distance(first, point) < 1e-6
+    if (backAtStart && (shape === 'ring' || shape === 'path')) return end(points, true)
+    const next = [...points, ...added].filter((p, i, all) => i === 0 || distance(p, all[i - 1] ?? p) > 1e-6)
+    setPoints(next)
+    if (shape === 'point' || (shape === 'segment' && next.length >= 2)) end(next.slice(0, leastPoints[shape]), false)
+  }
+  const finish = () => end(useTool.getState().points, false)
+  const onKey = (event: KeyboardEvent): boolean => {
+    if (!tool) return false
+    const direction = directions[event.key]
+    const { cursor } = useTool.getState()
+    if (direction) setCursor(cursor ? nextSnap(cursor, direction, snaps) : firstSnap(snaps))
+    else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) finish()
+    else if (event.key === 'Enter') set([cursor ?? firstSnap(snaps)])
+    else if (event.key === 'Backspace') takeBackPoint()
+    else if (event.key === 'Escape') takeTool(null)
+    else return false
+    return true
+  }
+  const type = (text: string): boolean => {
+    const read = readPlaces(text, { grid, format, last: useTool.getState().points.at(-1) })
+    if (!read.ok) {
+      setProblem(read.problem)
+      return false
+    }
+    set(read.points)
+    return true
+  }
+  return {
+    tool,
+    onPlace: tool ? (at) => set([snapped(at, snaps, useTool.getState().reach)]) : undefined,
+    onHover: tool
+      ? (at, pixelsPerMetre) => {
+          const metres = reach / pixelsPerMetre
+          setCursor(snapped(at, snaps, metres), metres)
+        }
+      : undefined,
+    onKey,
+    type,
+    finish,
+  }
+}
+
+const pathLength = (points: readonly Point[]): number =>
+  points.slice(1).reduce((sum, point, i) => sum + distance(points[i] ?? point, point), 0)

@@ -1,0 +1,359 @@
+import {
+  displayFactor,
+  boxOf,
+  distance,
+  formatQuantity,
+  formatValue,
+  sliverArea,
+  unitOf,
+  type BeamView,
+  type FloorView,
+  type GridLine,
+  type NumberFormat,
+  type Point,
+  type RegionView,
+} from '@hedrion/core'
+import { beamText, columnText, openingText, regionText, wallText } from './describe'
+import { roundBelow } from './viewport'
+import { acrossOf } from './paintOrdinates'
+import { emptyBox, type GridMark, type Label, type Mark, type Scene, type Shape, type Target } from './scene'
+
+export interface PlanOptions {
+  readonly format: NumberFormat
+  readonly mark: Mark
+  /** Area load, member load, or neither. */
+  readonly area: boolean
+  readonly member: boolean
+  /** Span arrows, member and section names. */
+  readonly names: boolean
+  readonly spans: boolean
+  /** Panels on a ground that stands out. */
+  readonly lit?: ReadonlySet<string> | undefined
+}
+
+const part = (scene: Partial<Scene>): Pick<Scene, 'shapes' | 'labels' | 'targets'> => ({
+  shapes: scene.shapes ?? [],
+  labels: scene.labels ?? [],
+  targets: scene.targets ?? [],
+})
+
+/** A level as plan: floor and its load, members, openings, walls, and what is not carried. */
+export function planScene(
+  floor: FloorView | null | undefined,
+  lines: readonly GridLine[],
+  options: PlanOptions,
+): Scene {
+  const grid = lines.map(({ axis, label, at }): GridMark => ({ axis, label, at }))
+  if (!floor) return { box: gridBox(grid), shapes: [], labels: [], targets: [], grid, north: true }
+  const ordinate = ordinateScale(floor.beams, options)
+  const parts = [
+    regionsPart(floor, options),
+    openingsPart(floor),
+    ...(options.member ? [ordinatesPart(floor.beams, options, ordinate)] : []),
+    wallsPart(floor, options),
+    beamsPart(floor.beams, options),
+    columnsPart(floor, options),
+    lostPart(floor, options),
+  ]
+  return {
+    box: boxOfFloor(floor, grid),
+    shapes: parts.flatMap(({ shapes }) => shapes),
+    labels: parts.flatMap(({ labels }) => labels),
+    targets: parts.flatMap(({ targets }) => targets),
+    grid,
+    north: true,
+    ...(options.member && ordinate.top > 0 ? { ordinateScale: { pixels: ordinate.pixels, text: ordinate.text } } : {}),
+  }
+}
+
+function gridBox(grid: readonly GridMark[]) {
+  const along = (axis: 'x' | 'y') => grid.filter((line) => line.axis === axis).map(({ at }) => at)
+  const [xs, ys] = [along('x'), along('y')]
+  if (xs.length < 2 || ys.length < 2) return emptyBox
+  return { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) }
+}
+
+function boxOfFloor(floor: FloorView, grid: readonly GridMark[]) {
+  const points: Point[] = [
+    ...floor.beams.flatMap(({ a, b }) => [a, b]),
+    ...floor.columns.map(({ at }) => at),
+    ...floor.regions.flatMap(({ region }) => region.flat()),
+    ...floor.walls.flatMap(({ a, b }) => [a, b]),
+  ]
+  return points.length > 0 ? boxOf(points) : gridBox(grid)
+}
+
+interface OrdinateScale {
+  /** The largest ordinate, N/m. */
+  readonly top: number
+  /** Pixels per N/m. */
+  readonly scale: number
+  /** A round value for the scale: its length and its text. */
+  readonly pixels: number
+  readonly text: string
+}
+
+const tallest = 26
+
+function ordinateScale(beams: readonly BeamView[], { format }: PlanOptions): OrdinateScale {
+  const top = Math.max(
+    0,
+    ...beams.flatMap(({ lines }) => lines.flatMap(([, , q0, q1]) => [Math.abs(q0), Math.abs(q1)])),
+  )
+  if (top === 0) return { top, scale: 0, pixels: 0, text: '' }
+  const scale = tallest / top
+  const unit = displayFactor('lineLoad', format.system)
+  const round = roundBelow(top / unit) * unit
+  return { top, scale, pixels: round * scale, text: formatQuantity(round, 'lineLoad', format) }
+}
+
+function regionsPart(floor: FloorView, { area, mark, spans, format, lit }: PlanOptions) {
+  const numbers = keyNumbers(floor)
+  const grounds = floor.regions.map(({ region, expandedId }): Shape => ({
+    kind: 'area',
+    region,
+    ground: lit?.has(expandedId) ? 'accentSoft' : 'floor',
+    stroke: { tone: 'border', width: 0.6, dash: [2, 3] },
+  }))
+  const hatches = floor.regions
+    .filter(({ pressure }) => area && pressure !== 0)
+    .map(({ region, keyId }): Shape => ({
+      kind: 'area',
+      region,
+      hatch: { mark, number: numbers.get(keyId ?? '') ?? 0 },
+    }))
+  return part({
+    shapes: [...grounds, ...hatches, ...(spans ? spanArrows(floor) : [])],
+    labels: area ? floor.regions.flatMap((entry) => pressureLabel(entry, format)) : [],
+    targets: floor.regions.map((entry): Target => ({
+      id: entry.expandedId,
+      kind: 'panel',
+      shape: { kind: 'area', region: entry.region },
+      text: regionText(entry, format),
+    })),
+  })
+}
+
+/** Load keys by the order in which they first stand on the floor: the number of their hatch. */
+export function keyNumbers(floor: Pick<FloorView, 'regions'>): ReadonlyMap<string, number> {
+  const ids = [...new Set(floor.regions.flatMap(({ keyId }) => keyId ?? []))].sort()
+  return new Map(ids.map((id, i) => [id, i]))
+}
+
+function pressureLabel({ centre, pressure, patchId, region }: RegionView, format: NumberFormat): readonly Label[] {
+  if (pressure === 0) return []
+  const small = boxOf(region.flat())
+  const priority = 40 + Math.min(20, (small.x1 - small.x0) * (small.y1 - small.y0) * 0.1)
+  return [
+    {
+      text: formatValue(pressure, 'pressure', format),
+      at: centre,
+      priority: patchId ? priority + 20 : priority,
+      bold: true,
+      dy: 10,
+    },
+  ]
+}
+
+/** One span arrow to each panel, beside the middle of its largest part. */
+function spanArrows(floor: Pick<FloorView, 'regions'>): readonly Shape[] {
+  const largest = new Map<string, RegionView>()
+  for (const entry of floor.regions) {
+    const known = largest.get(entry.panelId)
+    if (!known || entry.area > known.area) largest.set(entry.panelId, entry)
+  }
+  return [...largest.values()].map(({ centre, spanAngle, region }): Shape => {
+    const { x0, x1, y0, y1 } = boxOf(region.flat())
+    // beside the middle, where a pressure may stand
+    const [ux, uy] = [Math.cos(spanAngle), Math.sin(spanAngle)]
+    const [wide, high] = [(x1 - x0) * 0.28, (y1 - y0) * 0.28]
+    const at: Point = [centre[0] - Math.abs(uy) * wide, centre[1] - Math.abs(ux) * high]
+    return { kind: 'arrow', at, dx: 22 * ux, dy: 22 * uy, tone: 'quiet', width: 1.3, heads: 'both', tail: 'middle' }
+  })
+}
+
+function openingsPart({ openings }: FloorView) {
+  return part({
+    shapes: openings.flatMap(({ outline }): Shape[] => {
+      const [a, b, c, d] = outline
+      const thin = { tone: 'quiet', width: 0.8 } as const
+      const crossed: Shape[] =
+        outline.length === 4 && a && b && c && d
+          ? [
+              { kind: 'line', points: [a, c], stroke: thin },
+              { kind: 'line', points: [b, d], stroke: thin },
+            ]
+          : []
+      return [{ kind: 'area', region: [outline], ground: 'film', stroke: { tone: 'quiet', width: 1.2 } }, ...crossed]
+    }),
+    labels: openings.map(({ label, outline }) => ({
+      text: label,
+      at: middle(outline),
+      priority: 30,
+      tone: 'quiet' as const,
+    })),
+    targets: openings.map((opening): Target => ({
+      id: opening.expandedId,
+      kind: 'opening',
+      shape: { kind: 'area', region: [opening.outline] },
+      text: openingText(opening),
+    })),
+  })
+}
+
+const middle = (points: readonly Point[]): Point => [
+  points.reduce((sum, [x]) => sum + x, 0) / points.length,
+  points.reduce((sum, [, y]) => sum + y, 0) / points.length,
+]
+
+function beamsPart(beams: readonly BeamView[], { names, format }: PlanOptions) {
+  return part({
+    shapes: beams.map(({ a, b, role, stable }): Shape => ({
+      kind: 'line',
+      points: [a, b],
+      stroke: { tone: stable ? 'ink' : 'warm', width: role === 'girder' ? 3 : role === 'joist' ? 1.4 : 2 },
+    })),
+    labels: names
+      ? beams.map(({ a, b, label }) => ({
+          text: label,
+          at: middle([a, b]),
+          priority: 10 + Math.min(9, distance(a, b)),
+          dy: -9,
+          tone: 'quiet' as const,
+        }))
+      : [],
+    targets: beams.map((beam): Target => ({
+      id: beam.expandedId,
+      kind: 'beam',
+      shape: { kind: 'path', points: [beam.a, beam.b] },
+      text: beamText(beam, format),
+    })),
+  })
+}
+
+function ordinatesPart(beams: readonly BeamView[], { mark, format }: PlanOptions, { scale, top }: OrdinateScale) {
+  const loaded = beams.filter(({ lines }) => lines.length > 0)
+  return part({
+    shapes: loaded.map(({ a, b, lines }): Shape => ({ kind: 'ordinates', a, b, lines, scale, mark })),
+    labels: loaded.flatMap(({ a, b, lines }) =>
+      lines.flatMap((line) => ordinateLabels(a, b, line, scale, top, format)),
+    ),
+  })
+}
+
+function ordinateLabels(
+  a: Point,
+  b: Point,
+  [s0, s1, q0, q1]: BeamView['lines'][number],
+  scale: number,
+  top: number,
+  format: NumberFormat,
+): readonly Label[] {
+  const length = distance(a, b)
+  const at = (s: number): Point => [a[0] + ((b[0] - a[0]) * s) / length, a[1] + ((b[1] - a[1]) * s) / length]
+  const [nx, ny] = acrossOf(a, b)
+  const label = (s: number, q: number): Label => {
+    const beyond = Math.abs(q) * scale + 9
+    return {
+      text: formatValue(q, 'lineLoad', format),
+      at: at(s),
+      dx: nx * (beyond + 8),
+      dy: -ny * beyond,
+      priority: 20 + (30 * Math.abs(q)) / top + (s1 - s0),
+    }
+  }
+  const even = Math.abs(q0 - q1) < 0.005 * Math.max(Math.abs(q0), Math.abs(q1))
+  return even ? [label((s0 + s1) / 2, q0)] : [label(s0 + (s1 - s0) * 0.12, q0), label(s0 + (s1 - s0) * 0.88, q1)]
+}
+
+function wallsPart({ walls }: FloorView, { format, mark, area }: PlanOptions) {
+  const runs = new Set(walls.map(({ expandedId }) => expandedId))
+  const texts = new Map(
+    [...runs].map((run) => [
+      run,
+      wallText(
+        walls.filter(({ expandedId }) => expandedId === run),
+        format,
+      ),
+    ]),
+  )
+  return part({
+    shapes: walls.map(({ a, b }): Shape => ({
+      kind: 'line',
+      points: [a, b],
+      stroke: {
+        tone: mark === 'permanent' ? 'permanent' : 'border',
+        width: mark === 'permanent' ? 6 : 1.2,
+        dash: mark === 'permanent' ? [2, 2] : [5, 4],
+      },
+    })),
+    labels: walls.flatMap(({ a, b, load }): Label[] =>
+      load === 0 || !area
+        ? []
+        : [
+            {
+              text: `${formatValue(load, 'lineLoad', format)} ${unitOf('lineLoad', format)}`,
+              at: middle([a, b]),
+              priority: 55,
+              bold: true,
+              dy: -12,
+            },
+          ],
+    ),
+    targets: walls.map((wall): Target => ({
+      id: wall.expandedId,
+      kind: 'wall',
+      shape: { kind: 'path', points: [wall.a, wall.b] },
+      text: texts.get(wall.expandedId) ?? '',
+    })),
+  })
+}
+
+function columnsPart({ columns }: FloorView, { names, format }: PlanOptions) {
+  return part({
+    shapes: columns.map(({ at }): Shape => ({ kind: 'dot', at, size: 11, tone: 'ink' })),
+    labels: names
+      ? columns.map(({ at, label }) => ({ text: label, at, priority: 28, dx: 17, dy: 12, tone: 'quiet' as const }))
+      : [],
+    targets: columns.map((column): Target => ({
+      id: column.expandedId,
+      kind: 'column',
+      shape: { kind: 'point', at: column.at },
+      text: columnText(column, format),
+    })),
+  })
+}
+
+/** Load that reaches nothing stands out, with its force. */
+function lostPart({ regions, walls }: FloorView, { format }: PlanOptions) {
+  const lost = regions.filter(({ notCarriedArea }) => notCarriedArea > sliverArea)
+  const lostWalls = walls.filter(({ notCarriedLength }) => notCarriedLength > 1e-6)
+  return part({
+    shapes: [
+      ...lost.map(({ region }): Shape => ({
+        kind: 'area',
+        region,
+        hatch: { mark: 'notCarried', number: 0 },
+        stroke: { tone: 'warm', width: 1.2 },
+      })),
+      ...lostWalls.map(({ a, b }): Shape => ({
+        kind: 'line',
+        points: [a, b],
+        stroke: { tone: 'warm', width: 5, dash: [3, 3] },
+      })),
+    ],
+    labels: lost.map(({ centre, region, notCarriedArea, pressure }): Label => ({
+      text:
+        pressure === 0
+          ? 'nothing carries this'
+          : `${formatQuantity(notCarriedArea * pressure, 'force', format)} not carried`,
+      at: [boxOf(region.flat()).x1, centre[1]],
+      dx: 8,
+      align: 'left',
+      tone: 'warm',
+      bold: true,
+      priority: 90,
+      must: true,
+    })),
+  })
+}

@@ -1,0 +1,118 @@
+import {
+  ask,
+  demoChanges,
+  deriveProject,
+  documentOf,
+  formatQuantity,
+  metricPoint,
+  Memo,
+  recordsOf,
+} from '@hedrion/core'
+import { elevationScene } from './elevationScene'
+import { keyNumbers, planScene, type PlanOptions } from './planScene'
+import type { Mark } from './scene'
+
+const document = documentOf(demoChanges.flatMap(({ edits }) => edits.flatMap(({ after }) => after ?? [])))
+const state = deriveProject(new Memo(), document)
+const levelId = (name: string) => recordsOf(document, 'level').find((level) => level.name === name)?.id ?? ''
+const options = (more: Partial<PlanOptions> = {}): PlanOptions => ({
+  format: metricPoint,
+  mark: 'imposed',
+  area: true,
+  member: true,
+  names: true,
+  spans: true,
+  ...more,
+})
+const plan = (level: string, caseId: string, more: Partial<PlanOptions> = {}) =>
+  planScene(
+    ask(state, { kind: 'floor', levelId: levelId(level), caseId }),
+    recordsOf(document, 'gridLine'),
+    options(more),
+  )
+
+describe('the plan', () => {
+  const floor = ask(state, { kind: 'floor', levelId: levelId('1'), caseId: 'imposed/C' })
+  if (!floor) throw new Error('no floor')
+  const scene = plan('1', 'imposed/C')
+
+  test('everything of the floor can be picked, and says in words what it is', () => {
+    const wanted =
+      floor.beams.length + floor.columns.length + floor.regions.length + floor.walls.length + floor.openings.length
+    expect(scene.targets).toHaveLength(wanted)
+    const texts = scene.targets.map(({ text }) => text)
+    expect(texts).toContain('Beam B3, 7.20 m, 9.00 kN/m')
+    expect(texts).toContainEqual(expect.stringMatching(/^Panel P\d+, “Reading room”, \d+\.\d m², 3\.00 kN\/m²$/))
+    expect(texts).toContain('Opening Stair void')
+  })
+
+  // 2.87 kN/m² less 30 % openings: 43.2 m under beams, 2.009 · (3.60 − 0.36) = 6.51 kN/m; 42.0 m under girders,
+  // 2.009 · (3.60 − 0.50) = 6.23 kN/m; 281.2 + 261.6 = 542.8 kN
+  test('hand: a wall run is one thing with one sum, said on each of its stretches', () => {
+    const texts = plan('1', 'permanent/walls')
+      .targets.filter(({ kind, text }) => kind === 'wall' && /\bW1\b/.test(text))
+      .map(({ text }) => text)
+    expect(texts).toHaveLength(6)
+    expect(new Set(texts)).toEqual(new Set(['Wall run W1, 6 stretches, 85.20 m, 542.8 kN']))
+  })
+
+  test('hand: beside the stair void 9.00 kN/m falls to 4.50', () => {
+    const stepped = scene.targets.filter(({ text }) => /9\.00 then 4\.50 kN\/m|4\.50 then 9\.00 kN\/m/.test(text))
+    expect(stepped.length).toBeGreaterThan(0)
+  })
+
+  test('every loaded beam has its ordinates, to one scale that is said', () => {
+    const ordinates = scene.shapes.filter((shape) => shape.kind === 'ordinates')
+    expect(ordinates).toHaveLength(floor.beams.filter(({ lines }) => lines.length > 0).length)
+    expect(scene.ordinateScale?.text).toMatch(/kN\/m$/)
+    const scales = new Set(ordinates.map((shape) => shape.kind === 'ordinates' && shape.scale))
+    expect(scales.size).toBe(1)
+  })
+
+  test('keys differ by hatch number, so that neighbours can be told apart in grey', () => {
+    expect([...keyNumbers(floor).values()].sort()).toEqual([0, 1, 2])
+  })
+
+  test('load that nothing carries stands out with its force; members off means no ordinates', () => {
+    const roof = plan('Roof', 'permanent/self-weight')
+    expect(roof.labels.filter(({ tone }) => tone === 'warm').map(({ text }) => text)).toEqual(['15.6 kN not carried'])
+    expect(plan('1', 'imposed/C', { member: false }).shapes.some(({ kind }) => kind === 'ordinates')).toBe(false)
+  })
+
+  test('a level without layout shows the grid', () => {
+    const empty = plan('Base', 'imposed/C')
+    expect(empty.grid).toHaveLength(8)
+    expect(empty.targets).toEqual([])
+    expect(empty.box).toEqual({ x0: 0, x1: 21.6, y0: 0, y1: 21 })
+    expect(planScene(undefined, [], options()).box.x1).toBeGreaterThan(0)
+  })
+})
+
+describe('the elevation', () => {
+  const elevation = (axis: 'x' | 'y', caseId: string, mark: Mark = 'wind') =>
+    elevationScene(ask(state, { kind: 'elevation', axis, caseId }), { format: metricPoint, mark, forces: true })
+
+  test('wind from the west pushes to the right in the view to the north, with its force at every level', () => {
+    const arrows = elevation('x', 'wind/west').shapes.filter((shape) => shape.kind === 'arrow')
+    expect(arrows).toHaveLength(4)
+    expect(arrows.every((shape) => shape.kind === 'arrow' && shape.dx > 0 && shape.at[0] === 0)).toBe(true)
+    const east = elevation('x', 'wind/east').shapes.filter((shape) => shape.kind === 'arrow')
+    expect(east.every((shape) => shape.kind === 'arrow' && shape.dx < 0 && shape.at[0] === 21.6)).toBe(true)
+  })
+
+  test('along the sight it is said in words which way it goes', () => {
+    const texts = elevation('y', 'wind/west').labels.map(({ text }) => text)
+    expect(texts.filter((text) => text.endsWith('towards you'))).toHaveLength(4)
+    expect(elevation('y', 'wind/east').labels.some(({ text }) => text.endsWith('away from you'))).toBe(true)
+  })
+
+  test('a gravity case shows its reactions, which add up to what is at the supports', () => {
+    const { reactions } = ask(state, { kind: 'elevation', axis: 'x', caseId: 'imposed/C' })
+    const texts = elevation('x', 'imposed/C').labels.map(({ text }) => text)
+    for (const { force } of reactions) expect(texts).toContain(formatQuantity(force, 'force', metricPoint))
+  })
+
+  test('nothing drawn yet is an empty scene', () => {
+    expect(elevationScene(undefined, { format: metricPoint, mark: 'plain', forces: true }).targets).toEqual([])
+  })
+})

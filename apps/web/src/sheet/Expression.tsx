@@ -1,0 +1,37 @@
+import { formatValue, typeset, type NumberFormat, type Traced } from '@hedrion/core'
+import { Fragment, type ReactNode } from 'react'
+import { Symbol } from './Symbol'
+
+const functions = new Set(['ln', 'max', 'min', 'sqrt'])
+
+/** Cuts an expression into names, powers, and what stands between them. */
+const pieces = (expression: string): readonly string[] =>
+  typeset(expression)
+    .split(/(\p{L}\w*(?:,\w+)*| \^ [\d.]+)/u)
+    .filter(Boolean)
+
+interface ExpressionProps {
+  readonly expression: string
+  /** With inputs and a format the numbers stand in place of the symbols. */
+  readonly inputs?: Readonly<Record<string, Traced>>
+  readonly format?: NumberFormat
+}
+
+/** A formula of a clause, in symbols or in numbers. */
+export function Expression({ expression, inputs, format }: ExpressionProps) {
+  return (
+    <>
+      {pieces(expression).map((piece, i) => (
+        <Fragment key={i}>{render(piece, inputs, format)}</Fragment>
+      ))}
+    </>
+  )
+}
+
+function render(piece: string, inputs?: Readonly<Record<string, Traced>>, format?: NumberFormat): ReactNode {
+  const power = /^ \^ (.*)$/.exec(piece)
+  if (power) return <sup>{power[1]}</sup>
+  if (!/^\p{L}/u.test(piece) || functions.has(piece) || piece === 'Σ') return piece
+  const input = inputs?.[piece]
+  return input && format ? formatValue(input.value, input.quantity, format) : <Symbol name={piece} />
+}

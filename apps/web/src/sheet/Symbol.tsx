@@ -1,0 +1,30 @@
+import styled from 'styled-components'
+
+const greek: Readonly<Record<string, string>> = {
+  rho: 'ρ',
+  gamma: 'γ',
+  psi: 'ψ',
+  alpha: 'α',
+}
+
+/** A symbol of the standard as it is set in print: `q_p` with its index low, `rho` as ρ. */
+export function Symbol({ name }: { readonly name: string }) {
+  const [head = '', ...tail] = name.split('_')
+  const index = tail.join(',')
+  return (
+    <Letter>
+      {greek[head] ?? head}
+      {index !== '' && <sub>{index}</sub>}
+    </Letter>
+  )
+}
+
+const Letter = styled.i`
+  font-family: var(--serif);
+  white-space: nowrap;
+  sub {
+    font-size: 72%;
+    font-style: normal;
+    line-height: 0;
+  }
+`

@@ -1,0 +1,6 @@
+/** The value that all have; null where there is none, or where they differ. */
+export const shared = <T>(values: readonly T[]): T | null =>
+  values.every((value) => value === values[0]) ? (values[0] ?? null) : null
+
+/** What a field says in place of a value where the picked records differ. */
+export const severalWord = 'several'

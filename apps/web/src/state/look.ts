@@ -1,0 +1,85 @@
+import { create } from 'zustand'
+
+export type View = 'plan' | 'x' | 'y'
+export type Shown = 'area' | 'member' | 'both'
+export type SheetWidth = 'narrow' | 'wide' | 'table'
+
+/** What is looked at: it stands in the address, so that it survives a reload and can be sent to a colleague. */
+export interface Look {
+  readonly level: string | null
+  readonly case: string | null
+  readonly view: View
+  readonly shown: Shown
+  /** Expanded ids of what is picked. */
+  readonly picked: readonly string[]
+  readonly sheet: SheetWidth
+  /** Whether the list "What is drawn" stands beside the picture. */
+  readonly list: boolean
+  /** Rule and effect that envelopes look at. */
+  readonly rule: string | null
+  readonly effect: string | null
+}
+
+const oneOf = <T extends string>(value: string | null, choices: readonly T[], otherwise: T): T =>
+  choices.find((choice) => choice === value) ?? otherwise
+
+function read(params: URLSearchParams): Look {
+  return {
+    level: params.get('level'),
+    case: params.get('case'),
+    view: oneOf(params.get('view'), ['plan', 'x', 'y'], 'plan'),
+    shown: oneOf(params.get('shown'), ['area', 'member', 'both'], 'member'),
+    picked: params.get('pick')?.split(',').filter(Boolean) ?? [],
+    sheet: oneOf(params.get('sheet'), ['narrow', 'wide', 'table'], 'narrow'),
+    list: params.get('list') === 'shown',
+    rule: params.get('rule'),
+    effect: params.get('effect'),
+  }
+}
+
+const names: Readonly<Record<keyof Look, string>> = {
+  level: 'level',
+  case: 'case',
+  view: 'view',
+  shown: 'shown',
+  picked: 'pick',
+  sheet: 'sheet',
+  list: 'list',
+  rule: 'rule',
+  effect: 'effect',
+}
+
+const textOf = (value: Look[keyof Look]): string => {
+  if (typeof value === 'boolean') return value ? 'shown' : ''
+  return typeof value === 'string' ? value : (value?.join(',') ?? '')
+}
+
+const usual = read(new URLSearchParams())
+
+/** What is looked at as it stands in an address; what is usual is left out. */
+export function addressOf(look: Look): string {
+  const params = new URLSearchParams()
+  for (const field of Object.keys(names) as (keyof Look)[]) {
+    const text = textOf(look[field])
+    if (text !== textOf(usual[field])) params.set(names[field], text)
+  }
+  const search = params.toString()
+  return search === '' ? '' : `?${search}`
+}
+
+export const lookAt = (search: string): Look => read(new URLSearchParams(search))
+
+/** Changes at once, whatever the router is at: fast keys must find what the key before has done. */
+const store = create<Look>(() => usual)
+
+export const setLook = (look: Look): void => store.setState(look, true)
+
+export type ChangeLook = (change: Partial<Look>) => void
+
+const changeLook: ChangeLook = (change) => store.setState(change)
+
+/** Reads and changes what is looked at. */
+export const useLook = (): readonly [Look, ChangeLook] => [store(), changeLook]
+
+/** What was looked at just now, for what happens later than drawing. */
+export const lookNow = (): Look => store.getState()

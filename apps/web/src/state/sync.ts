@@ -1,0 +1,146 @@
+import type { AcceptedChange, ChangeAnswer } from '@hedrion/contract'
+import type { ChangeSet } from '@hedrion/core'
+import { Refused, request, Unreachable } from './api'
+import { receive, refuse, takeUp, type DocumentStore, type RefusedChange } from './documentStore'
+import { enqueue, remove, waiting } from './outbox'
+
+/** What a tab tells the others. */
+type Notice = { readonly kind: 'accepted' } | { readonly kind: 'refused'; readonly refused: RefusedChange }
+
+/** Wait before the next try while the server does not answer, in ms: first soon, then seldom. */
+const pauses = [500, 1000, 2000, 5000, 10_000] as const
+
+/**
+ * Keeps a document store and the server alike. Every change first goes to the outbox on this machine; of all tabs one at
+ * a time sends (a Web Lock), in order, and tells the others.
+ */
+export class Sync {
+  readonly #store: DocumentStore
+  #channel: BroadcastChannel | undefined
+  #stop = new AbortController()
+  #queued: Promise<void> = Promise.resolve()
+  #sending = false
+  #wanted = false
+  #failures = 0
+
+  constructor(store: DocumentStore) {
+    this.#store = store
+  }
+
+  get #project(): string {
+    return this.#store.getState().projectId
+  }
+
+  /** Listens to other tabs, and takes up what an earlier sitting left unsent. */
+  async start(): Promise<void> {
+    this.#stop = new AbortController()
+    const { signal } = this.#stop
+    this.#channel = new BroadcastChannel(`hedrion-${this.#project}`)
+    this.#channel.onmessage = ({ data }: MessageEvent<Notice>) => void this.#hear(data)
+    const wake = () => void this.send()
+    globalThis.addEventListener('online', wake, { signal })
+    const unsubscribe = this.#store.subscribe(({ refused }, before) => {
+      if (refused !== before.refused) void this.#giveUp(refused)
+    })
+    signal.addEventListener('abort', unsubscribe)
+    globalThis.addEventListener('focus', () => void this.catchUp().then(wake), { signal })
+    takeUp(
+      this.#store,
+      (await waiting(this.#project)).map(({ change }) => change),
+    )
+    await this.send()
+  }
+
+  /** After a local change: keep it, then send. */
+  keep(change: ChangeSet): void {
+    this.#queued = this.#queued.then(() => enqueue(this.#project, change))
+    void this.#queued.then(() => this.send())
+  }
+
+  stop(): void {
+    this.#stop.abort()
+    this.#channel?.close()
+  }
+
+  /** What others (or another tab) have changed since. */
+  async catchUp(): Promise<void> {
+    try {
+      for (let more = true; more && !this.#stop.signal.aborted;) {
+        const { counter } = this.#store.getState()
+        const path = `/projects/${this.#project}/changes?after=${counter}`
+        const accepted = await request<readonly AcceptedChange[]>('GET', path)
+        receive(this.#store, accepted)
+        more = accepted.length > 0
+      }
+    } catch (error) {
+      if (!(error instanceof Unreachable)) throw error
+    }
+  }
+
+  /** Sends everything that waits. A call while another is at it makes that one look once more before it ends. */
+  async send(): Promise<void> {
+    this.#wanted = true
+    if (this.#sending) return
+    this.#sending = true
+    try {
+      while (this.#wanted && !this.#stop.signal.aborted) {
+        this.#wanted = false
+        await navigator.locks.request(`hedrion-send-${this.#project}`, () => this.#drain())
+      }
+      this.#failures = 0
+    } catch (error) {
+      if (!(error instanceof Unreachable)) throw error
+      this.#retryLater()
+    } finally {
+      this.#sending = false
+    }
+  }
+
+  async #drain(): Promise<void> {
+    await this.#queued
+    if (this.#store.getState().pending.length > 0) this.#store.setState({ save: 'saving' })
+    for (let next = (await waiting(this.#project))[0]; next && !this.#stop.signal.aborted;) {
+      await this.#sendOne(next.change)
+      await remove(next.key)
+      next = (await waiting(this.#project))[0]
+    }
+  }
+
+  async #sendOne(change: ChangeSet): Promise<void> {
+    try {
+      const { counter, others } = await request<ChangeAnswer>('POST', `/projects/${this.#project}/changes`, change)
+      const follows = others.length === 0 && counter === this.#store.getState().counter + 1
+      this.#tell({ kind: 'accepted' })
+      if (follows) receive(this.#store, [{ ...change, counter, at: new Date().toISOString() }])
+      else await this.catchUp()
+    } catch (error) {
+      if (!(error instanceof Refused)) throw error
+      const refused = { change, message: error.message, conflicts: error.problem.conflicts ?? [] }
+      this.#tell({ kind: 'refused', refused })
+      await this.#hear({ kind: 'refused', refused })
+    }
+  }
+
+  /** What was refused here is not sent any more. */
+  async #giveUp(refused: readonly RefusedChange[]): Promise<void> {
+    const ids = new Set(refused.map(({ change }) => change.id))
+    for (const { key, change } of await waiting(this.#project)) if (ids.has(change.id)) await remove(key)
+  }
+
+  #tell(notice: Notice): void {
+    this.#channel?.postMessage(notice)
+  }
+
+  /** The tab that sends is not always the one that made the change. */
+  async #hear(notice: Notice): Promise<void> {
+    await this.catchUp()
+    if (notice.kind === 'refused' && this.#store.getState().pending.some(({ id }) => id === notice.refused.change.id))
+      refuse(this.#store, notice.refused)
+  }
+
+  #retryLater(): void {
+    this.#store.setState({ save: 'waiting' })
+    const pause = pauses[Math.min(this.#failures++, pauses.length - 1)]
+    setTimeout(() => void this.send(), pause)
+  }
+}

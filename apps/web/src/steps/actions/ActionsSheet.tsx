@@ -1,0 +1,81 @@
+import { useMemo } from 'react'
+import { windDirectionOf, type Layout, type Patch, type WallRun } from '@hedrion/core'
+import { useAnswer, useRecord } from '../../compute/SessionContext'
+import { caseInView } from '../../drawing/marks'
+import { useLevel } from '../../drawing/useLevel'
+import { PickedTools, usePicked } from '../../sheet/PickedTools'
+import { Scope } from '../../sheet/Scope'
+import { Note, Section, Sheet } from '../../sheet/Sheet'
+import { useLook } from '../../state/look'
+import { Later } from '../../ui/Later'
+import { KeyLines } from './KeyLines'
+import { FloorLines, WallsOfLayout } from './LayoutLines'
+import { PatchLines } from './PatchLines'
+import { SelfWeightLine } from './SelfWeightLine'
+import { WallEditor, WallLines } from './WallLines'
+import { WindSheet } from './WindSheet'
+
+/** Gravity actions of the level in view, or wind where a wind case is looked at. */
+export function ActionsSheet() {
+  const [look] = useLook()
+  const { level } = useLevel()
+  const overview = useAnswer({ kind: 'overview' })
+  const caseId = caseInView(overview, look.case)?.loadCase.id ?? ''
+  const layout = useRecord(level?.layoutId)
+  const picked = usePicked()
+  const patches = useMemo(() => picked.filter((record) => record.kind === 'patch'), [picked])
+  const runs = useMemo(() => picked.filter((record) => record.kind === 'wallRun'), [picked])
+  if (windDirectionOf(caseId)) return <WindSheet caseId={caseId} />
+  if (!level || layout?.kind !== 'layout')
+    return (
+      <Sheet title="Actions">
+        <Note>No level carries a layout yet, so nothing can be loaded. Begin in Building.</Note>
+      </Sheet>
+    )
+  const loaded = [...patches, ...runs]
+  const levels = (overview?.levels ?? []).filter(({ layoutId }) => layoutId === layout.id).map(({ name }) => name)
+  return (
+    <Sheet
+      title={loaded.length === 0 ? `Level ${level.name}` : pickedTitle(patches, runs)}
+      scope={loaded.length > 0 ? <Scope records={loaded} edited /> : layoutScope(layout, levels)}
+    >
+      {patches.length > 0 && <PatchLines patches={patches} />}
+      <PickedRuns runs={runs} levelId={level.id} />
+      {loaded.length > 0 && (
+        <Later>
+          <PickedTools />
+        </Later>
+      )}
+      <FloorLines layout={layout} levelId={level.id} />
+      <Later>
+        <WallsOfLayout layout={layout} levelId={level.id} />
+      </Later>
+      <Later after={2}>
+        <KeyLines layout={layout} />
+        <SelfWeightLine />
+      </Later>
+    </Sheet>
+  )
+}
+
+function pickedTitle(patches: readonly Patch[], runs: readonly WallRun[]): string {
+  if (patches.length > 0 && runs.length > 0) return `${patches.length + runs.length} picked`
+  const [name, many] = patches.length > 0 ? ['Patch', 'patches'] : ['Wall run', 'wall runs']
+  const [first, second] = [...patches, ...runs]
+  return second ? `${patches.length + runs.length} ${many}` : `${name} ${first?.label ?? ''}`
+}
+
+const layoutScope = ({ name }: Layout, levels: readonly string[]): string =>
+  levels.length > 1 ? `layout “${name}”, on levels ${levels.join(', ')}` : `layout “${name}”`
+
+/** One wall run with its picture; several with one set of fields, while their lines among the walls of the level are lit. */
+function PickedRuns({ runs, levelId }: { readonly runs: readonly WallRun[]; readonly levelId: string }) {
+  const [first] = runs
+  if (!first) return null
+  if (runs.length === 1) return <WallLines run={first} levelId={levelId} open />
+  return (
+    <Section title="Weight and height">
+      <WallEditor runs={runs} />
+    </Section>
+  )
+}

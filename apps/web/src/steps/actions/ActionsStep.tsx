@@ -1,0 +1,66 @@
+import { useCallback, useMemo } from 'react'
+import type { FloorView } from '@hedrion/core'
+import { useAnswer, useFormat } from '../../compute/SessionContext'
+import { Legend } from '../../drawing/Legend'
+import { caseInView, markOf } from '../../drawing/marks'
+import { PlaceLine } from '../../drawing/placing/PlaceLine'
+import { PlacingOverlay } from '../../drawing/placing/PlacingOverlay'
+import { ToolBar } from '../../drawing/placing/ToolBar'
+import { usePlacing } from '../../drawing/placing/usePlacing'
+import { PlanPane } from '../../drawing/PlanPane'
+import type { Scene } from '../../drawing/scene'
+import { useLevel } from '../../drawing/useLevel'
+import { ViewBar } from '../../drawing/ViewBar'
+import { StepLayout } from '../../sheet/StepLayout'
+import { useLook } from '../../state/look'
+import { ActionsSheet } from './ActionsSheet'
+import { patchTargets } from './patchTargets'
+import { windOnPlan } from './windOnPlan'
+
+/** What stands on the floors, and what the wind does to the walls. */
+export function ActionsStep() {
+  const [look] = useLook()
+  const { level } = useLevel()
+  const overview = useAnswer({ kind: 'overview' })
+  const caseId = caseInView(overview, look.case)?.loadCase.id ?? ''
+  const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
+  const placing = usePlacing()
+  const options = useMemo(() => ({ area: true, member: false, names: false, spans: false }), [])
+  const format = useFormat()
+  const wind = useAnswer({ kind: 'wind' })
+  const more = useCallback(
+    (scene: Scene, view: FloorView): Scene =>
+      windOnPlan(patchTargets(scene, view), wind?.results ?? [], caseId, view.levelId, format),
+    [wind, caseId, format],
+  )
+  return (
+    <StepLayout
+      name="Actions"
+      bar={
+        <ViewBar>
+          <ToolBar offered={['patch', 'wallRun']} />
+        </ViewBar>
+      }
+      drawing={
+        <PlanPane
+          options={options}
+          more={more}
+          onKey={placing.onKey}
+          drawing={{
+            overlay: (view) => <PlacingOverlay view={view} />,
+            onPlace: placing.onPlace,
+            onHover: placing.onHover,
+          }}
+          foot={
+            placing.tool ? (
+              <PlaceLine placing={placing} />
+            ) : floor && look.view === 'plan' ? (
+              <Legend floor={floor} mark={markOf(caseId)} />
+            ) : undefined
+          }
+        />
+      }
+      sheet={<ActionsSheet />}
+    />
+  )
+}

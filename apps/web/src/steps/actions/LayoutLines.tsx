@@ -1,0 +1,112 @@
+import { memo } from 'react'
+import { expanded, newId, recordsOf, type Layout, type WallRun } from '@hedrion/core'
+import { useAnswer, useGetDocument, useRecords } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { Line, Note, Section, Warm } from '../../sheet/Sheet'
+import { useLook } from '../../state/look'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { patchModes } from './PatchLines'
+import { WallLines } from './WallLines'
+
+const none = 'none'
+
+/** What stands on the floors of a layout: one default, and patches over it. */
+export const FloorLines = memo(function FloorLines({
+  layout,
+  levelId,
+}: {
+  readonly layout: Layout
+  readonly levelId: string
+}) {
+  const edit = useEdit()
+  const note = useNote()
+  const [look, change] = useLook()
+  const keys = useRecords('loadKey')
+  const allPatches = useRecords('patch')
+  const nameOf = (id: string | null) => keys.find((key) => key.id === id)?.name ?? 'none'
+  const patches = allPatches.filter((patch) => patch.layout === layout.id).sort((a, b) => a.order - b.order)
+  return (
+    <Section title="What stands on the floor">
+      <Line reference="default">
+        <Choice
+          label="Default load key of the layout"
+          value={layout.defaultKey ?? none}
+          options={[[none, 'nothing'], ...keys.map(({ id, name }) => [id as string, name] as const)]}
+          onChange={(id) => {
+            const key = keys.find((entry) => entry.id === id)
+            edit.set(layout, note.text(layout, 'default', nameOf(layout.defaultKey), key?.name ?? 'none'), {
+              defaultKey: key?.id ?? null,
+            })
+          }}
+        />
+      </Line>
+      {layout.defaultKey === null && <Warm>The floor carries self-weight only. Give it a load key.</Warm>}
+      {patches.map((patch) => (
+        <Line key={patch.id} reference={`patch ${patch.order}`} lit={look.picked.includes(expanded(patch.id, levelId))}>
+          <Button kind="link" onPress={() => change({ picked: [expanded(patch.id, levelId)] })}>
+            {patch.label}
+          </Button>
+          : {nameOf(patch.key) === patch.label ? '' : `${nameOf(patch.key)}, `}
+          {patchModes.find(([mode]) => mode === patch.mode)?.[1]}
+        </Line>
+      ))}
+      {patches.length === 0 && <Note>No patch yet: draw one where the floor carries something else.</Note>}
+    </Section>
+  )
+})
+
+/** The walls of a layout, each in one line. */
+export const WallsOfLayout = memo(function WallsOfLayout({
+  layout,
+  levelId,
+}: {
+  readonly layout: Layout
+  readonly levelId: string
+}) {
+  const allRuns = useRecords('wallRun')
+  const runs = allRuns.filter((run) => run.layout === layout.id)
+  return (
+    <Section title="Walls" aside={<WallRound layout={layout} levelId={levelId} />}>
+      {runs.length === 0 && <Note>No wall run yet: draw one, or take the outline.</Note>}
+      {runs.map((run) => (
+        <WallLines key={run.id} run={run} levelId={levelId} open={false} />
+      ))}
+    </Section>
+  )
+})
+
+/** A wall round the whole outline of the floor in one step. */
+const WallRound = memo(function WallRound({ layout, levelId }: { readonly layout: Layout; readonly levelId: string }) {
+  const getDocument = useGetDocument()
+  const edit = useEdit()
+  const overview = useAnswer({ kind: 'overview' })
+  const [, change] = useLook()
+  const isTop = overview?.levels.at(-1)?.layoutId === layout.id
+  const outlines = useAnswer({ kind: 'outline', layoutId: layout.id }) ?? []
+  const add = () => {
+    const taken = recordsOf(getDocument(), 'wallRun').filter((run) => run.layout === layout.id).length
+    const runs = outlines.map((path, i): WallRun => ({
+      kind: 'wallRun',
+      id: newId('wallRun', Math.random),
+      layout: layout.id,
+      label: `W${taken + i + 1}`,
+      path,
+      closed: true,
+      weight: 2870,
+      buildUp: null,
+      // nothing stands over a wall on the roof: a parapet has a height of its own
+      heightRule: isTop ? 'typed' : 'lessBeam',
+      height: isTop ? 1 : null,
+      openingShare: 0,
+    }))
+    if (runs.length === 0) return
+    edit.add('Wall round the outline', runs)
+    change({ picked: runs.map(({ id }) => expanded(id, levelId)) })
+  }
+  return (
+    <Button kind="link" onPress={add}>
+      Wall round the outline
+    </Button>
+  )
+})

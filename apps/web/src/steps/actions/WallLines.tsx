@@ -1,0 +1,200 @@
+import { memo, useMemo } from 'react'
+import { buildUpWeight, expanded, formatQuantity, wallOfLayersEdits, wallTypedEdits, type WallRun } from '@hedrion/core'
+import { useAnswer, useFormat, useGetDocument, useRecord } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { Several } from '../../sheet/Several'
+import { Line, Section } from '../../sheet/Sheet'
+import { Symbol } from '../../sheet/Symbol'
+import { severalWord, shared } from '../../sheet/several'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Value } from '../../sheet/Value'
+import { useLook } from '../../state/look'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { Later } from '../../ui/Later'
+import { QuantityField } from '../../ui/QuantityField'
+import { BuildUpLines } from './BuildUpLines'
+import { WallPicture } from './WallPicture'
+
+export const heightRules = [
+  ['lessBeam', 'storey less beam'],
+  ['lessSlab', 'storey less slab'],
+  ['lessBoth', 'storey less beam and slab'],
+  ['typed', 'typed'],
+] as const
+
+interface WallLinesProps {
+  readonly run: WallRun
+  readonly levelId: string
+  /** All of it, with the picture of its height; else one line. */
+  readonly open: boolean
+}
+
+/** A wall run: weight, net height beside its picture, openings, and the line load of each stretch. */
+export const WallLines = memo(function WallLines({ run, levelId, open }: WallLinesProps) {
+  const rows = (useAnswer({ kind: 'walls', levelId }) ?? []).filter(({ runId }) => runId === run.id)
+  const [look, change] = useLook()
+  const id = expanded(run.id, levelId)
+  const whole = `wallRun:${run.id}@${levelId}`
+  const [first] = rows
+  const runs = useMemo(() => [run], [run])
+  const length = rows.reduce((sum, row) => sum + row.length, 0)
+  const force = rows.reduce((sum, row) => sum + row.length * (row.trace?.value ?? 0), 0)
+  if (!open)
+    return (
+      <Line
+        reference={run.label}
+        lit={look.picked.includes(id)}
+        result={<Value value={force} quantity="force" address={whole} />}
+      >
+        <Button kind="link" onPress={() => change({ picked: [id] })}>
+          wall run {run.label}
+        </Button>{' '}
+        <Value value={length} quantity="length" strong={false} />
+      </Line>
+    )
+  return (
+    <Section title="Weight and height">
+      <WallEditor runs={runs} />
+      <Later>
+        {first?.head && <WallPicture run={run} head={first.head} height={heightOf(first.trace)} />}
+        <ConcernsHere ids={run.id} />
+        {rows.map(({ id: row, length: stretch, trace, head }, i) => (
+          <Line
+            key={row}
+            reference={`stretch ${i + 1}`}
+            result={
+              trace ? <Value value={trace.value} quantity="lineLoad" address={`wall:${row}@${levelId}`} /> : 'no height'
+            }
+          >
+            <Value value={stretch} quantity="length" strong={false} />
+            {head?.beamDepth === null && run.heightRule !== 'typed' && run.heightRule !== 'lessSlab' && (
+              <small> no beam above</small>
+            )}
+          </Line>
+        ))}
+        <Line reference="sum" result={<Value value={force} quantity="force" address={whole} />}>
+          <Value value={length} quantity="length" strong={false} /> of wall
+        </Line>
+      </Later>
+    </Section>
+  )
+})
+
+/** The net height that a line load was made with. */
+function heightOf(
+  trace: { readonly basis: { readonly kind: string; readonly inputs?: unknown } } | null,
+): number | null {
+  const inputs = trace?.basis.inputs as Readonly<Record<string, { readonly value: number }>> | undefined
+  return inputs?.['h_net']?.value ?? null
+}
+
+/** What is typed of one wall run, or of several at once. */
+export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: readonly WallRun[] }) {
+  const edit = useEdit()
+  const note = useNote()
+  const fieldOf = useFieldOf()
+  const [rule, closed] = [shared(runs.map(({ heightRule }) => heightRule)), shared(runs.map((run) => run.closed))]
+  const share = shared(runs.map(({ openingShare }) => openingShare))
+  return (
+    <>
+      <MakeLines runs={runs} />
+      <Line reference="net height">
+        <Choice
+          label="Rule for the net height"
+          value={rule}
+          placeholder={severalWord}
+          options={heightRules}
+          onChange={(heightRule) =>
+            edit.setEach(runs, note.text(runs, 'net height', ruleName(rule), ruleName(heightRule)), ({ height }) => ({
+              heightRule,
+              ...(heightRule === 'typed' && height === null ? { height: 3 } : {}),
+            }))
+          }
+        />{' '}
+        {rule === 'typed' && (
+          <QuantityField {...fieldOf(runs, 'height', 'height of the wall', 'length', { min: 0.01, max: 100 })} />
+        )}
+        <Several records={runs} textOf={({ heightRule }) => ruleName(heightRule)} />
+      </Line>
+      <Line reference="openings">
+        <QuantityField {...fieldOf(runs, 'openingShare', 'share of openings', 'factor', { min: 0, max: 1 })} /> of the
+        face{share === null ? '' : `, ${percent(share)}`}
+        <Several records={runs} textOf={({ openingShare }) => percent(openingShare)} />
+      </Line>
+      <Line reference="path">
+        <Choice
+          label="Whether the wall returns to its start"
+          value={closed === null ? null : pathOf(closed)}
+          placeholder={severalWord}
+          options={[
+            ['closed', 'returns to its start'],
+            ['open', 'ends at its last point'],
+          ]}
+          onChange={(value) =>
+            edit.setEach(runs, note.text(runs, 'path', closed === null ? severalWord : pathOf(closed), value), () => ({
+              closed: value === 'closed',
+            }))
+          }
+        />
+      </Line>
+    </>
+  )
+})
+
+const ruleName = (rule: WallRun['heightRule'] | null): string =>
+  heightRules.find(([value]) => value === rule)?.[1] ?? severalWord
+const pathOf = (closed: boolean) => (closed ? 'closed' : 'open')
+const percent = (share: number): string => `${Number((share * 100).toFixed(1))} %`
+
+/** What the wall weighs per area of its face: typed, or the sum of its layers. */
+function MakeLines({ runs }: { readonly runs: readonly WallRun[] }) {
+  const getDocument = useGetDocument()
+  const edit = useEdit()
+  const note = useNote()
+  const format = useFormat()
+  const fieldOf = useFieldOf()
+  const layered = runs.filter(({ buildUp }) => buildUp !== null)
+  const make = useRecord(shared(runs.map(({ buildUp }) => buildUp)))
+  const weigh = (how: string) =>
+    how === 'layers'
+      ? edit.apply(note.text(runs, 'weight', 'typed', 'of layers'), wallOfLayersEdits(runs, Math.random))
+      : edit.apply(note.text(runs, 'weight', 'of layers', 'typed'), wallTypedEdits(getDocument(), runs))
+  return (
+    <>
+      <Line
+        reference="weight"
+        result={
+          make?.kind === 'buildUp' ? (
+            <Value value={buildUpWeight(make).value} quantity="pressure" address={`buildUp:${make.id}`} />
+          ) : undefined
+        }
+      >
+        <Symbol name="g_wall" />{' '}
+        {layered.length === 0 && (
+          <>
+            <QuantityField {...fieldOf(runs, 'weight', 'weight of the wall', 'pressure', { min: 0, max: 1e5 })} /> of
+            wall face
+          </>
+        )}{' '}
+        <Choice
+          label="How the wall weighs"
+          value={layered.length === 0 ? 'typed' : layered.length === runs.length ? 'layers' : null}
+          placeholder={severalWord}
+          options={weighings}
+          onChange={weigh}
+        />
+        {layered.length === 0 && (
+          <Several records={runs} textOf={({ weight }) => formatQuantity(weight, 'pressure', format)} />
+        )}
+      </Line>
+      {make?.kind === 'buildUp' && <BuildUpLines buildUp={make} />}
+    </>
+  )
+}
+
+const weighings = [
+  ['typed', 'typed'],
+  ['layers', 'the sum of its layers'],
+] as const

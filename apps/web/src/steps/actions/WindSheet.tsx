@@ -1,0 +1,154 @@
+import { newId, windDirectionOf, type BuildingPart, type WindResult } from '@hedrion/core'
+import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
+import { Symbol } from '../../sheet/Symbol'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Value } from '../../sheet/Value'
+import { QuantityField } from '../../ui/QuantityField'
+
+/** Wind of one direction on the stated rectangle, by clause, down to the storey forces. */
+export function WindSheet({ caseId }: { readonly caseId: string }) {
+  const wind = useAnswer({ kind: 'wind' })
+  const result = wind?.results.find(({ direction }) => direction.id === windDirectionOf(caseId))
+  if (!wind) return <Sheet title="Wind">{null}</Sheet>
+  return (
+    <Sheet title={result ? capital(result.direction.name) : 'Wind'} scope="on the walls of the stated rectangle">
+      <BodyLines result={result} />
+      {result && <Coefficients result={result} caseId={caseId} />}
+      {result && <StoreyForces result={result} caseId={caseId} />}
+      <ConcernsHere codes="wind." />
+    </Sheet>
+  )
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
+function BodyLines({ result }: { readonly result: WindResult | undefined }) {
+  const fieldOf = useFieldOf()
+  const [part] = useRecords('buildingPart')
+  return (
+    <Section title="The body in the wind">
+      {result && (
+        <>
+          <Line reference="round the columns" result={<Value value={result.b} quantity="length" />}>
+            <Symbol name="b" /> across, and <Symbol name="d" /> ={' '}
+            <Value value={result.d} quantity="length" strong={false} /> along the wind
+          </Line>
+          <Line reference="7.2.2" result={<Value value={result.h} quantity="length" />}>
+            <Symbol name="h" /> above ground, with the parapet
+          </Line>
+        </>
+      )}
+      {part ? (
+        <>
+          <Line reference="parapet">
+            <QuantityField {...fieldOf(part, 'parapet', 'parapet', 'length', { min: 0, max: 20 })} />
+          </Line>
+          <Line reference="EN 1991-1-4 6">
+            <Symbol name="c_s" />
+            <Symbol name="c_d" />{' '}
+            <QuantityField
+              {...fieldOf(part, 'structuralFactor', 'structural factor', 'factor', { min: 0.5, max: 3 })}
+            />
+          </Line>
+        </>
+      ) : (
+        <NewPart />
+      )}
+    </Section>
+  )
+}
+
+/** A building without a part has no parapet and c_s c_d = 1; the first value typed makes the part. */
+function NewPart() {
+  const edit = useEdit()
+  const note = useNote()
+  const format = useFormat()
+  const part: BuildingPart = {
+    kind: 'buildingPart',
+    id: newId('buildingPart', Math.random),
+    name: 'Building',
+    parapet: 0,
+    structuralFactor: 1,
+  }
+  return (
+    <Line reference="parapet">
+      <QuantityField
+        label="parapet"
+        quantity="length"
+        format={format}
+        value={0}
+        min={0}
+        max={20}
+        onCommit={(parapet) =>
+          edit.add(note.value(part, 'parapet', 'length', 0, parapet), [{ ...part, parapet: parapet ?? 0 }])
+        }
+      />
+    </Line>
+  )
+}
+
+function Coefficients({ result, caseId }: { readonly result: WindResult; readonly caseId: string }) {
+  const { ratio, c_D, c_E, k_corr, strips, q_E } = result
+  return (
+    <Section title="Pressures">
+      {strips.map(({ from, to, q_p }, i) => (
+        <Line
+          key={i}
+          reference="4.5, figure 7.4"
+          result={<Value value={q_p.value} quantity="pressure" address={`qp:${to}`} />}
+        >
+          <Symbol name="q_p" /> of the wall from <Value value={from} quantity="length" strong={false} /> to{' '}
+          <Value value={to} quantity="length" strong={false} />
+        </Line>
+      ))}
+      <Line reference="7.2.2" result={<Value value={q_E.value} quantity="pressure" address={`qp:${result.h}`} />}>
+        <Symbol name="q_p" /> of the leeward wall
+      </Line>
+      <Line
+        reference="table 7.1"
+        result={<Value value={c_D.value} quantity="factor" sign address={`wind:${caseId}:c_D`} />}
+      >
+        <Symbol name="c_pe,10" /> zone D, <Symbol name="h" />/<Symbol name="d" /> ={' '}
+        <Value value={ratio.value} quantity="factor" strong={false} address={`wind:${caseId}:ratio`} />
+      </Line>
+      <Line
+        reference="table 7.1"
+        result={<Value value={c_E.value} quantity="factor" sign address={`wind:${caseId}:c_E`} />}
+      >
+        <Symbol name="c_pe,10" /> zone E
+      </Line>
+      <Line
+        reference="7.2.2(3)"
+        result={<Value value={k_corr.value} quantity="factor" address={`wind:${caseId}:k_corr`} />}
+      >
+        lack of correlation of D and E
+      </Line>
+    </Section>
+  )
+}
+
+function StoreyForces({ result, caseId }: { readonly result: WindResult; readonly caseId: string }) {
+  const levels = useRecords('level')
+  return (
+    <Section title="Storey forces">
+      {[...result.storeys].reverse().map(({ force, trace }) => (
+        <Line
+          key={force.levelId}
+          reference={`level ${levels.find(({ id }) => id === force.levelId)?.name ?? ''}`}
+          result={<Value value={trace.value} quantity="force" address={`storeyForce:${caseId}@${force.levelId}`} />}
+        >
+          at <Value value={force.z} quantity="length" strong={false} />, point (
+          <Value value={force.x} quantity="length" strong={false} />;{' '}
+          <Value value={force.y} quantity="length" strong={false} />)
+        </Line>
+      ))}
+      <Line reference="sum" result={<Value value={result.total} quantity="force" address={`applied:${caseId}`} />}>
+        handed on as they are
+      </Line>
+      <Note>Reactions of wind are not derived here: the frame analysis takes these forces.</Note>
+    </Section>
+  )
+}

@@ -1,0 +1,60 @@
+import { formatQuantity } from '@hedrion/core'
+import { lazy, Suspense } from 'react'
+import styled from 'styled-components'
+import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
+import { Later } from '../../ui/Later'
+import { TerrainSection } from './TerrainSection'
+import { WindRose } from './WindRose'
+
+// the chart library is the largest part of this page: it comes when the page is there
+const ProfileChart = lazy(() => import('./ProfileChart').then((module) => ({ default: module.ProfileChart })))
+
+/** The site: the building on its terrain to scale, the pressure over height beside it, and the four directions. */
+export function BasisPicture() {
+  const profile = useAnswer({ kind: 'windProfile' })
+  const format = useFormat()
+  const [basis] = useRecords('basis')
+  if (!basis) return null
+  return (
+    <Page>
+      <h3>{basis.place === '' ? 'The site' : basis.place}</h3>
+      {profile ? (
+        <>
+          <p>
+            Peak velocity pressure {formatQuantity(profile.topPressure, 'pressure', format)} at{' '}
+            {formatQuantity(profile.top, 'length', format)} above ground, terrain {basis.terrain}
+          </p>
+          <Pair>
+            <TerrainSection terrain={basis.terrain} height={profile.points.at(-1)?.z ?? 12} />
+            <Later after={6}>
+              <Suspense fallback={<p>One moment …</p>}>
+                <ProfileChart profile={profile} />
+              </Suspense>
+            </Later>
+          </Pair>
+          <WindRose velocity={basis.basicWindVelocity ?? 0} />
+        </>
+      ) : (
+        <p>No site yet. Type the basic wind velocity on the sheet, and the pressure over height is drawn here.</p>
+      )}
+    </Page>
+  )
+}
+
+const Page = styled.div`
+  flex: 1;
+  overflow: auto;
+  padding: 16px 20px;
+  h3 {
+    font: 600 18px/1.3 var(--serif);
+  }
+  > p {
+    color: var(--quiet);
+    margin-bottom: 12px;
+  }
+`
+const Pair = styled.div`
+  display: grid;
+  grid-template-columns: minmax(220px, 1fr) minmax(240px, 1.1fr);
+  height: 400px;
+`

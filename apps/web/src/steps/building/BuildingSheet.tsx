@@ -1,0 +1,39 @@
+import { PickedTools, usePicked } from '../../sheet/PickedTools'
+import { Scope } from '../../sheet/Scope'
+import { Sheet } from '../../sheet/Sheet'
+import { Later } from '../../ui/Later'
+import { GridLines } from './GridLines'
+import { LevelLines } from './LevelLines'
+import { MemberLines } from './MemberLines'
+import { OpeningLines } from './OpeningLines'
+import { PanelLines } from './PanelLines'
+import { StockLines } from './StockLines'
+
+/** What is picked, then levels, grid, sections and materials. */
+export function BuildingSheet() {
+  const picked = usePicked()
+  const members = picked.filter((record) => record.kind === 'member')
+  const panels = picked.filter((record) => record.kind === 'panel')
+  const openings = picked.filter((record) => record.kind === 'opening')
+  const title =
+    picked.length === 0 ? 'Building' : picked.length === 1 ? (picked[0]?.label ?? '') : `${picked.length} picked`
+  return (
+    <Sheet title={title} scope={picked.length > 0 ? <Scope records={picked} edited /> : undefined}>
+      {members.length > 0 && <MemberLines members={members} />}
+      {panels.length > 0 && <PanelLines panels={panels} />}
+      {openings.map((opening) => (
+        <OpeningLines key={opening.id} opening={opening} />
+      ))}
+      <PickedTools />
+      <Later>
+        <LevelLines />
+      </Later>
+      <Later after={3}>
+        <GridLines />
+      </Later>
+      <Later after={5}>
+        <StockLines />
+      </Later>
+    </Sheet>
+  )
+}

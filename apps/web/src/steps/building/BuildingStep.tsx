@@ -1,0 +1,46 @@
+import { useMemo } from 'react'
+import { useAnswer } from '../../compute/SessionContext'
+import { PlaceLine } from '../../drawing/placing/PlaceLine'
+import { PlacingOverlay } from '../../drawing/placing/PlacingOverlay'
+import { ToolBar } from '../../drawing/placing/ToolBar'
+import { usePlacing } from '../../drawing/placing/usePlacing'
+import { PlanPane } from '../../drawing/PlanPane'
+import { ViewBar } from '../../drawing/ViewBar'
+import { StepLayout } from '../../sheet/StepLayout'
+import { BuildingSheet } from './BuildingSheet'
+import { OpeningSentence } from './OpeningSentence'
+import { useGridDimensions } from './useGridDimensions'
+
+/** Grid, levels and layouts, members and panels. */
+export function BuildingStep() {
+  const overview = useAnswer({ kind: 'overview' })
+  const placing = usePlacing()
+  const dimensions = useGridDimensions()
+  const options = useMemo(() => ({ area: false, member: false, names: true, spans: true }), [])
+  if (!overview) return null
+  if (overview.levels.length === 0) return <OpeningSentence />
+  return (
+    <StepLayout
+      name="Building"
+      bar={
+        <ViewBar>
+          <ToolBar offered={['beam', 'girder', 'column', 'panel', 'opening']} />
+        </ViewBar>
+      }
+      drawing={
+        <PlanPane
+          options={options}
+          more={dimensions}
+          onKey={placing.onKey}
+          drawing={{
+            overlay: (view) => <PlacingOverlay view={view} />,
+            onPlace: placing.onPlace,
+            onHover: placing.onHover,
+          }}
+          foot={<PlaceLine placing={placing} />}
+        />
+      }
+      sheet={<BuildingSheet />}
+    />
+  )
+}

@@ -1,0 +1,207 @@
+import { memo } from 'react'
+import {
+  addLevelEdits,
+  followable,
+  followAgainEdits,
+  layoutOfLevelEdits,
+  newId,
+  ownLayoutEdits,
+  ownReaches,
+  recordsOf,
+  removeLevelEdits,
+  storeyHeightEdits,
+  type Layout,
+  type Level,
+  type OwnReach,
+} from '@hedrion/core'
+import { useStore } from 'zustand'
+import { useShallow } from 'zustand/react/shallow'
+import {
+  useAnswer,
+  useDocumentState,
+  useFormat,
+  useGetDocument,
+  useRecords,
+  useSession,
+} from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { setDraft } from '../../sheet/draftStore'
+import { lights } from '../../sheet/litStore'
+import { NameField } from '../../sheet/NameField'
+import { Line, Section } from '../../sheet/Sheet'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { QuantityField } from '../../ui/QuantityField'
+
+const none = 'none'
+
+/** Copies of its layout that a level can have for its own: as a choice, and as the history says it. */
+const ownCopies: Readonly<Record<OwnReach, { readonly words: string; readonly note: (level: string) => string }>> = {
+  this: { words: 'a copy of its own', note: (level) => `Own layout for level ${level}` },
+  up: { words: 'a copy from here up', note: (level) => `Own layout from level ${level} up` },
+}
+
+/** Levels from the roof down: name, height of the storey below, elevation, layout. */
+export const LevelLines = memo(function LevelLines() {
+  const getDocument = useGetDocument()
+  const records = useRecords('level')
+  const overview = useAnswer({ kind: 'overview' })
+  const edit = useEdit()
+  const levels = [...(overview?.levels ?? [])].reverse()
+  const add = () => edit.apply('New level on top', addLevelEdits(getDocument(), Math.random))
+  const addLayout = () => {
+    const layout: Layout = {
+      kind: 'layout',
+      id: newId('layout', Math.random),
+      name: `Layout ${recordsOf(getDocument(), 'layout').length + 1}`,
+      defaultKey: null,
+    }
+    edit.add(`New layout ${layout.name}`, [layout])
+  }
+  return (
+    <Section
+      title="Levels"
+      aside={
+        <span>
+          <Button kind="link" onPress={add}>
+            Add a level on top
+          </Button>
+          {' · '}
+          <Button kind="link" onPress={addLayout}>
+            Add a layout
+          </Button>
+        </span>
+      }
+    >
+      {levels.map(({ id, layoutId }, i) => {
+        const record = records.find((level) => level.id === id)
+        return record ? (
+          <LevelLine key={id} level={record} layoutId={layoutId} isBase={i === levels.length - 1} />
+        ) : null
+      })}
+    </Section>
+  )
+})
+
+interface LevelLineProps {
+  readonly level: Level
+  readonly layoutId: string | null
+  readonly isBase: boolean
+}
+
+function LevelLine({ level, layoutId, isBase }: LevelLineProps) {
+  const getDocument = useGetDocument()
+  const edit = useEdit()
+  const note = useNote()
+  const format = useFormat()
+  const fieldOf = useFieldOf()
+  const levels = [...useRecords('level')].sort((a, b) => a.elevation - b.elevation)
+  const below = levels[levels.findIndex(({ id }) => id === level.id) - 1]
+  const height = below ? level.elevation - below.elevation : null
+  return (
+    <Line
+      reference={<NameField label={`Name of level ${level.name}`} record={level} />}
+      result={
+        isBase ? (
+          <small>base</small>
+        ) : (
+          <Button
+            kind="link"
+            aria-label={`Delete level ${level.name}`}
+            onPress={() =>
+              edit.apply(`Deleted level ${level.name}`, removeLevelEdits(getDocument(), level, Math.random))
+            }
+          >
+            delete
+          </Button>
+        )
+      }
+    >
+      {height !== null && (
+        <>
+          <QuantityField
+            label={`Height of the storey below level ${level.name}`}
+            quantity="length"
+            format={format}
+            value={height}
+            min={0.1}
+            max={100}
+            unit={false}
+            onFocusChange={lights([level.id])}
+            onDraft={(value) =>
+              setDraft(typeof value === 'number' ? storeyHeightEdits(getDocument(), level, value) : null)
+            }
+            onCommit={(value) =>
+              value === null
+                ? 'Type a height.'
+                : edit.apply(
+                    note.value(level, 'storey height', 'length', height, value),
+                    storeyHeightEdits(getDocument(), level, value),
+                  )
+            }
+          />
+          {' high, at '}
+        </>
+      )}
+      <QuantityField
+        {...fieldOf(level, 'elevation', `elevation of level ${level.name}`, 'length', { min: -500, max: 2000 })}
+      />{' '}
+      {!isBase && <LayoutOfLevel level={level} layoutId={layoutId} />}
+    </Line>
+  )
+}
+
+type LayoutOfLevelProps = Pick<LevelLineProps, 'level' | 'layoutId'>
+
+/** The layout that stands on a level, or a copy of it to be another there; a copy can follow its origin again. */
+function LayoutOfLevel({ level, layoutId }: LayoutOfLevelProps) {
+  const getDocument = useGetDocument()
+  const edit = useEdit()
+  const layouts = useRecords('layout')
+  const copies = useStore(
+    useSession().store,
+    useShallow(({ document }) => ownReaches(document, level)),
+  )
+  const origin = useDocumentState(({ document }) => followable(document, layoutId))
+  const setLayout = (chosen: string) => {
+    const reach = copies.find((entry) => entry === chosen)
+    if (reach)
+      return edit.apply(ownCopies[reach].note(level.name), ownLayoutEdits(getDocument(), level, reach, Math.random))
+    const layout = layouts.find(({ id }) => id === chosen)
+    return edit.apply(
+      `Level ${level.name}: layout ${layout?.name ?? 'none'}`,
+      layoutOfLevelEdits(getDocument(), level, layout?.id ?? null, Math.random),
+    )
+  }
+  return (
+    <>
+      <Choice
+        label={`Layout of level ${level.name}`}
+        value={layoutId ?? none}
+        options={[
+          [none, 'no layout'],
+          ...layouts.map(({ id, name }) => [id as string, name] as const),
+          ...copies.map((reach) => [reach, ownCopies[reach].words] as const),
+        ]}
+        onChange={setLayout}
+      />
+      {origin && (
+        <>
+          {' '}
+          <Button
+            kind="link"
+            onPress={() =>
+              edit.apply(
+                `Level ${level.name} follows ${origin.name} again`,
+                followAgainEdits(getDocument(), level, Math.random),
+              )
+            }
+          >
+            follow “{origin.name}” again
+          </Button>
+        </>
+      )}
+    </>
+  )
+}

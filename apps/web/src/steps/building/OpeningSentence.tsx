@@ -1,0 +1,100 @@
+import { bayGrid, openingSentence, readOpeningSentence, seededRandom, type Rec } from '@hedrion/core'
+import { useMemo, useState } from 'react'
+import { TextArea, TextField } from 'react-aria-components'
+import styled from 'styled-components'
+import { useEdit } from '../../compute/useEdit'
+import { Drawing } from '../../drawing/Drawing'
+import { sketchScene } from '../../drawing/sketchScene'
+import { Note, Sheet } from '../../sheet/Sheet'
+import { StepLayout } from '../../sheet/StepLayout'
+import { Value } from '../../sheet/Value'
+import { Button } from '../../ui/Button'
+
+/** A new building begins with one sentence; the drawing grows while it is typed. */
+export function OpeningSentence() {
+  const edit = useEdit()
+  const [text, setText] = useState(openingSentence)
+  const [refused, setRefused] = useState<string | null>(null)
+  const read = useMemo(() => readOpeningSentence(text), [text])
+  const scene = useMemo(() => sketchScene(read.ok ? bayGrid(read.brief, '', seededRandom(7)) : []), [read])
+  const build = () => {
+    if (!read.ok) return
+    // the project has its basis already; everything else of the sentence is new
+    const records: readonly Rec[] = bayGrid(read.brief, '', Math.random).filter(({ kind }) => kind !== 'basis')
+    setRefused(edit.add('Built from the opening sentence', records) ?? null)
+  }
+  return (
+    <StepLayout
+      name="New building"
+      drawing={
+        <Drawing
+          name="Drawing, the building of the sentence"
+          scene={scene}
+          picked={[]}
+          onPick={() => undefined}
+          list={false}
+        />
+      }
+      sheet={
+        <Sheet title="A new building">
+          <Note>Say what it is. Everything can be changed afterwards; sections are assumed and marked so.</Note>
+          <Field
+            aria-label="The building in one sentence"
+            value={text}
+            onChange={setText}
+            autoFocus
+            isInvalid={!read.ok}
+          >
+            <Area rows={4} />
+          </Field>
+          <Foot>
+            {read.ok ? (
+              <p>
+                {read.brief.storeys} storeys of {read.brief.baysX} by {read.brief.baysY} bays,{' '}
+                <Value
+                  value={read.brief.baysX * read.brief.spanX * read.brief.baysY * read.brief.spanY * read.brief.storeys}
+                  quantity="area"
+                />{' '}
+                in all.
+              </p>
+            ) : (
+              <Problem role="alert">{read.problem}</Problem>
+            )}
+            {refused && <Problem role="alert">{refused}</Problem>}
+            <Button kind="primary" isDisabled={!read.ok} onPress={build}>
+              Build this
+            </Button>
+          </Foot>
+        </Sheet>
+      }
+    />
+  )
+}
+
+const Field = styled(TextField)`
+  padding: 8px 20px;
+`
+const Area = styled(TextArea)`
+  width: 100%;
+  font: 400 18px/1.5 var(--serif);
+  color: var(--ink);
+  background: var(--accent-soft);
+  border: 0;
+  border-bottom: 2px solid var(--accent);
+  padding: 10px 12px;
+  resize: vertical;
+  &[data-invalid] {
+    background: var(--warm-soft);
+    border-bottom-color: var(--warm);
+  }
+`
+const Foot = styled.div`
+  padding: 4px 20px;
+  min-height: 90px;
+  p {
+    margin-bottom: 12px;
+  }
+`
+const Problem = styled.p`
+  color: var(--warm);
+`

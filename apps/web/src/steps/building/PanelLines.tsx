@@ -1,0 +1,159 @@
+import { formatQuantity, type Panel } from '@hedrion/core'
+import { useFormat, useRecord, useRecords } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { setDraft } from '../../sheet/draftStore'
+import { lights } from '../../sheet/litStore'
+import { NameField } from '../../sheet/NameField'
+import { Several } from '../../sheet/Several'
+import { Line, Section } from '../../sheet/Sheet'
+import { severalWord, shared } from '../../sheet/several'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Value } from '../../sheet/Value'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { QuantityField } from '../../ui/QuantityField'
+
+const overhangs = [
+  ['lever', 'by lever on the end span'],
+  ['tributary', 'to the last support'],
+] as const
+const openingRules = [
+  ['bridged', 'the deck bridges them'],
+  ['interrupting', 'they interrupt the span'],
+] as const
+
+const wordOf = (words: readonly (readonly [string, string])[], value: string): string =>
+  words.find(([entry]) => entry === value)?.[1] ?? value
+
+/** Span, slab and rules of the picked panels. */
+export function PanelLines({ panels }: { readonly panels: readonly Panel[] }) {
+  const materials = useRecords('material')
+  const edit = useEdit()
+  const note = useNote()
+  const fieldOf = useFieldOf()
+  const format = useFormat()
+  const [first] = panels
+  if (!first) return null
+  const set = (what: string, fields: (panel: Panel) => Partial<Panel>) =>
+    edit.setEach(panels, `${note.subject(panels)}: ${what}`, fields)
+  const material = materials.find(({ unitWeight }) => unitWeight > 20_000 && unitWeight < 30_000) ?? materials[0]
+  const turn = () =>
+    set('span turned', ({ spanAngle }) => ({
+      spanAngle: spanAngle >= Math.PI / 2 - 1e-9 ? spanAngle - Math.PI / 2 : spanAngle + Math.PI / 2,
+    }))
+  return (
+    <Section title={panels.length === 1 ? 'Panel' : `${panels.length} panels`}>
+      {panels.length === 1 && (
+        <Line reference="label">
+          <NameField label="Label" record={first} />
+        </Line>
+      )}
+      <Line
+        reference="span"
+        result={
+          <Button kind="link" onPress={turn}>
+            turn the span
+          </Button>
+        }
+      >
+        <QuantityField
+          {...fieldOf(panels, 'spanAngle', 'span direction from east, anticlockwise', 'angle', {
+            min: -2 * Math.PI,
+            max: 2 * Math.PI,
+          })}
+        />{' '}
+        from east
+        <Several records={panels} textOf={({ spanAngle }) => formatQuantity(spanAngle, 'angle', format)} />
+      </Line>
+      <SlabLine panels={panels} materialId={material?.id ?? null} set={set} />
+      <Line reference="overhang">
+        <Choice
+          label="Overhang"
+          value={shared(panels.map(({ overhang }) => overhang))}
+          placeholder={severalWord}
+          options={overhangs}
+          onChange={(overhang) => set(`overhang ${wordOf(overhangs, overhang)}`, () => ({ overhang }))}
+        />
+        <Several records={panels} textOf={({ overhang }) => wordOf(overhangs, overhang)} />
+      </Line>
+      <Line reference="openings">
+        <Choice
+          label="Openings"
+          value={shared(panels.map(({ openings }) => openings))}
+          placeholder={severalWord}
+          options={openingRules}
+          onChange={(openings) => set(`openings: ${wordOf(openingRules, openings)}`, () => ({ openings }))}
+        />
+        <Several records={panels} textOf={({ openings }) => wordOf(openingRules, openings)} />
+      </Line>
+      <ConcernsHere ids={panels.map(({ id }) => id).join()} />
+    </Section>
+  )
+}
+
+interface SlabLineProps {
+  readonly panels: readonly Panel[]
+  readonly materialId: `material:${string}` | null
+  readonly set: (what: string, fields: (panel: Panel) => Partial<Panel>) => string | undefined
+}
+
+/** The slab weighs in the case of self-weight, and nowhere else. */
+function SlabLine({ panels, materialId, set }: SlabLineProps) {
+  const format = useFormat()
+  const thicknesses = panels.map(({ slab }) => slab?.thickness ?? null)
+  const thickness = shared(thicknesses)
+  const [first] = panels
+  const material = useRecord(first?.slab?.material)
+  const usual = first?.slab?.material ?? materialId
+  /** A panel keeps the material of its slab; one without takes the usual. */
+  const slabOf = ({ slab }: Panel, value: number | null): Partial<Panel> => {
+    const of = slab?.material ?? usual
+    return { slab: value !== null && of ? { thickness: value, material: of } : null }
+  }
+  const weight = material?.kind === 'material' && thickness !== null ? thickness * material.unitWeight : null
+  return (
+    <Line
+      reference="slab, self-weight"
+      result={
+        weight !== null && first && panels.length === 1 ? (
+          <Value value={weight} quantity="pressure" address={`slab:${first.id}`} />
+        ) : undefined
+      }
+    >
+      <QuantityField
+        label="Thickness of the slab"
+        quantity="smallLength"
+        format={format}
+        value={thickness}
+        placeholder={thicknesses.some((value) => value !== thicknesses[0]) ? severalWord : 'none'}
+        optional
+        min={0.001}
+        max={5}
+        onFocusChange={lights(panels.map(({ id }) => id))}
+        onDraft={(value) =>
+          setDraft(
+            value === undefined
+              ? null
+              : panels.map((before) => ({ id: before.id, before, after: { ...before, ...slabOf(before, value) } })),
+          )
+        }
+        onCommit={(value) => {
+          if (value !== null && !usual) return 'Add a material first.'
+          const what = value === null ? 'no slab' : `slab ${formatQuantity(value, 'smallLength', format)}`
+          return set(what, (panel) => slabOf(panel, value))
+        }}
+      />
+      <Several
+        records={panels}
+        textOf={({ slab }) => (slab ? formatQuantity(slab.thickness, 'smallLength', format) : 'no slab')}
+      />
+      {material?.kind === 'material' && (
+        <>
+          {' · '}
+          <Value value={material.unitWeight} quantity="unitWeight" strong={false} />
+        </>
+      )}
+    </Line>
+  )
+}

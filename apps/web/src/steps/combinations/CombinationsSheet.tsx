@@ -1,0 +1,77 @@
+import type { Overview, RuleId, RuleView } from '@hedrion/core'
+import { useAnswer } from '../../compute/SessionContext'
+import { Expression } from '../../sheet/Expression'
+import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
+import { useLook } from '../../state/look'
+import { Button } from '../../ui/Button'
+import { CombinationTable } from './CombinationTable'
+import { FactorLines } from './FactorLines'
+
+/** The rules of EN 1990 with their factors and counts; one of them can be opened as a table. */
+export function CombinationsSheet({ overview }: { readonly overview: Overview }) {
+  const [look, change] = useLook()
+  const chosen: RuleId = ruleIds.find((id) => id === look.rule) ?? 'strength'
+  const rules = useAnswer({ kind: 'rules', list: look.sheet === 'narrow' ? null : chosen })
+  if (!rules) return null
+  if (rules.length === 0)
+    return (
+      <Sheet title="Combinations">
+        <Note>No action yet: nothing to combine.</Note>
+      </Sheet>
+    )
+  const rule = rules.find(({ id }) => id === chosen)
+  return (
+    <Sheet title="Combinations" scope="EN 1990, counted without listing">
+      <Section title="Rules">
+        {rules.map((entry) => (
+          <RuleLine
+            key={entry.id}
+            rule={entry}
+            chosen={entry.id === chosen}
+            onOpen={() => change({ rule: entry.id, sheet: 'table' })}
+            onChoose={() => change({ rule: entry.id })}
+          />
+        ))}
+        <Line lit result={<strong>{overview.figures.combinations}</strong>}>
+          combinations in all, from {overview.figures.cases} cases
+        </Line>
+      </Section>
+      {look.sheet !== 'narrow' && rule ? (
+        <CombinationTable rule={rule} overview={overview} />
+      ) : (
+        rule && <FactorLines rule={rule} overview={overview} />
+      )}
+    </Sheet>
+  )
+}
+
+export const ruleIds = ['strength', 'characteristic', 'frequent', 'quasiPermanent'] as const
+
+interface RuleLineProps {
+  readonly rule: RuleView
+  readonly chosen: boolean
+  readonly onChoose: () => void
+  readonly onOpen: () => void
+}
+
+const RuleLine = ({ rule, chosen, onChoose, onOpen }: RuleLineProps) => (
+  <Line
+    reference={rule.clause.replace('EN 1990 ', '')}
+    lit={chosen}
+    result={
+      <>
+        <strong>{rule.count}</strong>{' '}
+        <Button kind="link" onPress={onOpen} aria-label={`Open ${rule.name} as table`}>
+          list
+        </Button>
+      </>
+    }
+  >
+    <Button kind="link" onPress={onChoose}>
+      {rule.name}
+    </Button>
+    <div>
+      <Expression expression={rule.expression} />
+    </div>
+  </Line>
+)

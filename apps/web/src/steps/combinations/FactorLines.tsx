@@ -1,0 +1,99 @@
+import { formatValue, ownValueEdits, type Overview, type RuleView } from '@hedrion/core'
+import { useAnswer, useFormat, useGetDocument } from '../../compute/SessionContext'
+import { useEdit } from '../../compute/useEdit'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { Symbol } from '../../sheet/Symbol'
+import { QuantityField } from '../../ui/QuantityField'
+
+/** The factors behind the rules: an edit here is the project's own value, shown as changed on the Basis. */
+export function FactorLines({ rule, overview }: { readonly rule: RuleView; readonly overview: Overview }) {
+  const format = useFormat()
+  const show = (value: number) => formatValue(value, 'factor', format)
+  const categories = [...new Set(overview.actions.flatMap(({ cases }) => cases.flatMap(({ psi }) => psi ?? [])))]
+  return (
+    <>
+      <Section title="Partial factors">
+        <FactorLine parameter="basis.gamma_Gsup" text="permanent, unfavourable" />
+        <FactorLine parameter="basis.gamma_Ginf" text="permanent, favourable" />
+        <FactorLine parameter="basis.gamma_Q" text="variable, unfavourable" />
+      </Section>
+      <Section title="Combination factors">
+        {categories.map((category) => (
+          <PsiLine key={category} category={category} />
+        ))}
+      </Section>
+      <Section title={`What ${rule.name.toLowerCase()} gives each case`}>
+        <Line reference="permanent" result={rule.permanent.map(show).join(' or ')}>
+          all permanent cases alike
+        </Line>
+        {rule.factors.map(({ caseId, name, leading, accompanying }) => (
+          <Line key={caseId} result={`${leading === null ? '–' : show(leading)} / ${show(accompanying)}`}>
+            {name}
+          </Line>
+        ))}
+        <Note>Leading / accompanying. A case that helps is left out.</Note>
+      </Section>
+    </>
+  )
+}
+
+function useParameter(key: string) {
+  const standard = useAnswer({ kind: 'standard' })
+  return standard?.values.find((entry) => entry.key === key)
+}
+
+interface FactorProps {
+  readonly parameter: string
+}
+
+function Factor({ parameter }: FactorProps) {
+  const getDocument = useGetDocument()
+  const format = useFormat()
+  const edit = useEdit()
+  const entry = useParameter(parameter)
+  if (!entry) return null
+  const { meaning, value } = entry
+  return (
+    <QuantityField
+      label={`${meaning.symbol}, ${meaning.name}`}
+      quantity={meaning.quantity}
+      format={format}
+      value={value}
+      min={meaning.min}
+      max={meaning.max}
+      onCommit={(next) =>
+        next === null
+          ? 'Type a factor.'
+          : edit.apply(
+              `${meaning.symbol} ${meaning.name}: ${formatValue(value, 'factor', format)} → ${formatValue(next, 'factor', format)}`,
+              ownValueEdits(getDocument(), parameter, next, Math.random),
+            )
+      }
+    />
+  )
+}
+
+function FactorLine({ parameter, text }: FactorProps & { readonly text: string }) {
+  const entry = useParameter(parameter)
+  if (!entry) return null
+  return (
+    <Line reference={entry.replaced.length > 0 ? entry.clause : entry.clause.replace('EN 1990 ', '')}>
+      <Symbol name={entry.meaning.symbol} /> = <Factor parameter={parameter} /> {text}
+    </Line>
+  )
+}
+
+function PsiLine({ category }: { readonly category: string }) {
+  const entry = useParameter(`basis.psi_0.${category}`)
+  if (!entry) return null
+  return (
+    <Line reference="table A1.1">
+      {category === 'wind' ? 'wind' : `category ${category}`}:{' '}
+      {[0, 1, 2].map((i) => (
+        <span key={i}>
+          <Symbol name={`ψ_${i}`} /> <Factor parameter={`basis.psi_${i}.${category}`} />{' '}
+        </span>
+      ))}
+    </Line>
+  )
+}

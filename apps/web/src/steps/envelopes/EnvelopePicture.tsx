@@ -1,0 +1,103 @@
+import { formatValue, unitOf, type FloorView } from '@hedrion/core'
+import { useCallback, useMemo } from 'react'
+import styled from 'styled-components'
+import { useFormat } from '../../compute/SessionContext'
+import { PlanPane } from '../../drawing/PlanPane'
+import type { Label, Scene, Shape } from '../../drawing/scene'
+import { useLook } from '../../state/look'
+import type { EnvelopeInView } from './useEnvelope'
+
+const tallest = 34
+
+/** Bands of most and least at each column of the plan: most above, least below, to one scale. */
+export function EnvelopePicture({ envelope }: { readonly envelope: EnvelopeInView }) {
+  const format = useFormat()
+  const { rows, kind } = envelope
+  const more = useCallback(
+    (scene: Scene, floor: FloorView): Scene => {
+      if (kind === 'storeyShear') return scene
+      const top = Math.max(1, ...rows.flatMap(({ most, least }) => [Math.abs(most), Math.abs(least)]))
+      const shapes: Shape[] = []
+      const labels: Label[] = []
+      for (const { expandedId, most, least } of rows) {
+        const [id = ''] = expandedId.split('@')
+        const at = placeOf(floor, id, expandedId, kind)
+        if (!at) continue
+        shapes.push({
+          kind: 'bar',
+          at,
+          dx: -16,
+          width: 9,
+          height: (tallest * most) / top,
+          filled: (tallest * least) / top,
+        })
+        labels.push({
+          text: formatValue(most, 'force', format),
+          at,
+          dx: 10,
+          dy: -16,
+          align: 'left',
+          bold: true,
+          priority: 60,
+        })
+        labels.push({
+          text: formatValue(least, 'force', format),
+          at,
+          dx: 10,
+          dy: 14,
+          align: 'left',
+          tone: 'accent',
+          priority: 50,
+        })
+      }
+      return { ...scene, shapes: [...scene.shapes, ...shapes], labels: [...scene.labels, ...labels] }
+    },
+    [format, kind, rows],
+  )
+  const options = useMemo(() => ({ area: false, member: false, names: kind === 'beamTotal', spans: false }), [kind])
+  return <PlanPane options={options} more={more} foot={<Key envelope={envelope} />} />
+}
+
+/** What the bars and the two numbers beside them are. */
+function Key({ envelope: { kind, rows } }: { readonly envelope: EnvelopeInView }) {
+  const format = useFormat()
+  const [look] = useLook()
+  if (look.view !== 'plan' || kind === 'storeyShear' || rows.length === 0) return null
+  const unit = unitOf('force', format)
+  return (
+    <Foot aria-label="Legend">
+      <Sample aria-hidden />
+      the whole bar and the number above: most, {unit}
+      <Sample aria-hidden data-filled />
+      <span>what is filled and the number below: least, {unit}</span>
+    </Foot>
+  )
+}
+
+/** Reactions stand under any level; column forces and beam totals at their own. */
+function placeOf(floor: FloorView, id: string, expandedId: string, kind: EnvelopeInView['kind']) {
+  if (kind === 'beamTotal') {
+    const beam = floor.beams.find((entry) => entry.expandedId === expandedId)
+    return beam && ([(beam.a[0] + beam.b[0]) / 2, (beam.a[1] + beam.b[1]) / 2] as const)
+  }
+  return floor.columns.find((entry) => (kind === 'reaction' ? entry.id === id : entry.expandedId === expandedId))?.at
+}
+
+const Foot = styled.p`
+  flex: none;
+  display: flex;
+  align-items: center;
+  gap: 7px;
+  margin: 0;
+  padding: 4px 16px 10px;
+  font-size: 14px;
+`
+const Sample = styled.i`
+  width: 9px;
+  height: 15px;
+  border: 1.3px solid var(--ink);
+  &[data-filled] {
+    margin-left: 14px;
+    background: var(--accent);
+  }
+`

@@ -1,0 +1,96 @@
+import { formatValue, unitOf, type EnvelopeRow, type NumberFormat } from '@hedrion/core'
+import { useFormat } from '../../compute/SessionContext'
+import { useLook } from '../../state/look'
+import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
+import { Value } from '../../sheet/Value'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { Governing } from './Governing'
+import type { EnvelopeInView } from './useEnvelope'
+
+const ruleOptions = [
+  ['strength', 'strength, 6.10'],
+  ['characteristic', 'characteristic'],
+  ['frequent', 'frequent'],
+  ['quasiPermanent', 'quasi-permanent'],
+] as const
+
+const kindOptions = [
+  ['reaction', 'reactions'],
+  ['columnForce', 'column forces'],
+  ['storeyShear', 'storey shears'],
+  ['beamTotal', 'beam totals'],
+] as const
+
+const components: Readonly<Record<string, string>> = { Z: 'up', N: 'compression', x: 'along x', y: 'along y' }
+
+function tableText(rows: readonly EnvelopeRow[], format: NumberFormat): string {
+  const force = unitOf('force', format)
+  return tabbed([
+    ['level', 'at', 'component', `most, ${force}`, `least, ${force}`],
+    ...rows.map(({ levelName, label, component, most, least }) => [
+      levelName,
+      label,
+      components[component] ?? component,
+      formatValue(most, 'force', format),
+      formatValue(least, 'force', format),
+    ]),
+  ])
+}
+
+/** What governs the effect in view, then most and least of all effects of its kind. */
+export function EnvelopesSheet({ envelope }: { readonly envelope: EnvelopeInView }) {
+  const { rule, kind, rows, key, choose, setRule, setKind } = envelope
+  const [look] = useLook()
+  const format = useFormat()
+  const shown =
+    kind === 'reaction' || kind === 'storeyShear'
+      ? rows
+      : rows.filter(({ expandedId }) => look.level === null || expandedId.endsWith(`@${look.level}`))
+  return (
+    <Sheet
+      title="Envelopes"
+      scope={
+        <>
+          <Choice label="Effects" value={kind} options={kindOptions} onChange={setKind} /> under{' '}
+          <Choice label="Rule" value={rule} options={ruleOptions} onChange={setRule} />
+        </>
+      }
+    >
+      {rows.length === 0 && (
+        <Note>{kind === 'storeyShear' ? 'No wind yet, so no storey shear.' : 'No support yet, so no reaction.'}</Note>
+      )}
+      {key && <Governing rule={rule} effectKey={key} />}
+      {rows.length > 0 && (
+        <Section
+          title="Most and least"
+          aside={<CopyButton kind="link" label="Copy the table" text={() => tableText(rows, format)} />}
+        >
+          {shown.map((row) => (
+            <Line
+              key={row.key}
+              lit={row.key === key}
+              reference={kind === 'storeyShear' ? components[row.component] : `level ${row.levelName}`}
+              result={
+                <>
+                  <Value value={row.most} quantity="force" address={`extreme:${rule}:most:${row.key}`} /> ·{' '}
+                  <Value
+                    value={row.least}
+                    quantity="force"
+                    address={`extreme:${rule}:least:${row.key}`}
+                    strong={false}
+                  />
+                </>
+              }
+            >
+              <Button kind="link" onPress={() => choose(row.key)}>
+                {row.label}
+              </Button>
+            </Line>
+          ))}
+        </Section>
+      )}
+    </Sheet>
+  )
+}

@@ -1,0 +1,77 @@
+import { formatQuantity, formatValue, type GoverningSide, type RuleId } from '@hedrion/core'
+import styled from 'styled-components'
+import { useAnswer, useFormat } from '../../compute/SessionContext'
+import { markOf } from '../../drawing/marks'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { Value } from '../../sheet/Value'
+
+const actionWords: Readonly<Record<string, string>> = { imposed: 'imposed', roof: 'roof access', wind: 'wind' }
+
+/** The governing combinations of one effect as lines of factor · case, each with its bar. */
+export function Governing({ rule, effectKey }: { readonly rule: RuleId; readonly effectKey: string }) {
+  const view = useAnswer({ kind: 'governing', rule, key: effectKey })
+  if (!view) return null
+  return (
+    <>
+      <Side title={`What governs ${view.label}, most`} side={view.most} address={`extreme:${rule}:most:${effectKey}`} />
+      <Side title="and least" side={view.least} address={`extreme:${rule}:least:${effectKey}`} />
+    </>
+  )
+}
+
+interface SideProps {
+  readonly title: string
+  readonly side: GoverningSide
+  readonly address: string
+}
+
+function Side({ title, side, address }: SideProps) {
+  const format = useFormat()
+  const largest = Math.max(1e-9, ...side.terms.map(({ value }) => Math.abs(value)))
+  const { nextBest } = side
+  return (
+    <Section title={title}>
+      {side.terms.length === 0 && <Note>No case has an effect here.</Note>}
+      {side.terms.map(({ caseId, name, action, factor, characteristic, value }) => (
+        <Line
+          key={caseId}
+          reference={action === side.leading ? 'leads' : action === 'permanent' ? 'permanent' : 'accompanies'}
+          result={<Value value={value} quantity="force" />}
+        >
+          {formatValue(factor, 'factor', format)} · {name}{' '}
+          <Value value={characteristic} quantity="force" strong={false} />
+          <Bar
+            $mark={markOf(caseId)}
+            style={{ width: `${(Math.abs(value) / largest) * 100}%` }}
+            data-negative={value < 0 || undefined}
+            aria-hidden
+          />
+        </Line>
+      ))}
+      <Line lit reference="sum" result={<Value value={side.value} quantity="force" address={address} />}>
+        {side.leading ? `with ${actionWords[side.leading] ?? side.leading} leading` : 'no variable action'}
+        {nextBest && (
+          <small>
+            ; next {formatQuantity(nextBest.value, 'force', format)}{' '}
+            {nextBest.leading
+              ? `with ${actionWords[nextBest.leading] ?? nextBest.leading} leading`
+              : 'with no variable action'}
+          </small>
+        )}
+      </Line>
+    </Section>
+  )
+}
+
+const lines = (angle: number) => `repeating-linear-gradient(${angle}deg, currentColor 0 1px, transparent 1px 4px)`
+
+const Bar = styled.div<{ readonly $mark: string }>`
+  height: 11px;
+  margin: 2px 0 3px;
+  border: 1px solid currentColor;
+  color: ${({ $mark }) => `var(--${$mark})`};
+  background: ${({ $mark }) => lines($mark === 'permanent' ? 0 : $mark === 'imposed' ? 90 : 135)};
+  &[data-negative] {
+    border-style: dashed;
+  }
+`

@@ -1,0 +1,175 @@
+import { writeProjectFile, type ResultStage } from '@hedrion/core'
+import { useState, type ReactNode } from 'react'
+import { useAnswer, useDocument, useRecords, useSession } from '../../compute/SessionContext'
+import { Line, Note, Section, Sheet, Warm } from '../../sheet/Sheet'
+import { Value } from '../../sheet/Value'
+import { Button } from '../../ui/Button'
+import { AxesPicture } from './AxesPicture'
+import { saveFile } from './saveFile'
+
+const stages: readonly (readonly [ResultStage, string])[] = [
+  ['cases', 'cases with their balance'],
+  ['memberLoads', 'line and point loads of members, case by case'],
+  ['storeyForces', 'storey forces of wind, with their points'],
+  ['combinations', 'combinations with their factors'],
+  ['envelopes', 'most and least of every effect'],
+]
+
+/** The files, what is in them, and whether their sums agree with the balance. */
+export function HandoverSheet() {
+  const overview = useAnswer({ kind: 'overview' })
+  const [basis] = useRecords('basis')
+  if (!overview || !basis) return null
+  const name = slug(basis.name)
+  return (
+    <Sheet title="Handover" scope="what a frame analysis takes">
+      <Section title="Files">
+        <ProjectFileLine name={name} />
+        <ResultsLine name={name} />
+        {stages.map(([stage, text]) => (
+          <CsvLine key={stage} stage={stage} text={text} name={name} isEmpty={overview.figures.cases === 0} />
+        ))}
+      </Section>
+      <Proof />
+      <Section title="Axes and signs">
+        <AxesPicture />
+        <Note>
+          Right-handed global axes, Z up. Gravity loads are given as positive magnitudes downwards, per true length of
+          the member, from its start. Storey forces are signed in global axes. JSON is in N and m, CSV in kN and m.
+        </Note>
+      </Section>
+      <Section title="Concerns that are open">
+        {overview.concerns.length === 0 && <Note>None.</Note>}
+        {overview.concerns.map(({ sentence }, i) => (
+          <Warm key={i}>{sentence}</Warm>
+        ))}
+      </Section>
+    </Sheet>
+  )
+}
+
+const slug = (text: string): string =>
+  text
+    .normalize('NFKD')
+    .replace(/[^A-Za-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .toLowerCase()
+    .slice(0, 60) || 'project'
+
+function ProjectFileLine({ name }: { readonly name: string }) {
+  const document = useDocument()
+  return (
+    <Line
+      reference="JSON"
+      result={
+        <Button
+          kind="link"
+          onPress={() => saveFile(`${name}.hedrion.json`, writeProjectFile(document), 'application/json')}
+        >
+          save
+        </Button>
+      }
+    >
+      project file, {document.records.size} records
+    </Line>
+  )
+}
+
+function ResultsLine({ name }: { readonly name: string }) {
+  const { calculator } = useSession()
+  const save = async () => {
+    const results = await calculator.askUntilCurrent({ kind: 'results', only: null })
+    saveFile(`${name}.results.json`, `${JSON.stringify(results, null, 1)}\n`, 'application/json')
+  }
+  return (
+    <FileLine format="JSON" save={save}>
+      all results, with a schema
+    </FileLine>
+  )
+}
+
+interface CsvLineProps {
+  readonly stage: ResultStage
+  readonly text: string
+  readonly name: string
+  readonly isEmpty: boolean
+}
+
+function CsvLine({ stage, text, name, isEmpty }: CsvLineProps) {
+  const { calculator } = useSession()
+  const save = async () => {
+    const [file] = await calculator.askUntilCurrent({ kind: 'csv', only: stage })
+    if (file) saveFile(`${name}.${file.name}`, file.text, 'text/csv')
+  }
+  return (
+    <FileLine format="CSV" save={save} isEmpty={isEmpty}>
+      {text}
+    </FileLine>
+  )
+}
+
+interface FileLineProps {
+  readonly format: string
+  readonly save: () => Promise<void>
+  readonly isEmpty?: boolean
+  readonly children: ReactNode
+}
+
+/** A file that is computed when it is asked for; says so meanwhile, and where it went wrong. */
+function FileLine({ format, save, isEmpty = false, children }: FileLineProps) {
+  const [state, setState] = useState<'idle' | 'working' | 'failed'>('idle')
+  const start = () => {
+    setState('working')
+    save().then(
+      () => setState('idle'),
+      () => setState('failed'),
+    )
+  }
+  return (
+    <Line
+      reference={format}
+      result={
+        <Button kind="link" isDisabled={isEmpty || state === 'working'} onPress={start}>
+          {state === 'working' ? 'computing …' : 'save'}
+        </Button>
+      }
+    >
+      {children}
+      {state === 'failed' && ': the computation failed, try again'}
+    </Line>
+  )
+}
+
+/** The sum of the member loads in the file against the balance, case by case. */
+function Proof() {
+  const sums = useAnswer({ kind: 'fileSums' })
+  const overview = useAnswer({ kind: 'overview' })
+  const cases = (overview?.actions ?? []).flatMap((action) => action.cases).filter(({ balance }) => !balance.handedOn)
+  return (
+    <Section title="Sum in the file = sum in the balance" aside={<small>file · balance</small>}>
+      {cases.map(({ id, name, balance }) => {
+        const sum = sums?.[id] ?? 0
+        const agrees = Math.abs(sum - balance.onMembers) <= 1e-6 * Math.max(1, Math.abs(balance.onMembers))
+        return (
+          <Line
+            key={id}
+            reference={agrees ? 'agrees' : 'differs'}
+            result={
+              <>
+                <Value value={sum} quantity="force" /> ·{' '}
+                <Value
+                  value={balance.onMembers}
+                  quantity="force"
+                  strong={false}
+                  address={`onMembers:${balance.caseId}`}
+                />
+              </>
+            }
+          >
+            {name}
+          </Line>
+        )
+      })}
+    </Section>
+  )
+}

@@ -1,0 +1,9 @@
+/** Hands a file to the browser, which saves it where the person wants it. */
+export function saveFile(name: string, text: string, type: string): void {
+  const address = URL.createObjectURL(new Blob([text], { type }))
+  const link = document.createElement('a')
+  link.href = address
+  link.download = name
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(address), 10_000)
+}

@@ -1,0 +1,118 @@
+import { formatQuantity, type MemberView, type PathRow } from '@hedrion/core'
+import { useAnswer, useFormat } from '../../compute/SessionContext'
+import { markOf } from '../../drawing/marks'
+import { usePicked } from '../../sheet/PickedTools'
+import { Scope } from '../../sheet/Scope'
+import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
+import { Symbol } from '../../sheet/Symbol'
+import { Value } from '../../sheet/Value'
+import { Swatch } from '../../ui/Swatch'
+import { BeamSketch } from './BeamSketch'
+
+const roleNames = { beam: 'Beam', girder: 'Girder', joist: 'Joist', column: 'Column' } as const
+
+/** What lands on a beam and where it goes, written out as by hand. */
+export function BeamSheet({ expandedId, caseId }: { readonly expandedId: string; readonly caseId: string }) {
+  const view = useAnswer({ kind: 'member', expandedId, caseId })
+  const format = useFormat()
+  const picked = usePicked()
+  if (!view) return <Sheet title="Load paths">{null}</Sheet>
+  const { label, role, levelName, section, length, lands, total } = view
+  return (
+    <Sheet title={`${roleNames[role]} ${label}`} scope={<Scope records={picked} />}>
+      <Note>
+        level {levelName} · {section} · {formatQuantity(length, 'length', format)}
+      </Note>
+      <Section title="What lands on it">
+        {lands.length === 0 && <Note>Nothing in this case.</Note>}
+        {lands.map((row, i) => (
+          <LandingLine key={i} row={row} caseId={caseId} />
+        ))}
+        <Line
+          reference="sum"
+          result={<Value value={total} quantity="force" address={`beam:${expandedId}:${caseId}`} />}
+        >
+          all that lands
+        </Line>
+      </Section>
+      <BeamSketch view={view} mark={markOf(caseId)} />
+      <Section title="Where it goes">
+        {view.supports.length === 0 && <Note>Nothing carries it.</Note>}
+        {view.supports.map(({ s, on, label: under, reaction }, i) => (
+          <Line
+            key={i}
+            reference={`${on} ${under}`}
+            result={
+              <Value value={Math.abs(reaction)} quantity="force" address={`reaction:${expandedId}:${i}:${caseId}`} />
+            }
+          >
+            <Symbol name={`R_${letter(i)}`} /> at {formatQuantity(s, 'length', format)}
+            {reaction < 0 ? ', lifts' : ''}
+          </Line>
+        ))}
+        <Audit view={view} />
+      </Section>
+    </Sheet>
+  )
+}
+
+const letter = (index: number): string => String.fromCharCode(65 + (index % 26))
+
+const kinds = { region: 'panel', wall: 'wall run', ownWeight: 'own weight', beam: 'beam', column: 'column' } as const
+const rules = {
+  region: 'one-way',
+  wall: 'net height',
+  ownWeight: 'A · γ',
+  beam: 'its reaction',
+  column: 'stands on it',
+} as const
+
+function LandingLine({ row, caseId }: { readonly row: PathRow; readonly caseId: string }) {
+  const format = useFormat()
+  const { kind, label, force, intensity, part, at, address } = row
+  return (
+    <Line
+      reference={rules[kind]}
+      result={
+        <>
+          <Swatch $mark={markOf(caseId)} aria-hidden /> <Value value={force} quantity="force" address={address} />
+        </>
+      }
+    >
+      {kinds[kind]} {kind === 'ownWeight' ? '' : label}
+      {intensity !== null && part !== null && (
+        <small>
+          {' '}
+          {formatQuantity(intensity, kind === 'region' ? 'pressure' : 'lineLoad', format)} ·{' '}
+          {formatQuantity(part, kind === 'region' ? 'area' : 'length', format)}
+        </small>
+      )}
+      {at !== null && <small> at {formatQuantity(at, 'length', format)}</small>}
+    </Line>
+  )
+}
+
+function Audit({ view }: { readonly view: MemberView }) {
+  const { residual, residualMoment } = view
+  return (
+    <Line
+      reference="audit"
+      result={
+        <>
+          <Value value={round(residual)} quantity="force" />
+          {residualMoment !== null && (
+            <>
+              {' · '}
+              <Value value={round(residualMoment)} quantity="moment" />
+            </>
+          )}
+        </>
+      }
+    >
+      {residualMoment === null ? 'force; the fixed end takes the moment' : 'force and moment left over'}
+    </Line>
+  )
+}
+
+/** Less than a thousandth of a newton is rounding. */
+const round = (value: number): number => (Math.abs(value) < 1e-3 ? 0 : value)

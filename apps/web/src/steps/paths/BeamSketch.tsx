@@ -1,0 +1,74 @@
+import { formatValue, unitOf, type MemberView } from '@hedrion/core'
+import styled from 'styled-components'
+import { useFormat } from '../../compute/SessionContext'
+import type { Mark } from '../../drawing/scene'
+
+const [width, height] = [440, 132]
+const [left, right, base, tallest] = [26, 414, 84, 52]
+
+/** The beam with its load to scale, its supports and their reactions. */
+export function BeamSketch({ view, mark }: { readonly view: MemberView; readonly mark: Mark }) {
+  const format = useFormat()
+  const { lines, points, length, supports, lands } = view
+  const top = Math.max(1e-9, ...lines.flatMap(([, , q0, q1]) => [Math.abs(q0), Math.abs(q1)]))
+  const x = (s: number) => left + ((right - left) * s) / length
+  const y = (q: number) => base - (tallest * q) / top
+  const pointLoads = [...points, ...lands.flatMap(({ at, force }) => (at === null ? [] : [{ s: at, force }]))]
+  const colour = mark === 'plain' || mark === 'notCarried' ? 'var(--quiet)' : `var(--${mark})`
+  return (
+    <Picture viewBox={`0 0 ${width} ${height}`} role="img" aria-label="The load on the beam and its reactions">
+      {lines.map(([s0, s1, q0, q1], i) => (
+        <g key={i} stroke={colour}>
+          <polygon
+            points={`${x(s0)},${base} ${x(s0)},${y(q0)} ${x(s1)},${y(q1)} ${x(s1)},${base}`}
+            fill="none"
+            strokeWidth={1.3}
+          />
+          {strokes(x(s0), x(s1)).map(([px, t]) => (
+            <line key={px} x1={px} x2={px} y1={base} y2={y(q0 + (q1 - q0) * t)} strokeWidth={0.7} />
+          ))}
+          <text x={(x(s0) + x(s1)) / 2} y={Math.min(y(q0), y(q1)) - 5} stroke="none" textAnchor="middle">
+            {formatValue((q0 + q1) / 2, 'lineLoad', format)} {i === 0 ? unitOf('lineLoad', format) : ''}
+          </text>
+        </g>
+      ))}
+      {pointLoads.map(({ s, force }, i) => (
+        <g key={`p${i}`} stroke="var(--ink)">
+          <line x1={x(s)} x2={x(s)} y1={base - 40} y2={base - 3} strokeWidth={1.8} />
+          <path d={`M${x(s)} ${base - 2}l-4 -9h8z`} fill="var(--ink)" stroke="none" />
+          <text x={x(s) + 5} y={base - 32} stroke="none">
+            {formatValue(force, 'force', format)}
+          </text>
+        </g>
+      ))}
+      <line x1={left} x2={right} y1={base} y2={base} stroke="var(--accent)" strokeWidth={4} />
+      {supports.map(({ s, reaction }, i) => (
+        <g key={`s${i}`}>
+          <path d={`M${x(s)} ${base + 3}l-7 12h14z`} fill="none" stroke="var(--ink)" strokeWidth={1.3} />
+          <text x={Math.min(right - 20, Math.max(left + 20, x(s)))} y={base + 33} textAnchor="middle" fontWeight={600}>
+            {formatValue(Math.abs(reaction), 'force', format)} {unitOf('force', format)} {reaction < 0 ? 'down' : ''}
+          </text>
+        </g>
+      ))}
+    </Picture>
+  )
+}
+
+/** Places of hatch strokes and how far along the piece they are. */
+function strokes(from: number, to: number): readonly (readonly [number, number])[] {
+  const count = Math.floor((to - from) / 6)
+  return Array.from(
+    { length: Math.max(0, count - 1) },
+    (_, i) => [from + ((to - from) * (i + 1)) / count, (i + 1) / count] as const,
+  )
+}
+
+const Picture = styled.svg`
+  display: block;
+  width: calc(100% - 40px);
+  margin: 12px 20px 0;
+  font: 400 12.5px var(--sans);
+  text {
+    fill: var(--ink);
+  }
+`

@@ -1,0 +1,194 @@
+import { formatQuantity, formatValue, unitOf, type ColumnView, type NumberFormat, type PathRow } from '@hedrion/core'
+import styled from 'styled-components'
+import { useAnswer, useFormat } from '../../compute/SessionContext'
+import { usePicked } from '../../sheet/PickedTools'
+import { Scope } from '../../sheet/Scope'
+import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
+import { Value } from '../../sheet/Value'
+import { useLook } from '../../state/look'
+import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { ColumnStrip } from './ColumnStrip'
+
+/** A column from the roof to its base: what each level adds, and what the picked length gathers. */
+export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: string; readonly caseId: string }) {
+  const view = useAnswer({ kind: 'column', expandedId, caseId })
+  const format = useFormat()
+  const picked = usePicked()
+  if (!view) return <Sheet title="Load paths">{null}</Sheet>
+  const lowest = view.rows.at(-1)
+  return (
+    <Sheet title={`Column ${view.label}`} scope={<Scope records={picked} />}>
+      <Note>
+        {view.section} · {footings[view.standsOn]}
+      </Note>
+      <Section
+        title="From the roof down"
+        aside={<CopyButton kind="link" label="Copy the table" text={() => tableText(view, format)} />}
+      >
+        <Lengths view={view} picked={expandedId} caseId={caseId} />
+      </Section>
+      <Section title={`What enters this length`}>
+        {view.enters.length === 0 && <Note>Nothing in this case.</Note>}
+        {view.enters.map((row, i) => (
+          <Line
+            key={i}
+            reference={references[row.kind]}
+            result={<Value value={row.force} quantity="force" address={row.address} />}
+          >
+            {enterText(row)}
+            {row.kind === 'ownWeight' && row.intensity !== null && row.part !== null && (
+              <small>
+                {' '}
+                {formatQuantity(row.intensity, 'lineLoad', format)} · {formatQuantity(row.part, 'length', format)}
+              </small>
+            )}
+          </Line>
+        ))}
+        <Line
+          reference="sum"
+          result={
+            <Value
+              value={view.enters.reduce((sum, { force }) => sum + force, 0)}
+              quantity="force"
+              address={`column:${expandedId}:${caseId}`}
+            />
+          }
+        >
+          at its foot, compression
+        </Line>
+      </Section>
+      {lowest && <AreaCheck view={view} caseId={caseId} />}
+    </Sheet>
+  )
+}
+
+interface LengthsProps {
+  readonly view: ColumnView
+  readonly picked: string
+  readonly caseId: string
+}
+
+/** Length by length beside the strip: the area and what it adds, and the sum at its foot. */
+function Lengths({ view, picked, caseId }: LengthsProps) {
+  const [, change] = useLook()
+  return (
+    <Rows>
+      <ColumnStrip view={view} picked={picked} />
+      <Table>
+        <thead>
+          <tr>
+            <th>level</th>
+            <th>area</th>
+            <th>all above</th>
+            <th>adds</th>
+            <th>at its foot</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.rows.map((row) => (
+            <tr
+              key={row.expandedId}
+              data-lit={row.expandedId === picked || undefined}
+              onClick={() => change({ picked: [row.expandedId], level: row.levelId })}
+            >
+              <th>{row.levelName}</th>
+              <td>
+                <Value value={row.area} quantity="area" strong={false} />
+              </td>
+              <td>
+                <Value
+                  value={row.cumulativeArea}
+                  quantity="area"
+                  strong={false}
+                  address={`columnArea:${row.expandedId}`}
+                />
+              </td>
+              <td>
+                <Value value={row.added} quantity="force" strong={false} address={`adds:${row.expandedId}:${caseId}`} />
+              </td>
+              <td>
+                <Value value={row.foot} quantity="force" address={`column:${row.expandedId}:${caseId}`} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </Rows>
+  )
+}
+
+function tableText({ rows }: ColumnView, format: NumberFormat): string {
+  const [area, force] = [unitOf('area', format), unitOf('force', format)]
+  return tabbed([
+    ['level', `area, ${area}`, `all above, ${area}`, `adds, ${force}`, `at its foot, ${force}`],
+    ...rows.map((row) => [
+      row.levelName,
+      formatValue(row.area, 'area', format),
+      formatValue(row.cumulativeArea, 'area', format),
+      formatValue(row.added, 'force', format),
+      formatValue(row.foot, 'force', format),
+    ]),
+  ])
+}
+
+/** Area times mean load, the check by hand. */
+function AreaCheck({ view, caseId }: { readonly view: ColumnView; readonly caseId: string }) {
+  const format = useFormat()
+  const lowest = view.rows.at(-1)
+  if (!lowest || lowest.cumulativeArea < 0.01 || lowest.foot === 0) return null
+  return (
+    <Section title="By hand">
+      <Line
+        reference="common practice"
+        result={<Value value={lowest.foot} quantity="force" address={`column:${lowest.expandedId}:${caseId}`} />}
+      >
+        {formatQuantity(lowest.cumulativeArea, 'area', format)} ·{' '}
+        {formatQuantity(lowest.foot / lowest.cumulativeArea, 'pressure', format)} on average
+      </Line>
+    </Section>
+  )
+}
+
+const footings = { base: 'stands on the base', beam: 'stands on a beam', nothing: 'stands on nothing' } as const
+const references: Readonly<Record<PathRow['kind'], string>> = {
+  region: 'panel',
+  wall: 'wall run',
+  ownWeight: 'A · γ · l',
+  beam: 'reaction',
+  column: 'from above',
+}
+
+const enterText = ({ kind, label }: PathRow): string =>
+  kind === 'ownWeight' ? 'own weight' : kind === 'column' ? `column ${label} above` : `from ${label}`
+
+const Rows = styled.div`
+  display: flex;
+  gap: 12px;
+  padding: 0 20px;
+`
+const Table = styled.table`
+  flex: 1;
+  border-collapse: collapse;
+  font-size: 14px;
+  th,
+  td {
+    text-align: right;
+    padding: 4px 4px;
+    border-bottom: 1px solid var(--hairline);
+    font-weight: 400;
+    height: 30px;
+  }
+  th:first-child {
+    text-align: left;
+  }
+  thead th {
+    color: var(--quiet);
+    font-size: 13px;
+  }
+  tbody tr {
+    cursor: pointer;
+  }
+  tbody tr[data-lit] {
+    background: var(--accent-soft);
+  }
+`

@@ -1,0 +1,74 @@
+import type { Overview } from '@hedrion/core'
+import { useAnswer } from '../../compute/SessionContext'
+import { allCases } from '../../drawing/marks'
+import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
+import { Value } from '../../sheet/Value'
+import { useLook } from '../../state/look'
+import { Button } from '../../ui/Button'
+import { Later } from '../../ui/Later'
+import { MemberLoads } from './MemberLoads'
+
+/** The building in one case: what each level applies against what reaches the supports; and all cases in short. */
+export function LevelSums({ caseId, overview }: { readonly caseId: string; readonly overview: Overview }) {
+  const applied = useAnswer({ kind: 'why', address: `applied:${caseId}` })
+  const [, change] = useLook()
+  const balance = useAnswer({ kind: 'balance', caseId })
+  const terms = applied?.basis.kind === 'sum' ? applied.basis.terms : []
+  return (
+    <Sheet
+      title="The building"
+      scope={allCases(overview).find(({ loadCase }) => loadCase.id === caseId)?.loadCase.name}
+    >
+      <Note>Pick a beam, a column or a panel on the drawing, or in the list.</Note>
+      <Section title="Level by level">
+        {terms.map(({ label, value, address }) => (
+          <Line key={label} result={<Value value={value} quantity="force" address={address} />}>
+            {label}
+          </Line>
+        ))}
+        {balance && !balance.handedOn && (
+          <>
+            <Line
+              reference="sum"
+              result={<Value value={balance.applied} quantity="force" address={`applied:${caseId}`} />}
+            >
+              applied
+            </Line>
+            <Line
+              reference="reactions"
+              result={<Value value={balance.atSupports} quantity="force" address={`base:${caseId}`} />}
+            >
+              at supports
+            </Line>
+            <Line
+              reference="missing"
+              result={<Value value={balance.notCarried} quantity="force" address={`notCarried:${caseId}`} />}
+            >
+              not carried
+            </Line>
+          </>
+        )}
+        {balance?.handedOn && (
+          <Note>Storey forces are handed on as they are: no reaction of them is derived here.</Note>
+        )}
+      </Section>
+      <Section title="Every case">
+        {allCases(overview).map(({ loadCase: { id, name, balance: sums } }) => (
+          <Line
+            key={id}
+            lit={id === caseId}
+            reference={sums.handedOn ? 'handed on' : Math.abs(sums.notCarried) < 1 ? 'all carried' : 'not all carried'}
+            result={<Value value={sums.applied} quantity="force" address={`applied:${id}`} />}
+          >
+            <Button kind="link" onPress={() => change({ case: id })}>
+              {name}
+            </Button>
+          </Line>
+        ))}
+      </Section>
+      <Later after={2}>
+        <MemberLoads caseId={caseId} />
+      </Later>
+    </Sheet>
+  )
+}

@@ -1,0 +1,84 @@
+import { sliverArea, splitExpanded } from '@hedrion/core'
+import { useAnswer } from '../../compute/SessionContext'
+import { usePicked } from '../../sheet/PickedTools'
+import { Scope } from '../../sheet/Scope'
+import { Line, Note, Section, Sheet, Warm } from '../../sheet/Sheet'
+import { Value } from '../../sheet/Value'
+import { useLook } from '../../state/look'
+import { Button } from '../../ui/Button'
+
+/** A panel: its area and load, who takes which part, what is left over. */
+export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string; readonly caseId: string }) {
+  const view = useAnswer({ kind: 'panel', expandedId, caseId })
+  const [, change] = useLook()
+  const picked = usePicked()
+  if (!view) return <Sheet title="Load paths">{null}</Sheet>
+  const [, levelId] = splitExpanded(expandedId)
+  const lost = view.notCarriedArea > sliverArea
+  return (
+    <Sheet title={`Panel ${view.label}`} scope={<Scope records={picked} />}>
+      <Note>level {view.levelName} · shared one-way</Note>
+      <Section title="What stands on it">
+        <Line
+          reference="geometry"
+          result={<Value value={view.net} quantity="area" address={`panelArea:${expandedId}`} />}
+        >
+          area <Value value={view.gross} quantity="area" strong={false} /> less openings
+        </Line>
+        {view.regions.map(({ row, keyName, patchLabel, area, pressure, force, address }) => (
+          <Line
+            key={row}
+            reference={patchLabel ? `patch ${patchLabel}` : 'default'}
+            result={<Value value={force} quantity="force" address={`region:${levelId}:${row}:${caseId}`} />}
+          >
+            {keyName === '' ? 'no load key' : keyName}:{' '}
+            <Value value={pressure} quantity="pressure" address={address} strong={false} /> ·{' '}
+            <Value value={area} quantity="area" strong={false} />
+          </Line>
+        ))}
+        <Line
+          reference="sum"
+          result={<Value value={view.applied} quantity="force" address={`panel:${expandedId}:${caseId}`} />}
+        >
+          applied
+        </Line>
+      </Section>
+      <Section title="Who takes it">
+        {view.takers.length === 0 && <Note>{view.applied === 0 ? 'Nothing in this case.' : 'Nobody.'}</Note>}
+        {view.takers.map(({ expandedId: taker, label, force, share }) => (
+          <Line
+            key={taker}
+            reference={`${(share * 100).toFixed(1)} %`}
+            result={<Value value={force} quantity="force" address={`taker:${taker}:${view.id}:${caseId}`} />}
+          >
+            <Button kind="link" onPress={() => change({ picked: [taker] })}>
+              beam {label}
+            </Button>
+          </Line>
+        ))}
+        <Line
+          reference="audit"
+          result={
+            <>
+              <Value value={tidy(view.residual.force)} quantity="force" /> ·{' '}
+              <Value value={tidy(view.residual.mx)} quantity="moment" /> ·{' '}
+              <Value value={tidy(view.residual.my)} quantity="moment" />
+            </>
+          }
+        >
+          force and both moments left over
+        </Line>
+      </Section>
+      {lost && (
+        <Warm>
+          Nothing carries <Value value={view.notCarriedArea} quantity="area" /> of it,{' '}
+          <Value value={view.notCarried} quantity="force" address={`panelLost:${expandedId}:${caseId}`} /> in this case.
+          Extend beams under it, or turn the span in Building.
+        </Warm>
+      )}
+      {view.oneSupport && <Warm>A part of it has one support only: it takes all there and is twisted.</Warm>}
+    </Sheet>
+  )
+}
+
+const tidy = (value: number): number => (Math.abs(value) < 1e-3 ? 0 : value)

@@ -1,0 +1,29 @@
+import { splitExpanded } from '@hedrion/core'
+import { useAnswer, useRecord } from '../../compute/SessionContext'
+import { caseInView } from '../../drawing/marks'
+import { Note, Sheet } from '../../sheet/Sheet'
+import { useLook } from '../../state/look'
+import { BeamSheet } from './BeamSheet'
+import { ColumnSheet } from './ColumnSheet'
+import { LevelSums } from './LevelSums'
+import { PanelSheet } from './PanelSheet'
+
+/** The picked member or panel and its part of the path; without a pick the sums of the building. */
+export function PathsSheet() {
+  const [look] = useLook()
+  const picked = look.picked.at(-1) ?? ''
+  const record = useRecord(splitExpanded(picked)[0])
+  const overview = useAnswer({ kind: 'overview' })
+  const caseId = caseInView(overview, look.case)?.loadCase.id
+  if (!overview) return null
+  if (!caseId)
+    return (
+      <Sheet title="Load paths">
+        <Note>No panel yet. Close a ring of beams, or build from the opening sentence.</Note>
+      </Sheet>
+    )
+  if (record?.kind === 'member' && record.role === 'column') return <ColumnSheet expandedId={picked} caseId={caseId} />
+  if (record?.kind === 'member') return <BeamSheet expandedId={picked} caseId={caseId} />
+  if (record?.kind === 'panel') return <PanelSheet expandedId={picked} caseId={caseId} />
+  return <LevelSums caseId={caseId} overview={overview} />
+}

@@ -1,0 +1,31 @@
+import { StepLayout } from '../../sheet/StepLayout'
+import { PlanPane } from '../../drawing/PlanPane'
+import { ViewBar } from '../../drawing/ViewBar'
+import { useLook } from '../../state/look'
+import { PathsSheet } from './PathsSheet'
+import { useCatchment } from './useCatchment'
+
+/** Load paths: what lands on members, where it goes, and what a column gathers. */
+export function PathsStep() {
+  const [look] = useLook()
+  const { more, lit } = useCatchment()
+  return (
+    <StepLayout
+      name="Load paths"
+      bar={<ViewBar loads />}
+      drawing={
+        <PlanPane
+          options={{
+            area: look.shown !== 'member',
+            member: look.shown !== 'area',
+            names: false,
+            spans: look.shown !== 'member',
+            lit,
+          }}
+          more={more}
+        />
+      }
+      sheet={<PathsSheet />}
+    />
+  )
+}

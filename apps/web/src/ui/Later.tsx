@@ -1,0 +1,14 @@
+import { startTransition, useEffect, useState, type ReactNode } from 'react'
+
+/**
+ * What lies further down a page comes a moment after the rest, so that a page appears in several short tasks instead of
+ * one long one. `after` counts: what has a higher number comes later.
+ */
+export function Later({ after = 1, children }: { readonly after?: number; readonly children: ReactNode }) {
+  const [due, setDue] = useState(false)
+  useEffect(() => {
+    const timer = setTimeout(() => startTransition(() => setDue(true)), 30 * after)
+    return () => clearTimeout(timer)
+  }, [after])
+  return due ? children : null
+}

@@ -1,0 +1,70 @@
+import { useState, type KeyboardEvent } from 'react'
+import { Input, TextField } from 'react-aria-components'
+import styled from 'styled-components'
+import { FieldProblem } from './FieldProblem'
+
+interface TextLineProps {
+  readonly label: string
+  readonly value: string
+  readonly placeholder?: string
+  readonly maxLength?: number
+  /** Answers a sentence where the text is refused. */
+  readonly onCommit: (text: string) => string | undefined
+}
+
+/** A short text in the line where it stands, such as a name. */
+export function TextLine({ label, value, placeholder, maxLength = 60, onCommit }: TextLineProps) {
+  const [draft, setDraft] = useState<string | null>(null)
+  const [problem, setProblem] = useState<string | null>(null)
+  const finish = () => {
+    const text = draft?.trim()
+    const sentence = text === undefined || text === value ? undefined : onCommit(text)
+    setProblem(sentence ?? null)
+    if (sentence === undefined) setDraft(null)
+  }
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Enter') finish()
+    if (event.key === 'Escape' && draft !== null) {
+      event.stopPropagation()
+      setDraft(null)
+      setProblem(null)
+    }
+  }
+  const text = draft ?? value
+  return (
+    <Field aria-label={label} value={text} onChange={setDraft} isInvalid={problem !== null} maxLength={maxLength}>
+      <Box
+        size={Math.max(4, text.length + 1, placeholder?.length ?? 0)}
+        {...(placeholder === undefined ? {} : { placeholder })}
+        onBlur={finish}
+        onKeyDown={onKeyDown}
+      />
+      {problem !== null && <FieldProblem role="alert">{problem}</FieldProblem>}
+    </Field>
+  )
+}
+
+const Field = styled(TextField)`
+  display: inline-flex;
+  position: relative;
+`
+const Box = styled(Input)`
+  background: transparent;
+  border: 0;
+  border-bottom: 1.5px solid var(--border);
+  padding: 1px 2px;
+  font: inherit;
+  color: var(--ink);
+  field-sizing: content;
+  min-width: 4ch;
+  max-width: 100%;
+  text-overflow: ellipsis;
+  &[data-hovered],
+  &[data-focused] {
+    background: var(--accent-soft);
+    border-bottom-color: var(--accent);
+  }
+  &::placeholder {
+    color: var(--quiet);
+  }
+`

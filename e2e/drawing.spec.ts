@@ -1,0 +1,292 @@
+import { expect, test, type Page } from '@playwright/test'
+import { find, newProject, openRecords, saved, type } from './support'
+
+let project: string
+test.beforeEach(async ({ page, request }) => {
+  project = await newProject(request, 'Drawing', 'demo')
+  await page.goto(`/p/${project}/building`)
+  await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
+})
+
+const typePlace = async (page: Page, text: string, end = 'Enter') => {
+  const line = page.getByRole('textbox', { name: /^Place of the/ })
+  await line.fill(text)
+  await line.press('Enter')
+  if (end !== 'Enter') await line.press(end)
+}
+
+const drawn = async (page: Page, kind: string) => {
+  const { request } = page.context()
+  return Object.values((await openRecords(request, project)).records).filter((record) => record.kind === kind)
+}
+
+test('a beam by typed grid crossings, undone and made again', async ({ page }) => {
+  const before = (await drawn(page, 'member')).length
+  await page.getByRole('radio', { name: 'beam', exact: true }).click()
+  await typePlace(page, 'A1 + 1.5 m north to A2 + 1.5 m north')
+  await expect(page.getByRole('status').filter({ hasText: 'New beam' })).toContainText('7.20 m')
+  await saved(page)
+  const beams = await drawn(page, 'member')
+  expect(beams).toHaveLength(before + 1)
+  expect(beams.map(({ path }) => JSON.stringify(path))).toContain('[[0,1.5],[7.2,1.5]]')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: /^Undo: New beam/ }).click()
+  await saved(page)
+  expect(await drawn(page, 'member')).toHaveLength(before)
+  await page.getByRole('button', { name: /^Redo/ }).click()
+  await saved(page)
+  expect(await drawn(page, 'member')).toHaveLength(before + 1)
+})
+
+test('a column and a panel by the arrow keys over snaps', async ({ page }) => {
+  await page.getByRole('radio', { name: 'panel', exact: true }).click()
+  await page.getByTestId('drawing').focus()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('ArrowUp')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Backspace')
+  await page.keyboard.press('ArrowUp')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Control+Enter')
+  await expect(page.getByRole('status').filter({ hasText: 'New panel' })).toBeVisible()
+  await saved(page)
+  expect((await drawn(page, 'panel')).length).toBeGreaterThan(16)
+})
+
+test('a patch and a wall run by pointer and by typing; deleting them again', async ({ page }) => {
+  await page.goto(`/p/${project}/actions`)
+  await page.getByRole('radio', { name: 'patch', exact: true }).click()
+  await typePlace(page, 'A1')
+  await typePlace(page, '7.2 m east')
+  await typePlace(page, '3 m north')
+  await typePlace(page, '7.2 m west', 'Control+Enter')
+  await expect(page.getByRole('heading', { name: /^Patch A/ })).toBeVisible()
+  await saved(page)
+  expect(await drawn(page, 'patch')).toHaveLength(4)
+
+  await page.getByRole('radio', { name: 'wall run', exact: true }).click()
+  const picture = page.getByTestId('drawing')
+  const box = await picture.boundingBox()
+  if (!box) throw new Error('no drawing')
+  for (const [x, y] of [
+    [0.35, 0.4],
+    [0.55, 0.4],
+  ] as const)
+    await picture.click({ position: { x: box.width * x, y: box.height * y } })
+  await page.getByRole('button', { name: 'End the wall run' }).click()
+  await expect(page.getByRole('heading', { name: /^Wall run W/ })).toBeVisible()
+  await saved(page)
+  expect(await drawn(page, 'wallRun')).toHaveLength(4)
+  await page.getByRole('button', { name: /^Delete W/ }).click()
+  await saved(page)
+  expect(await drawn(page, 'wallRun')).toHaveLength(3)
+})
+
+test('move and repeat what is picked, said in words', async ({ page }) => {
+  await page.getByRole('button', { name: 'list' }).click()
+  await page.getByRole('listbox', { name: 'What is drawn' }).focus()
+  await page.keyboard.type('Beam B3,')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'B3' })).toBeVisible()
+  await type(page, 'Repeat', 'every 1 m north, 2 times')
+  await saved(page)
+  const paths = (await drawn(page, 'member')).map(({ path }) => JSON.stringify(path))
+  expect(paths).toEqual(expect.arrayContaining(['[[0,1],[7.2,1]]', '[[0,2],[7.2,2]]']))
+  await type(page, 'Move', '0.25 m up')
+  await expect(page.getByRole('alert')).toContainText('has no direction')
+  await type(page, 'Move', '0.25 m north')
+  await saved(page)
+  expect((await drawn(page, 'member')).map(({ path }) => JSON.stringify(path))).toContain('[[0,0.25],[7.2,0.25]]')
+})
+
+test('scope: this one, those like it, one edit for all; where they differ each value can be picked', async ({
+  page,
+}) => {
+  await page.getByRole('button', { name: 'list' }).click()
+  await page.getByRole('listbox', { name: 'What is drawn' }).focus()
+  await page.keyboard.type('Beam B3,')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('this one, on levels 1, 2')).toBeVisible()
+  // hand, from the plan: three lines of two beams and five of three are 21; two at the edge of the balcony
+  await page.getByRole('button', { name: 'all 23 of “Reading floor”' }).click()
+  await expect(page.getByRole('heading', { name: '23 members' })).toBeVisible()
+  await page.getByRole('button', { name: 'Pick only the 2 with IPE 300' }).click()
+  await expect(page.getByRole('heading', { name: '2 members' })).toBeVisible()
+  await page.getByRole('button', { name: 'Section', exact: false }).first().click()
+  await page.getByRole('option', { name: 'IPE 360' }).click()
+  await saved(page)
+  await page.getByRole('button', { name: '23 like it' }).click()
+  await expect(page.getByRole('heading', { name: '23 members' })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Pick only/ })).toHaveCount(0)
+  await page.getByRole('button', { name: /^Undo: 2 members: section IPE 360/ }).click()
+  await saved(page)
+  await expect(page.getByRole('button', { name: 'Pick only the 2 with IPE 300' })).toBeVisible()
+})
+
+test('what is picked elsewhere comes into view in the list and on the sheet', async ({ page }) => {
+  await page.getByRole('button', { name: 'list' }).click()
+  await expect(page.getByRole('option', { name: /^Panel P1,/ })).toBeVisible()
+  await expect(page.getByRole('option', { name: /^Column C15/ })).toHaveCount(0)
+  await page
+    .getByRole('textbox', { name: /^unit weight of/ })
+    .last()
+    .scrollIntoViewIfNeeded()
+  await expect(page.getByRole('heading', { name: 'Levels' })).not.toBeInViewport()
+  await find(page, 'member C15 level 1')
+  await expect(page.getByRole('option', { name: /^Column C15/ })).toBeInViewport()
+  await expect(page.getByRole('heading', { name: 'Column C15' })).toBeInViewport()
+})
+
+test('several walls are edited as one; a field that differs says so and keeps what it has', async ({ page }) => {
+  await page.goto(`/p/${project}/actions`)
+  await page.getByRole('button', { name: 'wall run W1' }).click()
+  await page.getByRole('button', { name: 'all 2 of “Reading floor”' }).click()
+  await expect(page.getByRole('heading', { name: '2 wall runs' })).toBeVisible()
+  const weight = page.getByRole('textbox', { name: 'weight of the wall' })
+  await expect(weight).toHaveAttribute('placeholder', 'several')
+  await weight.focus()
+  await weight.press('Enter')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'Pick only the 1 with 2.30 kN/m²' })).toBeVisible()
+  await weight.fill('2.5')
+  await weight.press('Enter')
+  await saved(page)
+  const weights = (await drawn(page, 'wallRun')).map((run) => run['weight'])
+  expect(weights.sort()).toEqual([2500, 2500, 2870])
+  await expect(
+    page.getByRole('button', { name: /^Undo: 2 wall runs: weight of the wall several → 2\.50 kN\/m²/ }),
+  ).toBeVisible()
+})
+
+test('a place that is not understood is said, and nothing is lost', async ({ page }) => {
+  await page.getByRole('radio', { name: 'beam', exact: true }).click()
+  await typePlace(page, 'A1')
+  await typePlace(page, 'Z9')
+  await expect(page.getByRole('alert')).toContainText('Z9')
+  await expect(page.getByText('1 point of a beam')).toBeVisible()
+})
+
+test('fields: sums and units are understood, an ambiguous number is refused with both readings', async ({ page }) => {
+  await page.goto(`/p/${project}/actions`)
+  await page.getByRole('button', { name: 'wall run W1' }).click()
+  await type(page, 'weight of the wall', '2.5 + 0.37')
+  const field = page.getByRole('textbox', { name: 'weight of the wall' })
+  await field.fill('1,200')
+  await field.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('can be read as')
+  await field.press('Escape')
+  await type(page, 'share of openings', '25 %')
+  await saved(page)
+  const [run] = (await drawn(page, 'wallRun')).filter(
+    ({ label, heightRule }) => label === 'W1' && heightRule === 'lessBeam',
+  )
+  expect(run).toMatchObject({ openingShare: 0.25, typed: { openingShare: '25 %' } })
+})
+
+test('a slip by ten is asked about at its place and in the list, and mended in one step', async ({ page }) => {
+  await page.goto(`/p/${project}/actions`)
+  await page.getByRole('button', { name: 'wall run W2' }).click()
+  await type(page, 'weight of the wall', '23')
+  await expect(page.getByText('was 2.30 kN/m² meant?')).toBeVisible()
+  await page.getByRole('button', { name: '3 concerns' }).click()
+  const list = page.getByRole('dialog', { name: 'Concerns' })
+  await list.getByRole('button', { name: 'Make it 2.30 kN/m²' }).click()
+  await expect(list.getByRole('listitem')).toHaveCount(2)
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('textbox', { name: 'weight of the wall' })).toHaveValue('2.30')
+  await page.getByRole('button', { name: /^Undo: Make it 2\.30/ }).click()
+  await page.getByRole('region', { name: 'Actions' }).getByRole('button', { name: 'Make it 2.30 kN/m²' }).click()
+  await expect(page.getByText('was 2.30 kN/m² meant?')).toHaveCount(0)
+  await saved(page)
+})
+
+test('sections, materials and layers come from tables by a word of their name, with where they are from', async ({
+  page,
+}) => {
+  await page.getByRole('button', { name: 'Add a section' }).click()
+  const section = page.getByRole('combobox', { name: 'New section' })
+  await section.fill('heb 2')
+  await section.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('Several are called so')
+  await section.fill('IPE 310')
+  await section.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('IPE 300 and IPE 330 are')
+  await section.fill('tube 100 x 200 x 8')
+  await section.press('Enter')
+  await expect(section).toHaveCount(0)
+  // hand: 20 · 10 − 18.4 · 8.4 cm²
+  await expect(page.getByRole('textbox', { name: 'area of tube 100 x 200 x 8' })).toHaveValue('45.4')
+  await page.getByRole('button', { name: 'Add a material' }).click()
+  await page.getByRole('combobox', { name: 'New material' }).fill('C30/37')
+  await page.keyboard.press('Enter')
+  // beside the concrete that the demo has already
+  await expect(page.getByText('EN 1991-1-1 table A.1, from memory')).toHaveCount(2)
+  await page.getByRole('textbox', { name: 'unit weight of Reinforced concrete C30/37' }).fill('24.5')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('EN 1991-1-1 table A.1, from memory')).toHaveCount(1)
+  await page.goto(`/p/${project}/actions`)
+  await page.getByRole('button', { name: 'from a table' }).first().click()
+  const layer = page.getByRole('combobox', { name: 'Material of the layer' })
+  await layer.fill('granite')
+  await layer.press('ArrowDown')
+  await layer.press('Enter')
+  // EN 1991-1-1 table A.2 (from memory): 27 to 30 kN/m³, of which the upper is taken; 50 mm of it are 1.50 kN/m²
+  await expect(page.getByRole('textbox', { name: /^unit weight of granite/ })).toHaveValue('30.0')
+  await expect(page.getByText('EN 1991-1-1 table A.2, from memory')).toBeVisible()
+  await saved(page)
+})
+
+test('a level differs: it gets a copy of its layout, and follows again', async ({ page }) => {
+  const before = (await drawn(page, 'member')).length
+  await page.getByRole('button', { name: 'list' }).click()
+  await page.getByRole('listbox', { name: 'What is drawn' }).focus()
+  await page.keyboard.type('Beam B3,')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'level 1 alone, as a copy' }).click()
+  await expect(page.getByText(/^this one(?!, on levels)/)).toBeVisible()
+  await page.getByRole('button', { name: 'Section', exact: false }).first().click()
+  await page.getByRole('option', { name: 'IPE 300' }).click()
+  await saved(page)
+  // hand, from the plan: 23 beams, 11 girders and 15 columns once more, of which one is another now
+  const members = await drawn(page, 'member')
+  expect(members.length - before).toBe(49)
+  const origins = new Map<unknown, (typeof members)[number]>(members.map((member) => [member.id, member]))
+  const others = members.filter(
+    ({ origin, section }) => origins.has(origin) && origins.get(origin)?.['section'] !== section,
+  )
+  expect(others.map(({ label }) => label)).toEqual(['B3'])
+  await page.getByRole('button', { name: 'follow “Reading floor” again' }).click()
+  await saved(page)
+  expect(await drawn(page, 'member')).toHaveLength(before)
+  // the range can be split from a level up as well
+  await page.getByRole('button', { name: /^Layout of level 1|Reading floor Layout of level 1/ }).click()
+  await expect(page.getByRole('option', { name: 'a copy of its own' })).toBeVisible()
+  await page.keyboard.press('Escape')
+})
+
+test('a wall is made of its layers, and its weight is their sum', async ({ page }) => {
+  await page.goto(`/p/${project}/actions`)
+  await page.getByRole('button', { name: 'wall run W2' }).click()
+  await page.getByRole('button', { name: /How the wall weighs/ }).click()
+  await page.getByRole('option', { name: 'the sum of its layers' }).click()
+  // the layer that was typed stays as the first one: 2.30 kN/m²
+  await expect(page.getByRole('textbox', { name: 'load of wall' })).toHaveValue('2.30')
+  await page.getByRole('button', { name: 'from a table' }).first().click()
+  const layer = page.getByRole('combobox', { name: 'Material of the layer' })
+  await layer.fill('gypsum mortar')
+  await layer.press('ArrowDown')
+  await layer.press('Enter')
+  await type(page, 'thickness of gypsum mortar', '15')
+  // hand: 2.30 + 0.015 · 18 = 2.57 kN/m² on 1.10 m is 2.83 kN/m
+  await expect(page.getByRole('button', { name: '2.57 kN/m², why' })).toBeVisible()
+  await expect(page.getByRole('button', { name: '2.83 kN/m, why' }).first()).toBeVisible()
+  await saved(page)
+  await page.getByRole('button', { name: /How the wall weighs/ }).click()
+  await page.getByRole('option', { name: 'typed' }).click()
+  await expect(page.getByRole('textbox', { name: 'weight of the wall' })).toHaveValue('2.30')
+  await saved(page)
+  expect((await drawn(page, 'buildUp')).every(({ name }) => name !== 'Wall W2')).toBe(true)
+})

@@ -1,0 +1,96 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { expect, test, type Page } from '@playwright/test'
+import { demo, newProject } from './support'
+
+const folder = mkdtempSync(path.join(tmpdir(), 'hedrion-e2e-'))
+const example = path.join(import.meta.dirname, '../examples/marrowfield.hedrion.json')
+const cli = path.join(import.meta.dirname, '../apps/cli/dist/hedrion.js')
+
+async function choose(page: Page, name: string, text: string): Promise<void> {
+  const file = path.join(folder, name)
+  writeFileSync(file, text)
+  await page.getByLabel('Project file').setInputFiles(file)
+}
+
+test('a project file goes up, comes down the same, and opens', async ({ page }) => {
+  await page.goto('/')
+  await page.getByLabel('Project file').setInputFiles(example)
+  await expect(page.getByRole('link', { name: 'Marrowfield Library & Workshop' })).toBeVisible()
+  await expect(page).toHaveURL(/\/p\/.*\/building/)
+  await page.getByRole('link', { name: /Handover/ }).click()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page
+      .getByText(/^project file, /)
+      .locator('..')
+      .getByRole('button', { name: 'save' })
+      .click(),
+  ])
+  expect(readFileSync(await download.path(), 'utf8')).toBe(readFileSync(example, 'utf8'))
+})
+
+test('a broken file is refused with what is wrong, and nothing is lost', async ({ page }) => {
+  await page.goto('/')
+  const list = page.getByRole('list', { name: 'Projects' })
+  await expect(list.getByRole('listitem').first()).toBeVisible()
+  const before = await list.getByRole('listitem').count()
+  await choose(page, 'truncated.json', readFileSync(example, 'utf8').slice(0, 4000))
+  await expect(page.getByRole('alert')).toContainText('is not complete JSON')
+  await choose(page, 'other.json', '{"format":"spreadsheet"}')
+  await expect(page.getByRole('alert')).toContainText('a project file says “hedrion-project”')
+  await choose(page, 'field.json', readFileSync(example, 'utf8').replace('"elevation": 3.6', '"elevation": "high"'))
+  await expect(page.getByRole('alert')).toContainText('elevation: A finite number is expected here')
+  await expect(list.getByRole('listitem')).toHaveCount(before)
+})
+
+test('projects: new, renamed, deleted, brought back', async ({ page, request }) => {
+  const id = await newProject(request, 'Passing project')
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Rename Passing project' }).click()
+  const field = page.getByRole('textbox', { name: 'New name of Passing project' })
+  await field.fill('Renamed project')
+  await field.press('Enter')
+  await page.getByRole('button', { name: 'Delete Renamed project' }).click()
+  await expect(page.getByRole('link', { name: 'Renamed project' })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Bring it back' }).click()
+  await expect(page.getByRole('link', { name: 'Renamed project' })).toBeVisible()
+  expect((await request.get(`/api/projects/${id}`)).ok()).toBe(true)
+})
+
+test('worker, server and command line give the same results', async ({ page, request }) => {
+  await page.goto(`${demo}/handover`)
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByText('all results, with a schema').locator('..').getByRole('button', { name: 'save' }).click(),
+  ])
+  const fromWorker: unknown = JSON.parse(readFileSync(await download.path(), 'utf8'))
+
+  const jobs = `/api${demo.replace('/p/', '/projects/')}/jobs`
+  const { id } = (await (await request.post(jobs, { data: { kind: 'results' } })).json()) as { id: string }
+  await expect
+    .poll(async () => ((await (await request.get(`${jobs}/${id}`)).json()) as { state: string }).state)
+    .toBe('done')
+  const fromServer: unknown = await (await request.get(`${jobs}/${id}/result`)).json()
+
+  const out = path.join(folder, 'results.json')
+  execFileSync(process.execPath, [cli, 'compute', example, '--out', out])
+  const fromCommandLine: unknown = JSON.parse(readFileSync(out, 'utf8'))
+
+  expect(closeTo(fromServer, fromWorker)).toEqual([])
+  expect(closeTo(fromCommandLine, fromWorker)).toEqual([])
+})
+
+/** Where two results differ: texts at all, numbers by more than 1e-12 of their size, since engines may round apart. */
+function closeTo(a: unknown, b: unknown, at = ''): readonly string[] {
+  if (typeof a === 'number' && typeof b === 'number')
+    return Math.abs(a - b) <= 1e-12 * Math.max(1, Math.abs(a), Math.abs(b)) ? [] : [`${at}: ${a} and ${b}`]
+  if (typeof a !== 'object' || a === null || typeof b !== 'object' || b === null)
+    return a === b ? [] : [`${at}: ${String(a)} and ${String(b)}`]
+  const keys = new Set([...Object.keys(a), ...Object.keys(b)])
+  return [...keys]
+    .flatMap((key) => closeTo((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key], `${at}.${key}`))
+    .slice(0, 5)
+}

@@ -1,0 +1,62 @@
+import { expect, test } from '@playwright/test'
+import { balance, find, saved } from './support'
+
+test('from nothing to a rundown by keyboard alone', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('button', { name: 'New building', exact: true })).toBeVisible()
+  await page.keyboard.press('Tab')
+  await expect(page.getByRole('button', { name: 'New building', exact: true })).toBeFocused()
+  await page.keyboard.press('Enter')
+
+  // the sentence has the focus and stands there already: 3 x 7.2 m by 3 x 6.0 m, 4 storeys
+  const sentence = page.getByRole('textbox', { name: 'The building in one sentence' })
+  await expect(sentence).toBeFocused()
+  await expect(page.getByText(/4 storeys of 3 by 3 bays/)).toBeVisible()
+  await page.keyboard.press('Tab')
+  await expect(page.getByRole('button', { name: 'Build this' })).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
+
+  // finishes on the floors, found by name
+  await find(page, 'actions step')
+  await expect(page.getByRole('heading', { name: 'Level 1' })).toBeVisible()
+  await page.getByRole('button', { name: 'by load' }).first().focus()
+  await page.keyboard.press('Enter')
+  await page.getByRole('textbox', { name: 'load of finishes' }).focus()
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('1.25')
+  await page.keyboard.press('Enter')
+  // hand: 1.25 kN/m² on three floors of 21.6 · 18 m = 1458.0 kN
+  await find(page, 'build-ups')
+  await expect.poll(() => balance(page)).toContain('Build-ups applied 1458.0 kN')
+
+  // a wall round the outline; its net height follows from the storey less the beam
+  await page.getByRole('button', { name: 'Wall round the outline' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('img', { name: 'Section through the wall with its net height' })).toBeVisible()
+
+  // load paths: pick a column with the arrows, and read its rundown
+  await find(page, 'paths step')
+  await expect(page.getByRole('heading', { name: 'The building' })).toBeVisible()
+  await page.getByTestId('drawing').focus()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowUp')
+  await expect(page.getByRole('heading', { name: 'Column C6' })).toBeVisible()
+  await find(page, 'imposed category B')
+  // hand: an inner column takes 7.2 · 6.0 m of each of three office floors at 3.0 kN/m²: 388.8 kN
+  const rundown = page.getByRole('table')
+  await expect(rundown.getByRole('row').last()).toContainText('388.8')
+  await expect.poll(() => balance(page)).toMatch(/applied 3499\.2 kN.*at supports 3499\.2 kN.*nothing missing/)
+  await saved(page)
+})
+
+test('a sentence that is not understood says what it looks for, and nothing is built', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'New building', exact: true }).click()
+  const sentence = page.getByRole('textbox', { name: 'The building in one sentence' })
+  await sentence.fill('a house by the sea')
+  await expect(page.getByRole('alert')).toHaveText(/Say the bays like/)
+  await expect(page.getByRole('button', { name: 'Build this' })).toBeDisabled()
+})

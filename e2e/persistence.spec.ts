@@ -1,0 +1,152 @@
+import { expect, test, type BrowserContext, type Page } from '@playwright/test'
+import { newProject, openRecords, saved, type } from './support'
+
+interface Started {
+  readonly port: number
+  readonly pid: number
+  readonly stop: () => Promise<void>
+  readonly gone: Promise<unknown>
+}
+
+/** A server of the test's own on a database of its own, which it may kill. */
+async function ownServer(port = 0): Promise<Started> {
+  const { startServer } = (await import('../scripts/lib/server.mjs')) as unknown as {
+    startServer: (options: { url: string; port: number; env: Record<string, string> }) => Promise<Started>
+  }
+  return startServer({ url: process.env['HEDRION_CRASH_DATABASE'] ?? '', port, env: { LOG_LEVEL: 'silent' } })
+}
+
+const levelNames = async (page: Page, id: string): Promise<readonly string[]> => {
+  const { records } = await openRecords(page.context().request, id)
+  return Object.values(records).flatMap((record) => (record.kind === 'level' ? [String(record['name'])] : []))
+}
+
+test('a reload keeps everything, and what is looked at', async ({ page, request }) => {
+  const id = await newProject(request, 'Reload', 'demo')
+  await page.goto(`/p/${id}/building`)
+  await type(page, 'Name of level 2', 'Upper floor')
+  await expect(page.getByRole('status').filter({ hasText: 'Level 2: name' })).toBeVisible()
+  await page.getByRole('link', { name: /Paths/ }).click()
+  await page.getByRole('radio', { name: 'both' }).click()
+  await saved(page)
+  await page.reload()
+  await expect(page.getByRole('radio', { name: 'both' })).toBeChecked()
+  expect(await levelNames(page, id)).toContain('Upper floor')
+})
+
+test('two tabs: each sees the other’s changes, neither overwrites', async ({ context, request }) => {
+  const id = await newProject(request, 'Two tabs', 'demo')
+  const [one, two] = [await context.newPage(), await context.newPage()]
+  for (const page of [one, two]) await page.goto(`/p/${id}/building`)
+  await expect(two.getByRole('textbox', { name: 'Name of level 1' })).toBeVisible()
+  await type(one, 'Name of level 1', 'First')
+  await saved(one)
+  await expect(two.getByRole('textbox', { name: 'Name of level First' })).toBeVisible()
+  await type(two, 'Name of level 2', 'Second')
+  await saved(two)
+  await expect(one.getByRole('textbox', { name: 'Name of level Second' })).toBeVisible()
+  expect(await levelNames(one, id)).toEqual(expect.arrayContaining(['First', 'Second']))
+})
+
+/** Every request that changes something fails, as without a network; reading still works. */
+const withoutConnection = async (context: BrowserContext) =>
+  context.route('**/changes', (route) => (route.request().method() === 'POST' ? route.abort() : route.continue()))
+
+test('without a connection changes wait, survive a reload, and are sent when it is back', async ({
+  context,
+  page,
+  request,
+}) => {
+  const id = await newProject(request, 'Offline', 'demo')
+  await page.goto(`/p/${id}/building`)
+  await withoutConnection(context)
+  await type(page, 'Name of level 1', 'Kept')
+  await expect(page.getByTestId('save-state')).toContainText('no connection')
+  await page.reload()
+  await expect(page.getByRole('textbox', { name: 'Name of level Kept' })).toBeVisible()
+  expect(await levelNames(page, id)).not.toContain('Kept')
+  await context.unroute('**/changes')
+  await saved(page)
+  expect(await levelNames(page, id)).toContain('Kept')
+})
+
+test('a lost reply: the change is sent again and applied once', async ({ context, page, request }) => {
+  const id = await newProject(request, 'Lost reply', 'demo')
+  await page.goto(`/p/${id}/building`)
+  const before = (await openRecords(request, id)).counter
+  let lost = 0
+  await context.route('**/changes', async (route) => {
+    if (route.request().method() !== 'POST' || lost > 0) return route.continue()
+    lost++
+    await route.fetch()
+    return route.abort()
+  })
+  await type(page, 'Name of level 1', 'Once')
+  await expect.poll(() => lost).toBe(1)
+  await saved(page)
+  expect((await openRecords(request, id)).counter).toBe(before + 1)
+  expect(await levelNames(page, id)).toContain('Once')
+})
+
+test('a change that someone else made impossible is shown with both values, and can be made again', async ({
+  context,
+  page,
+  request,
+}) => {
+  const id = await newProject(request, 'Conflict', 'demo')
+  await page.goto(`/p/${id}/building`)
+  await expect(page.getByRole('textbox', { name: 'Name of level 1' })).toBeVisible()
+  await withoutConnection(context)
+  await type(page, 'Name of level 1', 'Mine')
+  const { counter, records } = await openRecords(request, id)
+  const level = Object.values(records).find((record) => record.kind === 'level' && record['name'] === '1')
+  if (!level) throw new Error('no level 1')
+  const theirs = {
+    id: crypto.randomUUID(),
+    seen: counter,
+    note: 'Theirs',
+    edits: [{ id: level.id, before: level, after: { ...level, name: 'Theirs' } }],
+  }
+  expect((await request.post(`/api/projects/${id}/changes`, { data: theirs })).ok()).toBe(true)
+  await context.unroute('**/changes')
+  const notice = page.getByRole('alert')
+  await expect(notice).toContainText('name mine Mine, theirs Theirs', { timeout: 20_000 })
+  expect(await levelNames(page, id)).toContain('Theirs')
+  await notice.getByRole('button', { name: 'Make my change again' }).click()
+  await saved(page)
+  expect(await levelNames(page, id)).toContain('Mine')
+})
+
+test('kill -9 of the server in a stream of changes loses nothing and applies nothing twice', async ({ browser }) => {
+  let server = await ownServer()
+  const base = `http://127.0.0.1:${server.port}`
+  const context = await browser.newContext({ baseURL: base })
+  const id = await newProject(context.request, 'Crash', 'demo')
+  const page = await context.newPage()
+  await page.goto(`/p/${id}/building`)
+  const place = page.getByRole('textbox', { name: 'place of grid line 4' })
+  await expect(place).toBeVisible()
+  const before = (await openRecords(context.request, id)).counter
+  const rounds = 12
+  for (let i = 1; i <= rounds; i++) {
+    await place.fill(String(21.6 + i / 10))
+    await place.press('Enter')
+    if (i === 5) {
+      process.kill(server.pid, 'SIGKILL')
+      await server.gone
+    }
+    if (i === 9) server = await ownServer(server.port)
+  }
+  await expect(page.getByTestId('save-state')).toHaveText('saved', { timeout: 30_000 })
+  const after = await openRecords(context.request, id)
+  expect(after.counter).toBe(before + rounds)
+  const line = Object.values(after.records).find((record) => record.kind === 'gridLine' && record['label'] === '4')
+  expect(line?.['at']).toBeCloseTo(21.6 + rounds / 10, 9)
+
+  // and a restart in good order keeps it all
+  await server.stop()
+  server = await ownServer(server.port)
+  expect((await openRecords(context.request, id)).counter).toBe(before + rounds)
+  await context.close()
+  await server.stop()
+})

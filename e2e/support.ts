@@ -1,0 +1,61 @@
+import type { APIRequestContext, Page } from '@playwright/test'
+import { expect } from '@playwright/test'
+
+export const demo = '/p/00000000-0000-4000-8000-00000000d3a0'
+
+interface Summary {
+  readonly id: string
+  readonly name: string
+}
+
+/** A project of the test's own, so that tests do not meet. */
+export async function newProject(
+  request: APIRequestContext,
+  name: string,
+  start: 'empty' | 'demo' = 'empty',
+): Promise<string> {
+  const reply = await request.post('/api/projects', { data: { name, start } })
+  expect(reply.ok()).toBe(true)
+  return ((await reply.json()) as Summary).id
+}
+
+/** Waits until every change has reached the server. */
+export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('saved')
+
+/** The balance at the foot of the page, without the thin spaces that group digits. */
+export const balance = async (page: Page): Promise<string> =>
+  (await page.getByRole('contentinfo').innerText()).replace(/[\u202f\u00a0]/g, '').replace(/\s+/g, ' ')
+
+/** Goes by keyboard to the first thing that is found. */
+export async function find(page: Page, text: string): Promise<void> {
+  await page.keyboard.press('Control+k')
+  await expect(page.getByRole('searchbox', { name: 'Find' })).toBeFocused()
+  await page.keyboard.type(text)
+  const box = page.getByRole('searchbox', { name: 'Find' })
+  await expect(page.getByRole('option').first()).toContainText(new RegExp(text.split(' ')[0] ?? '', 'i'))
+  // a key that comes while the list is drawn anew is lost: it is pressed until an entry has the focus
+  await expect(async () => {
+    await page.keyboard.press('ArrowDown')
+    await expect(box).toHaveAttribute('aria-activedescendant', /./, { timeout: 500 })
+  }).toPass()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('searchbox', { name: 'Find' })).toHaveCount(0)
+}
+
+/** Fills a field of the sheet and leaves it. */
+export async function type(page: Page, label: string | RegExp, text: string): Promise<void> {
+  const field = page.getByRole('textbox', { name: label }).first()
+  await field.fill(text)
+  await field.press('Enter')
+}
+
+export interface OpenProject {
+  readonly counter: number
+  readonly records: Readonly<
+    Record<string, { readonly kind: string; readonly id: string; readonly [field: string]: unknown }>
+  >
+}
+
+export async function openRecords(request: APIRequestContext, id: string): Promise<OpenProject> {
+  return (await (await request.get(`/api/projects/${id}`)).json()) as OpenProject
+}

@@ -1,0 +1,29 @@
+import type { ChangeSet, Conflict, Problem, Rec } from '@hedrion/core'
+
+/** Every refusal of the server has this shape. */
+export interface ApiProblem {
+  /** Stable: `project.unknown`, `change.conflict`. */
+  readonly code: string
+  readonly message: string
+  readonly problems?: readonly Problem[]
+  readonly conflicts?: readonly Conflict[]
+}
+
+/** A change set with the counter that the project had after it, and when it was accepted. */
+export interface AcceptedChange extends ChangeSet {
+  readonly counter: number
+  readonly at: string
+}
+
+/** An accepted change: the counter that it got. `others` are changes between the counter it saw and its own. */
+export interface ChangeAnswer {
+  readonly counter: number
+  readonly others: readonly AcceptedChange[]
+}
+
+export interface OpenProject {
+  readonly id: string
+  readonly name: string
+  readonly counter: number
+  readonly records: Readonly<Record<string, Rec>>
+}

@@ -1,0 +1,7 @@
+import 'reflect-metadata'
+
+export { ChangeSetBody, EditBody } from './changeSet'
+export { CreateProjectBody, RenameProjectBody, type ProjectSummary } from './project'
+export { JobBody, jobKinds, type JobKind, type JobStatus } from './job'
+export { limits } from './limits'
+export type { AcceptedChange, ApiProblem, ChangeAnswer, OpenProject } from './answers'

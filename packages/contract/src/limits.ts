@@ -1,0 +1,14 @@
+/** Limits of requests; a body beyond them is refused before it is read. */
+export const limits = {
+  /** Bytes of an ordinary JSON body. */
+  body: 64 * 1024,
+  /** Bytes of a change set: a generator may make a whole building in one. */
+  change: 24 * 1024 * 1024,
+  /** Bytes of a project file. */
+  file: 64 * 1024 * 1024,
+  edits: 100_000,
+  note: 200,
+  name: 120,
+  /** Change sets in one page of the history. */
+  history: 200,
+} as const

@@ -1,0 +1,122 @@
+import { Memo } from '../src/derivation/memo'
+import { deriveProject, type ProjectState } from '../src/derivation/project'
+import { documentOf, recordsOf, type Document } from '../src/document/document'
+import { floorsOf, skewed, type Size } from './floors'
+
+// Prints ratios and counted work, never seconds alone: seconds are of the machine, ratios and counts of the program.
+
+const runs = 5
+
+interface Contender {
+  readonly name: string
+  readonly run: () => unknown
+}
+
+function timeOf(run: () => unknown): number {
+  const start = performance.now()
+  run()
+  return performance.now() - start
+}
+
+/** Median times in ms; the contenders take turns, so that a slow moment of the machine meets them all. */
+function medians(contenders: readonly Contender[]): ReadonlyMap<string, number> {
+  const times = contenders.map((): number[] => [])
+  for (let i = 0; i < runs; i++) contenders.forEach(({ run }, k) => times[k]?.push(timeOf(run)))
+  return new Map(
+    contenders.map(({ name }, k) => {
+      const sorted = (times[k] ?? []).sort((a, b) => a - b)
+      return [name, sorted[runs >> 1] ?? NaN]
+    }),
+  )
+}
+
+/** Everything that the rundown answers, as it lies in memory. */
+const blocksOf = (state: ProjectState): readonly Float64Array[] =>
+  state.floors.flatMap(({ rundown, intensities }) => [
+    intensities,
+    rundown.reactions,
+    rundown.beamTotals,
+    rundown.tops,
+    rundown.feet,
+  ])
+
+let sink = 0
+/** One pass over the result arrays: what the memory alone would take. */
+function sweep(blocks: readonly Float64Array[]): void {
+  let sum = 0
+  for (const block of blocks) for (let i = 0; i < block.length; i++) sum += block[i] ?? 0
+  sink += sum
+}
+
+/** Another imposed load on every key. */
+const heavier = (document: Document): Document =>
+  documentOf(
+    [...document.records.values()].map((record) =>
+      record.kind === 'loadKey' ? { ...record, imposed: (record.imposed ?? 2000) + 10 } : record,
+    ),
+  )
+
+/** Moves one corner of one panel. */
+function oneCorner(document: Document): Document {
+  const [panel] = recordsOf(document, 'panel')
+  if (!panel) return document
+  const outline = panel.outline.map(([x, y], i) => (i === 0 ? ([x + 0.1, y] as const) : ([x, y] as const)))
+  return documentOf(
+    [...document.records.values()].map((record) => (record.id === panel.id ? { ...panel, outline } : record)),
+  )
+}
+
+const print = (text: string): void => void process.stdout.write(`${text}\n`)
+const count = (value: number): string => value.toLocaleString('en').replace(/,/g, '\u202f')
+
+function counts(document: Document, state: ProjectState): void {
+  const operators = [...new Set(state.floors.map(({ operator }) => operator))]
+  const sum = (pick: (operator: (typeof operators)[number]) => number) =>
+    operators.reduce((total, operator) => total + pick(operator), 0)
+  const entries = sum(({ toSupports, toBeams }) => toSupports.index.length + toBeams.index.length)
+  const columns = state.caseIds.length + 1
+  print(
+    `  panels ${count(recordsOf(document, 'panel').length)}, members ${count(recordsOf(document, 'member').length)}, cases ${state.caseIds.length}`,
+  )
+  print(
+    `  stretches of line load ${count(sum(({ plan }) => plan.sources.reduce((n, { share }) => n + share.lines.length, 0)))}`,
+  )
+  print(`  entries of the operators ${count(entries)}; multiply-adds of the rundown ${count(entries * columns)}`)
+  print(`  numbers in the result arrays ${count(blocksOf(state).reduce((n, { length }) => n + length, 0))}`)
+}
+
+function bench(title: string, document: Document): void {
+  print(`\n${title}`)
+  const memo = new Memo()
+  const state = deriveProject(memo, document)
+  counts(document, state)
+  const blocks = blocksOf(state)
+  let [load, corner] = [document, document]
+  const loads = new Memo()
+  const corners = new Memo()
+  deriveProject(loads, document)
+  deriveProject(corners, document)
+  const found = medians([
+    { name: 'sweep', run: () => sweep(blocks) },
+    { name: 'all', run: () => deriveProject(new Memo(), document) },
+    { name: 'load', run: () => deriveProject(loads, (load = heavier(load))) },
+    { name: 'corner', run: () => deriveProject(corners, (corner = oneCorner(corner))) },
+  ])
+  const at = (name: string) => found.get(name) ?? NaN
+  const line = (name: string, text: string) =>
+    print(
+      `  ${text.padEnd(46)} ${count(Math.round(at(name) / at('sweep'))).padStart(9)} sweeps, ${(at(name) / at('all')).toFixed(3)} of all   (${at(name).toFixed(1)} ms here)`,
+    )
+  line('sweep', 'one pass over the result arrays')
+  line('all', 'sharing and rundown of everything, from nothing')
+  line('load', 'the same after another load on every key')
+  line('corner', 'the same after one corner of one panel moved')
+}
+
+const sizes: readonly (readonly [string, Size])[] = [
+  ['one floor of 50 × 40 bays', { baysX: 50, baysY: 40, floors: 1 }],
+  ['ten floors of 20 × 10 bays, each drawn for itself', { baysX: 20, baysY: 10, floors: 10 }],
+]
+for (const [title, size] of sizes) bench(title, floorsOf(size))
+bench('ten floors, every panel out of square', skewed(floorsOf({ baysX: 20, baysY: 10, floors: 10 })))
+if (Number.isNaN(sink)) print('a result is no number')

@@ -1,0 +1,59 @@
+import { actionsOf, exclusions, imposedCase, partitionCase, windCase, windDirectionOf, windDirections } from './cases'
+
+const idsOf = (...args: Parameters<typeof actionsOf>) =>
+  actionsOf(...args).map(({ id, cases }) => [id, cases.map((loadCase) => loadCase.id)])
+
+test('cases follow from what is on plan, in a fixed order whatever the order of the uses', () => {
+  const used = [
+    { use: 'H', partitions: false },
+    { use: 'E1', partitions: false },
+    { use: 'C3', partitions: false },
+    { use: 'C1', partitions: true },
+  ] as const
+  const wanted = [
+    ['permanent', ['permanent/self-weight', 'permanent/build-ups', 'permanent/walls']],
+    ['imposed', ['imposed/C', 'imposed/C/partitions', 'imposed/E']],
+    ['roof', ['roof/H']],
+    ['wind', ['wind/west', 'wind/south', 'wind/east', 'wind/north']],
+  ]
+  expect(idsOf(used, true)).toEqual(wanted)
+  expect(idsOf([...used].reverse(), true)).toEqual(wanted)
+})
+
+test('an action without a case is not there', () => {
+  expect(idsOf([], false)).toEqual([['permanent', expect.anything()]])
+})
+
+test('how they act: imposed loads as one action, wind one direction at a time, roof access never with wind', () => {
+  const actions = actionsOf([{ use: 'B', partitions: false }], true)
+  expect(Object.fromEntries(actions.map(({ id, rule }) => [id, rule]))).toEqual({
+    permanent: 'together',
+    imposed: 'together',
+    wind: 'oneAtATime',
+  })
+  // EN 1991-1-1, 3.3.2(1), from memory
+  expect(exclusions.map(({ actions: pair }) => [...pair].sort())).toEqual([['roof', 'wind']])
+})
+
+test('psi factors: partitions go with their category, permanent action has none', () => {
+  const cases = actionsOf([{ use: 'D2', partitions: true }], true).flatMap((action) => action.cases)
+  expect(Object.fromEntries(cases.map(({ id, psi }) => [id, psi]))).toMatchObject({
+    'permanent/walls': null,
+    'imposed/D': 'D',
+    'imposed/D/partitions': 'D',
+    'wind/south': 'wind',
+  })
+  expect(imposedCase('H')).toBe('roof/H')
+  expect(partitionCase('B')).toBe('imposed/B/partitions')
+})
+
+test('a direction blows from where it is named after to the other side', () => {
+  expect(windDirections.map(({ id, x, y }) => [id, x, y])).toEqual([
+    ['west', 1, 0],
+    ['south', 0, 1],
+    ['east', -1, 0],
+    ['north', 0, -1],
+  ])
+  for (const { id } of windDirections) expect(windDirectionOf(windCase(id))).toBe(id)
+  expect(windDirectionOf('imposed/B')).toBeUndefined()
+})

@@ -1,0 +1,116 @@
+import { Building } from '../../test/build'
+import { enStandard } from '../standards/en/standard'
+import { uses } from '../standards/en/uses'
+import { keyLoads } from './keyLoads'
+import { buildUpWeight, slabWeight } from './ownWeight'
+
+const standard = enStandard([])
+const building = new Building()
+const layer = (name: string, thickness: number | null, unitWeight: number | null, load: number | null = null) => ({
+  name,
+  thickness,
+  unitWeight,
+  load,
+  source: '',
+})
+
+describe('build-ups', () => {
+  test('common practice: 100 mm of concrete at 24 kN/m³ is 2.4 kN/m²', () => {
+    const traced = buildUpWeight(building.buildUp([layer('concrete', 0.1, 24_000)]))
+    expect(traced.value).toBeCloseTo(2400, 9)
+    expect(traced.basis).toMatchObject({
+      kind: 'sum',
+      terms: [{ label: 'concrete', factors: [{ value: 0.1 }, { value: 24_000 }] }],
+    })
+  })
+
+  test('common practice: finishes around 1.25 kN/m² (50 mm screed at 20, carpet 0.05, ceiling and services 0.2)', () => {
+    const layers = [layer('screed', 0.05, 20_000), layer('carpet', null, null, 50), layer('ceiling', null, null, 200)]
+    expect(buildUpWeight(building.buildUp(layers)).value).toBeCloseTo(1250, 9)
+  })
+
+  test('a typed load goes before thickness and unit weight; a layer without either says so and weighs nothing', () => {
+    const { value, basis } = buildUpWeight(
+      building.buildUp([layer('raised floor', 0.2, 1000, 400), layer('to come', 0.1, null)]),
+    )
+    expect(value).toBe(400)
+    expect(basis.kind === 'sum' && basis.terms.map(({ label }) => label)).toEqual([
+      'raised floor, typed',
+      'to come, no weight given',
+    ])
+  })
+
+  test('no build-up weighs nothing; a negative layer takes away (a slab left out under a floor box)', () => {
+    expect(buildUpWeight(undefined).value).toBe(0)
+    expect(
+      buildUpWeight(building.buildUp([layer('screed', 0.05, 20_000), layer('less', null, null, -300)])).value,
+    ).toBe(700)
+  })
+
+  test('the trace names the table that a unit weight came from, and that it is remembered', () => {
+    const granite = { ...layer('granite', 0.05, 30_000), source: 'EN 1991-1-1 table A.2, from memory' }
+    const { basis } = buildUpWeight(building.buildUp([granite]))
+    expect(basis.kind === 'sum' && basis.terms[0]?.label).toBe('granite, EN 1991-1-1 table A.2, from memory')
+    const concrete = building.material({ name: 'Concrete', source: 'EN 1991-1-1 table A.1, from memory' })
+    expect(JSON.stringify(slabWeight(0.15, concrete).basis)).toContain('Concrete, EN 1991-1-1 table A.1, from memory')
+  })
+
+  test('a slab is its thickness times its material, named in the trace', () => {
+    const traced = slabWeight(0.15, building.material({ name: 'Concrete', unitWeight: 24_000 }))
+    expect(traced.value).toBeCloseTo(3600, 9)
+    expect(JSON.stringify(traced.basis)).toContain('Concrete')
+  })
+})
+
+describe('imposed load of a key', () => {
+  test.each(uses)('of use %s comes from the standard, with clause and layer', (use) => {
+    const { imposed } = keyLoads(building.key(null, { use }), undefined, standard)
+    expect(imposed?.basis).toMatchObject({ kind: 'parameter', clause: expect.stringMatching(/^EN 1991-1-1 table 6/) })
+    expect(imposed?.value).toBeGreaterThan(0)
+  })
+
+  test('a typed value goes before that of the use, and says for which key; no use and nothing typed is no load', () => {
+    const typed = keyLoads(building.key(7500, { use: 'C1', name: 'Archive' }), undefined, standard)
+    expect(typed.imposed).toMatchObject({ value: 7500, basis: { kind: 'given', from: 'typed for “Archive”' } })
+    expect(keyLoads(building.key(null, { use: null }), undefined, standard).imposed).toBeNull()
+    expect(keyLoads(building.key(0), undefined, standard).imposed?.value).toBe(0)
+  })
+})
+
+describe('concentrated load of a key', () => {
+  test('is that of the use, typed imposed load or not: offices 4.5 kN (EN 1991-1-1, table 6.2, from memory)', () => {
+    for (const imposed of [null, 2500])
+      expect(keyLoads(building.key(imposed, { use: 'B' }), undefined, standard).concentrated).toMatchObject({
+        quantity: 'force',
+        value: 4500,
+        basis: { clause: 'EN 1991-1-1 table 6.2' },
+      })
+    expect(keyLoads(building.key(null, { use: null }), undefined, standard).concentrated).toBeNull()
+  })
+})
+
+describe('partitions (EN 1991-1-1, 6.3.1.2(8), from memory)', () => {
+  const allowance = (weight: number | null) =>
+    keyLoads(building.key(null, { partitionWeight: weight }), undefined, standard)
+
+  test.each([
+    [1000, 500],
+    [1001, 800],
+    [2000, 800],
+    [3000, 1200],
+  ])('walls of %d N/m are an allowance of %d Pa', (weight, pascals) => {
+    expect(allowance(weight).partitions?.value).toBe(pascals)
+    expect(allowance(weight).concerns).toEqual([])
+  })
+
+  test('heavier than 3 kN/m there is none: they are to be wall runs', () => {
+    const { partitions, concerns } = allowance(3001)
+    expect(partitions).toBeNull()
+    expect(concerns).toEqual([expect.objectContaining({ code: 'partitions.too-heavy', severity: 'blocking' })])
+  })
+
+  test('none typed, or nought, is none', () => {
+    expect(allowance(null).partitions).toBeNull()
+    expect(allowance(0).partitions).toBeNull()
+  })
+})

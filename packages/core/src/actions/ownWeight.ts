@@ -1,0 +1,52 @@
+import type { BuildUp, Material } from '../document/recordKinds'
+import { formula } from '../trace/formula'
+import { given, tracedSum, type Traced, type TracedTerm } from '../trace/traced'
+
+/** Weight of a layer of a build-up or of a slab per area. */
+export const layerWeight = formula({
+  symbol: 'g',
+  quantity: 'pressure',
+  clause: 'EN 1991-1-1 5.2.1(1)',
+  inputs: { t: 'smallLength', gamma: 'unitWeight' },
+  expression: 't * gamma',
+  evaluate: ({ t, gamma }) => t * gamma,
+})
+
+/** Weight of a member per length, from its section: counted once, in the case of self-weight. */
+export const memberWeight = formula({
+  symbol: 'g_0',
+  quantity: 'lineLoad',
+  clause: 'EN 1991-1-1 5.2.1(1)',
+  inputs: { A: 'sectionArea', gamma: 'unitWeight' },
+  expression: 'A * gamma',
+  evaluate: ({ A, gamma }) => A * gamma,
+})
+
+/** What a value is of, with the table that it was taken from. */
+export const withSource = ({ name, source }: { readonly name: string; readonly source: string }): string =>
+  source === '' ? name : `${name}, ${source}`
+
+/** Self-weight of a slab per area. */
+export const slabWeight = (thickness: number, material: Material): Traced<'pressure'> =>
+  layerWeight({
+    t: given('t', 'smallLength', thickness, 'slab'),
+    gamma: given('γ', 'unitWeight', material.unitWeight, withSource(material)),
+  })
+
+/** A layer weighs its thickness × unit weight, or what was typed for it. */
+export function buildUpWeight(buildUp: BuildUp | undefined): Traced<'pressure'> {
+  const terms = (buildUp?.layers ?? []).map(({ name, thickness, unitWeight, load, source }): TracedTerm => {
+    if (load !== null) return { label: `${name}, typed`, value: load }
+    if (thickness === null || unitWeight === null) return { label: `${name}, no weight given`, value: 0 }
+    const traced = layerWeight({
+      t: given('t', 'smallLength', thickness, name),
+      gamma: given('γ', 'unitWeight', unitWeight, name),
+    })
+    const factors: TracedTerm['factors'] = [
+      { value: thickness, quantity: 'smallLength' },
+      { value: unitWeight, quantity: 'unitWeight' },
+    ]
+    return { label: withSource({ name, source }), value: traced.value, factors }
+  })
+  return tracedSum('g', 'pressure', 'EN 1991-1-1 5.2.1(1), sum of the layers', terms)
+}

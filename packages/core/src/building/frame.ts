@@ -1,0 +1,45 @@
+import type { MemberShape } from '../document/shapes'
+import type { Point } from '../geometry/point'
+
+/** What a beam stands on, at s along it from its start. */
+export interface Support {
+  readonly s: number
+  readonly on: 'column' | 'beam'
+  /** Index into the plan's columns or beams. */
+  readonly index: number
+  /** Where on the supporting beam, along it from its start; 0 for columns. */
+  readonly at: number
+}
+
+/** Supports of a beam that act as one, since they stand within 50 mm of each other; they share equally. */
+export interface Station {
+  readonly s: number
+  /** Indices into the beam's supports. */
+  readonly supports: readonly number[]
+}
+
+export interface Beam {
+  readonly member: MemberShape
+  readonly a: Point
+  readonly b: Point
+  readonly length: number
+  readonly supports: readonly Support[]
+  readonly stations: readonly Station[]
+  /** Whether statics can hand its load on: two stations, or one at an end that is held against turning. */
+  readonly stable: boolean
+}
+
+export interface Column {
+  readonly member: MemberShape
+  readonly at: Point
+}
+
+/** The members of one layout and what rests on what. */
+export interface FramePlan {
+  readonly beams: readonly Beam[]
+  readonly columns: readonly Column[]
+  /** Beams in the order in which they hand on: each after all that rest on it. */
+  readonly order: readonly number[]
+  /** Beams that carry each other in a ring; their load is not carried. */
+  readonly loop: readonly number[]
+}

@@ -1,0 +1,51 @@
+import type { Column, FramePlan } from './frame'
+import { nearby } from '../geometry/nearby'
+import { distance, project } from '../geometry/segment'
+import { onLine } from '../geometry/tolerance'
+
+/** Where the foot of a column stands on the floor below: on a column, or on a beam (a transfer) at s along it. */
+export interface Landing {
+  /** The column's index on its own floor. */
+  readonly row: number
+  readonly on: 'column' | 'beam'
+  /** Index into the columns or beams of the floor below. */
+  readonly index: number
+  readonly s: number
+}
+
+export interface FootPlan {
+  readonly landings: readonly Landing[]
+  /** Columns that stand on nothing. */
+  readonly unsupported: readonly number[]
+}
+
+/** Columns stand on a column at the same point, else on a beam under it, else on nothing. */
+export function standFeet(above: FramePlan, below: FramePlan): FootPlan {
+  const columnsNear = nearby(below.columns.map(({ at }) => [at]))
+  const beamsNear = nearby(below.beams.map(({ a, b }) => [a, b]))
+  const landings: Landing[] = []
+  const unsupported: number[] = []
+  above.columns.forEach((column, row) => {
+    const found =
+      onColumn(column, row, below, columnsNear([column.at])) ?? onBeam(column, row, below, beamsNear([column.at]))
+    if (found) landings.push(found)
+    else unsupported.push(row)
+  })
+  return { landings, unsupported }
+}
+
+function onColumn({ at }: Column, row: number, below: FramePlan, near: readonly number[]): Landing | undefined {
+  const index = near.find((i) => distance(below.columns[i]?.at ?? [Infinity, 0], at) <= onLine)
+  return index === undefined ? undefined : { row, on: 'column', index, s: 0 }
+}
+
+function onBeam({ at }: Column, row: number, below: FramePlan, near: readonly number[]): Landing | undefined {
+  for (const index of near) {
+    const beam = below.beams[index]
+    if (!beam) continue
+    const { s, off } = project(beam.a, beam.b, at)
+    if (Math.abs(off) <= onLine && s >= -onLine && s <= beam.length + onLine)
+      return { row, on: 'beam', index, s: Math.min(Math.max(s, 0), beam.length) }
+  }
+  return undefined
+}

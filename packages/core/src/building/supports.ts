@@ -1,0 +1,99 @@
+import type { MemberShape } from '../document/shapes'
+import type { Point } from '../geometry/point'
+import { nearby, type Near } from '../geometry/nearby'
+import { distance, project } from '../geometry/segment'
+import { onLine, sameSupport } from '../geometry/tolerance'
+import type { Column, Support } from './frame'
+
+/** A beam while its supports are being found. */
+export interface Draft {
+  readonly member: MemberShape
+  readonly a: Point
+  readonly b: Point
+  readonly length: number
+  readonly supports: Support[]
+}
+
+/** Finds the supports of every draft: columns on its line, beams under its ends, tips of beams that stand already. */
+export function findSupports(drafts: readonly Draft[], columns: readonly Column[]): void {
+  const columnsNear = nearby(columns.map(({ at }) => [at]))
+  const draftsNear = nearby(drafts.map(({ a, b }) => [a, b]))
+  for (const draft of drafts) standOnColumns(draft, columns, columnsNear([draft.a, draft.b]))
+  for (const draft of drafts) standOnBeams(draft, drafts, draftsNear)
+  standOnTips(drafts, draftsNear)
+}
+
+function standOnColumns(draft: Draft, columns: readonly Column[], near: readonly number[]): void {
+  for (const index of near) {
+    const column = columns[index]
+    if (!column) continue
+    const { s, off } = project(draft.a, draft.b, column.at)
+    if (Math.abs(off) <= onLine && s >= -onLine && s <= draft.length + onLine)
+      draft.supports.push({ s: Math.min(Math.max(s, 0), draft.length), on: 'column', index, at: 0 })
+  }
+}
+
+const freeEnds = (draft: Draft): readonly { readonly point: Point; readonly s: number }[] =>
+  [
+    { point: draft.a, s: 0 },
+    { point: draft.b, s: draft.length },
+  ].filter(({ s }) => !draft.supports.some((support) => Math.abs(support.s - s) <= onLine))
+
+/** An end inside the length of another beam stands on it; of several, on the one with most columns, then by id. */
+function standOnBeams(draft: Draft, drafts: readonly Draft[], near: Near): void {
+  for (const { point, s } of freeEnds(draft)) {
+    const under = near([point]).flatMap((index) => {
+      const other = drafts[index]
+      if (!other || other === draft || parallel(other, draft)) return []
+      const { s: at, off } = project(other.a, other.b, point)
+      return Math.abs(off) <= onLine && at > onLine && at < other.length - onLine ? [{ other, index, at }] : []
+    })
+    const best = under.sort((p, q) => columnCount(q.other) - columnCount(p.other) || p.index - q.index)[0]
+    if (best) draft.supports.push({ s, on: 'beam', index: best.index, at: best.at })
+  }
+}
+
+const columnCount = (draft: Draft): number => draft.supports.filter(({ on }) => on === 'column').length
+
+/** Within a thousandth: a beam that runs along another does not stand on it. */
+function parallel(p: Draft, q: Draft): boolean {
+  const cross = (p.b[0] - p.a[0]) * (q.b[1] - q.a[1]) - (p.b[1] - p.a[1]) * (q.b[0] - q.a[0])
+  return Math.abs(cross) < 1e-3 * p.length * q.length
+}
+
+const isFixedAt = ({ member, length }: Draft, s: number): boolean =>
+  (s <= onLine && member.startRelease === 'fixed') || (s >= length - onLine && member.endRelease === 'fixed')
+
+/** Two supports apart from each other, or one at an end that is held against turning. */
+export function isStable(draft: Draft): boolean {
+  const [first, ...more] = draft.supports.map(({ s }) => s).sort((p, q) => p - q)
+  if (first === undefined) return false
+  return (more.at(-1) ?? first) - first >= sameSupport || isFixedAt(draft, first)
+}
+
+/** An end that meets the tip of a beam that stands by itself hangs on that tip (the edge beam of a balcony). */
+function standOnTips(drafts: readonly Draft[], near: Near): void {
+  let waiting = drafts.filter((draft) => !isStable(draft))
+  for (let changed = true; changed;) {
+    changed = false
+    for (const draft of waiting)
+      for (const end of freeEnds(draft)) if (hangOnTip(draft, end, drafts, near)) changed = true
+    waiting = waiting.filter((draft) => !isStable(draft))
+  }
+}
+
+function hangOnTip(
+  draft: Draft,
+  end: ReturnType<typeof freeEnds>[number],
+  drafts: readonly Draft[],
+  near: Near,
+): boolean {
+  const meets = (p: Point) => distance(p, end.point) <= onLine
+  for (const index of near([end.point])) {
+    const other = drafts[index]
+    if (!other || other === draft || !isStable(other) || !(meets(other.a) || meets(other.b))) continue
+    draft.supports.push({ s: end.s, on: 'beam', index, at: meets(other.a) ? 0 : other.length })
+    return true
+  }
+  return false
+}

@@ -1,0 +1,99 @@
+import { actionsOf, exclusions, type LoadCase } from '../actions/cases'
+import { enStandard } from '../standards/en/standard'
+import { ruleSets, type RuleId } from './ruleSets'
+import { combinationStructure, countCombinations, listCombinations } from './structure'
+
+const standard = enStandard([])
+const ruleOf = (id: RuleId, consequence: 'CC1' | 'CC2' | 'CC3' = 'CC2') => {
+  const found = ruleSets(standard, consequence).find((rule) => rule.id === id)
+  if (!found) throw new Error(id)
+  return found
+}
+const a = (psi: LoadCase['psi']): LoadCase => ({ id: 'x/y', name: '', action: 'imposed', psi })
+
+describe('EN 1990, factors of each expression (tables A1.1 and A1.2(B), from memory)', () => {
+  test.each([
+    // category, 6.10 leading and accompanying, frequent leading and accompanying, quasi-permanent
+    ['A', 1.5, 1.05, 0.5, 0.3, 0.3],
+    ['C', 1.5, 1.05, 0.7, 0.6, 0.6],
+    ['E', 1.5, 1.5, 0.9, 0.8, 0.8],
+    ['G', 1.5, 1.05, 0.5, 0.3, 0.3],
+    ['H', 1.5, 0, 0, 0, 0],
+    ['wind', 1.5, 0.9, 0.2, 0, 0],
+  ] as const)('category %s', (psi, leads, accompanies, frequent, beside, quasi) => {
+    const loadCase = a(psi)
+    expect(ruleOf('strength').leading?.(loadCase)).toBeCloseTo(leads, 12)
+    expect(ruleOf('strength').accompanying(loadCase)).toBeCloseTo(accompanies, 12)
+    expect(ruleOf('characteristic').leading?.(loadCase)).toBe(1)
+    expect(ruleOf('characteristic').accompanying(loadCase)).toBeCloseTo(accompanies / 1.5, 12)
+    expect(ruleOf('frequent').leading?.(loadCase)).toBe(frequent)
+    expect(ruleOf('frequent').accompanying(loadCase)).toBe(beside)
+    expect(ruleOf('quasiPermanent').leading).toBeNull()
+    expect(ruleOf('quasiPermanent').accompanying(loadCase)).toBe(quasi)
+  })
+
+  test('permanent action: 1.35 and 1.0 in strength, 1 and 1 in service', () => {
+    expect(ruleOf('strength').permanent).toEqual([1.35, 1])
+    for (const id of ['characteristic', 'frequent', 'quasiPermanent'] as const)
+      expect(ruleOf(id).permanent).toEqual([1, 1])
+  })
+
+  test('consequence class: K_FI on what is unfavourable, in strength alone (B3.3)', () => {
+    expect(ruleOf('strength', 'CC1').permanent).toEqual([expect.closeTo(1.215, 12), 1])
+    expect(ruleOf('strength', 'CC3').leading?.(a('wind'))).toBeCloseTo(1.65, 12)
+    expect(ruleOf('strength', 'CC3').accompanying(a('wind'))).toBeCloseTo(0.99, 12)
+    expect(ruleOf('characteristic', 'CC3').leading?.(a('wind'))).toBe(1)
+  })
+
+  test('each names its expression', () => {
+    expect(ruleSets(standard, 'CC2').map(({ id, clause }) => [id, /\(6\.\d+\)/.exec(clause)?.[0]])).toEqual([
+      ['strength', '(6.10)'],
+      ['characteristic', '(6.14)'],
+      ['frequent', '(6.15)'],
+      ['quasiPermanent', '(6.16)'],
+    ])
+  })
+})
+
+describe('the combinations of a rule', () => {
+  const actions = actionsOf(
+    [
+      { use: 'B', partitions: true },
+      { use: 'C1', partitions: false },
+    ],
+    true,
+  )
+  const cases = actions.flatMap((action) => action.cases)
+  const structure = combinationStructure(ruleOf('strength'), actions, exclusions)
+
+  test('imposed loads act together, wind one direction at a time, never a case twice', () => {
+    for (const { factors } of listCombinations(structure)) {
+      const ids = factors.map(({ case: index }) => cases[index]?.id ?? '')
+      expect(new Set(ids).size).toBe(ids.length)
+      expect(ids.filter((id) => id.startsWith('wind/')).length).toBeLessThanOrEqual(1)
+      expect([0, 3]).toContain(ids.filter((id) => id.startsWith('imposed/')).length)
+      expect(ids.filter((id) => id.startsWith('permanent/'))).toHaveLength(3)
+    }
+  })
+
+  test('permanent action is all unfavourable or all favourable', () => {
+    for (const { factors } of listCombinations(structure)) {
+      const permanent = factors.slice(0, 3).map(({ factor }) => factor)
+      expect(new Set(permanent).size).toBe(1)
+    }
+  })
+
+  test('a list may be cut; no combination comes twice', () => {
+    const all = [...listCombinations(structure)].map(({ factors }) => JSON.stringify(factors))
+    expect(new Set(all).size).toBe(all.length)
+    expect([...listCombinations(structure, 5)]).toHaveLength(5)
+    expect(countCombinations(structure)).toBe(BigInt(all.length))
+  })
+
+  test('permanent action alone: as many as it has factors', () => {
+    const alone = combinationStructure(ruleOf('strength'), actionsOf([], false), exclusions)
+    expect(countCombinations(alone)).toBe(2n)
+    const service = combinationStructure(ruleOf('characteristic'), actionsOf([], false), exclusions)
+    expect(countCombinations(service)).toBe(1n)
+  })
+})

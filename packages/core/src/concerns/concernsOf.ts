@@ -1,0 +1,43 @@
+import type { ProjectState } from '../derivation/project'
+import type { Concern } from '../outcome/outcome'
+import { frameConcerns, sameLabels, crossedOutlines } from './frame'
+import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing } from './idle'
+import { jointConcerns } from './joints'
+import { lostLoads, strandedColumns } from './lostLoads'
+import { overlappingPanels } from './overlaps'
+import { closeSupports, oneSupport } from './sharing'
+import { unloadedPanels } from './unloadedPanels'
+import { unusualValues } from './usualRanges'
+import { wallHeights } from './walls'
+import { weightTwice } from './weightTwice'
+
+type Check = (state: ProjectState) => readonly Concern[]
+
+/** Every check that a checker would make, in the order in which the work goes. */
+const checks: readonly Check[] = [
+  ({ standard }) => standard.concerns,
+  ({ document }) => unusualValues(document.records.values()),
+  sameLabels,
+  crossedOutlines,
+  beamsWithoutLength,
+  jointConcerns,
+  overlappingPanels,
+  layoutsOnNoLevel,
+  frameConcerns,
+  strandedColumns,
+  weightTwice,
+  ({ keys }) => [...keys.values()].flatMap(({ concerns }) => concerns),
+  wallHeights,
+  patchesOnNothing,
+  unloadedPanels,
+  ({ wind }) => wind?.concerns ?? [],
+  lostLoads,
+  oneSupport,
+  closeSupports,
+]
+
+const rank = { blocking: 0, caution: 1, note: 2 } as const
+
+/** Every concern of the project, the blocking ones first. */
+export const concernsOf = (state: ProjectState): readonly Concern[] =>
+  checks.flatMap((check) => check(state)).sort((a, b) => rank[a.severity] - rank[b.severity])

@@ -1,0 +1,61 @@
+import { expandedAt } from '../derivation/floorQueries'
+import type { FloorState } from '../derivation/floorStates'
+import type { ProjectState } from '../derivation/project'
+import { recordsOf } from '../document/document'
+import { labelOf } from '../document/labels'
+import { crossesItself } from '../geometry/polygon'
+import { onLine } from '../geometry/tolerance'
+import type { Concern } from '../outcome/outcome'
+
+/** Two members of one layout with the same label: legal, and a source of mistakes. */
+export function sameLabels({ document }: ProjectState): readonly Concern[] {
+  const seen = new Map<string, string>()
+  return recordsOf(document, 'member').flatMap(({ id, layout, label }): Concern[] => {
+    const key = `${layout} ${label}`
+    const other = seen.get(key)
+    seen.set(key, id)
+    return other === undefined
+      ? []
+      : [{ code: 'member.same-label', severity: 'note', about: [other, id], data: { label } }]
+  })
+}
+
+/** Outlines whose sides cross, so that inside and outside are in doubt. */
+export const crossedOutlines = ({ document }: ProjectState): readonly Concern[] =>
+  (['panel', 'opening', 'patch'] as const).flatMap((kind) =>
+    recordsOf(document, kind).flatMap(({ id, label, outline }): Concern[] =>
+      crossesItself(outline)
+        ? [{ code: 'outline.crosses-itself', severity: 'blocking', about: [id], data: { label } }]
+        : [],
+    ),
+  )
+
+/** Beams that carry each other in a ring, and beams that nothing carries. */
+export const frameConcerns = (state: ProjectState): readonly Concern[] =>
+  state.floors.flatMap((floor) => [...rings(state, floor), ...unsupported(state, floor)])
+
+function rings(state: ProjectState, { operator, level }: FloorState): readonly Concern[] {
+  const { beams, loop } = operator.plan.frame
+  if (loop.length === 0) return []
+  const about = loop.flatMap((i) => beams[i]?.member.id ?? [])
+  const labels = about.map((id) => labelOf(state.document, id)).join(', ')
+  return [{ code: 'member.loop', severity: 'blocking', about, data: { level: level.name, labels } }]
+}
+
+function unsupported(state: ProjectState, floor: FloorState): readonly Concern[] {
+  const { beams, loop } = floor.operator.plan.frame
+  return beams.flatMap(({ stable, stations, member, length }, i): Concern[] => {
+    if (stable || loop.includes(i)) return []
+    const label = labelOf(state.document, member.id)
+    const data = { label, level: floor.level.name, supports: stations.length, end: heldEnd(stations, length) }
+    return [{ code: 'member.unsupported', severity: 'blocking', about: [expandedAt(floor, member.id)], data }]
+  })
+}
+
+/** The end at which a beam's only support is; empty where it is inside, or not the only one. */
+function heldEnd(stations: readonly { readonly s: number }[], length: number): 'start' | 'end' | '' {
+  const [only, other] = stations
+  if (!only || other) return ''
+  if (only.s <= onLine) return 'start'
+  return only.s >= length - onLine ? 'end' : ''
+}

@@ -1,0 +1,37 @@
+import type { ProjectState } from '../derivation/project'
+import { recordsOf } from '../document/document'
+import { distance } from '../geometry/segment'
+import { onLine } from '../geometry/tolerance'
+import type { Concern } from '../outcome/outcome'
+
+/** Beams too short to be one: they carry and weigh nothing. */
+export const beamsWithoutLength = ({ document }: ProjectState): readonly Concern[] =>
+  recordsOf(document, 'member').flatMap(({ id, label, role, path: [a, b] }): Concern[] =>
+    role !== 'column' && a && b && distance(a, b) < onLine
+      ? [{ code: 'member.no-length', severity: 'caution', about: [id], data: { label } }]
+      : [],
+  )
+
+/** Patches of a layout in use that lie on no panel: they load nothing. */
+export function patchesOnNothing({ document, floors }: ProjectState): readonly Concern[] {
+  const plans = new Map(floors.map(({ floor, operator }) => [floor.layoutId, operator.plan.panels]))
+  const loading = new Set([...plans.values()].flat().flatMap(({ regions }) => regions.map(({ patchId }) => patchId)))
+  return recordsOf(document, 'patch').flatMap(({ id, layout, label }): Concern[] =>
+    plans.has(layout) && !loading.has(id)
+      ? [{ code: 'patch.on-nothing', severity: 'caution', about: [id], data: { label } }]
+      : [],
+  )
+}
+
+/** Layouts that hold something and stand on no level: nothing of them counts. */
+export function layoutsOnNoLevel({ document, levels }: ProjectState): readonly Concern[] {
+  const standing = new Set(levels.map(({ layoutId }) => layoutId))
+  const holding = new Set(
+    (['member', 'panel', 'wallRun'] as const).flatMap((kind) => recordsOf(document, kind).map(({ layout }) => layout)),
+  )
+  return recordsOf(document, 'layout').flatMap(({ id, name }): Concern[] =>
+    holding.has(id) && !standing.has(id)
+      ? [{ code: 'layout.on-no-level', severity: 'caution', about: [id], data: { name } }]
+      : [],
+  )
+}

@@ -1,0 +1,167 @@
+import type { Beam, FramePlan } from '../building/frame'
+import type { ProjectState } from '../derivation/project'
+import { labelOf } from '../document/labels'
+import { nearby } from '../geometry/nearby'
+import type { Point } from '../geometry/point'
+import { along, distance, overlapOn, project } from '../geometry/segment'
+import { onLine } from '../geometry/tolerance'
+import type { Concern } from '../outcome/outcome'
+
+/** An end that misses by more than the tolerance and less than this was meant to meet (10 cm; common practice). */
+const missed = 0.1
+
+/** Members lie on each other where they share more than this: less is an overlap of drawing by hand (10 cm). */
+const shared = 0.1
+
+type Found = Omit<Concern, 'data'> & { readonly data: (label: (id: string) => string) => Concern['data'] }
+
+/** A frame is looked through once: an edit of a load keeps it. */
+const known = new WeakMap<FramePlan, readonly Found[]>()
+
+function foundIn(frame: FramePlan): readonly Found[] {
+  const found = known.get(frame) ?? [...doubledAndCrossing(frame), ...nearMisses(frame)]
+  known.set(frame, found)
+  return found
+}
+
+/** Members drawn twice, ends that just miss what they were to stand on, and beams that cross without a joint. */
+export function jointConcerns({ document, floors }: ProjectState): readonly Concern[] {
+  const frames = new Map(floors.map(({ floor, operator }) => [floor.layoutId, operator.plan.frame]))
+  const label = (id: string) => labelOf(document, id)
+  return [...frames.values()].flatMap((frame) =>
+    foundIn(frame).map((found): Concern => ({ ...found, data: found.data(label) })),
+  )
+}
+
+/** Every pair of beams whose boxes come near each other is looked at once; there are many, and most meet end to end. */
+function doubledAndCrossing(frame: FramePlan): readonly Found[] {
+  const { beams } = frame
+  const near = nearby(beams.map(({ a, b }) => [a, b]))
+  const found: Found[] = []
+  beams.forEach((first, i) => {
+    for (const k of near([first.a, first.b])) {
+      const second = beams[k]
+      if (k > i && second && !meetEndToEnd(first, second))
+        found.push(...doubled(first, second), ...crosses(first, second, frame))
+    }
+  })
+  return found
+}
+
+const meetEndToEnd = (first: Beam, second: Beam): boolean =>
+  goApart(first.a, first.b, second.a, second.b) ||
+  goApart(first.a, first.b, second.b, second.a) ||
+  goApart(first.b, first.a, second.a, second.b) ||
+  goApart(first.b, first.a, second.b, second.a)
+
+/** From one point to different sides: they neither lie on each other nor cross. */
+const goApart = (a: Point, u: Point, b: Point, v: Point): boolean =>
+  Math.abs(a[0] - b[0]) <= onLine &&
+  Math.abs(a[1] - b[1]) <= onLine &&
+  (u[0] - a[0]) * (v[0] - b[0]) + (u[1] - a[1]) * (v[1] - b[1]) <= 0
+
+function doubled(first: Beam, second: Beam): readonly Found[] {
+  const overlap = overlapOn(first.a, first.b, second.a, second.b, onLine)
+  if (!overlap || overlap.to - overlap.from <= shared) return []
+  const whole = overlap.to - overlap.from >= Math.max(first.length, second.length) - 2 * onLine
+  const [a, b] = [first.member.id, second.member.id]
+  const data = (label: (id: string) => string) => ({
+    a: label(a),
+    b: label(b),
+    length: overlap.to - overlap.from,
+    whole: Number(whole),
+  })
+  return [{ code: 'member.doubled', severity: 'caution', about: [a, b], data }]
+}
+
+interface Target {
+  readonly id: string
+  readonly at: Point
+  readonly gap: number
+}
+
+interface LooseEnd {
+  readonly beam: Beam
+  readonly index: number
+  readonly end: 'start' | 'end'
+  readonly at: Point
+}
+
+const isLoose = ({ supports, length }: Beam, s: number): boolean =>
+  length >= onLine && !supports.some((support) => Math.abs(support.s - s) <= onLine)
+
+const looseEnds = ({ beams }: FramePlan): readonly LooseEnd[] =>
+  beams.flatMap((beam, index): LooseEnd[] => [
+    ...(isLoose(beam, 0) ? [{ beam, index, end: 'start' as const, at: beam.a }] : []),
+    ...(isLoose(beam, beam.length) ? [{ beam, index, end: 'end' as const, at: beam.b }] : []),
+  ])
+
+/** What an end could have been meant to meet: columns, ends of beams, then their lines; the nearest of the first kind. */
+function nearMisses(frame: FramePlan): readonly Found[] {
+  const { beams, columns } = frame
+  const ends = looseEnds(frame)
+  if (ends.length === 0) return []
+  const columnsNear = nearby(
+    columns.map(({ at }) => [at]),
+    missed,
+  )
+  const beamsNear = nearby(
+    beams.map(({ a, b }) => [a, b]),
+    missed,
+  )
+  return ends.flatMap(({ beam, index, end, at }): Found[] => {
+    const others = beamsNear([at]).flatMap((k) => (k === index ? [] : (beams[k] ?? [])))
+    if (others.some((other) => meets(other, at))) return []
+    const targets: readonly (readonly Target[])[] = [
+      columnsNear([at]).flatMap((k) => targetsOf(columns[k]?.member.id, [columns[k]?.at], at)),
+      others.flatMap(({ member, a, b }) => targetsOf(member.id, [a, b], at)),
+      others.flatMap((other) => targetsOf(other.member.id, [footOn(other, at)], at)),
+    ]
+    const [target] = targets.map(nearest).filter((found) => found !== undefined)
+    if (!target) return []
+    const data = (label: (id: string) => string) => ({
+      label: label(beam.member.id),
+      other: label(target.id),
+      gap: target.gap,
+      end,
+      x: target.at[0],
+      y: target.at[1],
+    })
+    return [{ code: 'member.near-miss', severity: 'caution', about: [beam.member.id, target.id], data }]
+  })
+}
+
+const meets = ({ a, b, length }: Beam, point: Point): boolean => {
+  const { s, off } = project(a, b, point)
+  return Math.abs(off) <= onLine && s >= -onLine && s <= length + onLine
+}
+
+function footOn({ a, b, length }: Beam, point: Point): Point | undefined {
+  const { s } = project(a, b, point)
+  return s > 0 && s < length ? along(a, b, s) : undefined
+}
+
+const targetsOf = (id: string | undefined, points: readonly (Point | undefined)[], end: Point): readonly Target[] =>
+  points.flatMap((at): Target[] => {
+    const gap = at ? distance(at, end) : Infinity
+    return id !== undefined && at && gap > onLine && gap <= missed ? [{ id, at, gap }] : []
+  })
+
+const nearest = (targets: readonly Target[]): Target | undefined =>
+  targets.reduce<Target | undefined>((best, target) => (best && best.gap <= target.gap ? best : target), undefined)
+
+function crosses(first: Beam, second: Beam, { columns }: FramePlan): readonly Found[] {
+  const at = crossing(first, second)
+  if (!at || columns.some((column) => distance(column.at, at) <= onLine)) return []
+  const [a, b] = [first.member.id, second.member.id]
+  const data = (label: (id: string) => string) => ({ a: label(a), b: label(b), x: at[0], y: at[1] })
+  return [{ code: 'member.crossing', severity: 'note', about: [a, b], data }]
+}
+
+/** Where two beams cross inside both; none where one ends on the other. */
+function crossing(first: Beam, second: Beam): Point | undefined {
+  const [from, to] = [project(first.a, first.b, second.a), project(first.a, first.b, second.b)]
+  if (Math.abs(from.off) <= onLine || Math.abs(to.off) <= onLine || from.off > 0 === to.off > 0) return undefined
+  const s = from.s + ((to.s - from.s) * from.off) / (from.off - to.off)
+  return s > onLine && s < first.length - onLine ? along(first.a, first.b, s) : undefined
+}

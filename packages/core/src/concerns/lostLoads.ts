@@ -1,0 +1,60 @@
+import { windDirectionOf } from '../actions/cases'
+import { strandedAt } from '../derivation/balance'
+import { readCase } from '../derivation/cells'
+import { expandedAt } from '../derivation/floorQueries'
+import type { ProjectState } from '../derivation/project'
+import { labelOf } from '../document/labels'
+import type { Concern } from '../outcome/outcome'
+import { recordOfSource } from '../rundown/sources'
+
+const gravityCases = ({ caseIds }: ProjectState): readonly string[] => caseIds.filter((id) => !windDirectionOf(id))
+
+/** A newton is nothing to a building: what is smaller is rounding. */
+const negligible = 1
+
+/** Load that reaches nothing, by the panel, wall run or beam where it is lost; all gravity cases at characteristic value. */
+export function lostLoads(state: ProjectState): readonly Concern[] {
+  const readers = gravityCases(state).map((id) => [id, readCase(state, id)] as const)
+  return state.floors.flatMap((floor) =>
+    floor.operator.plan.sources.flatMap((source, row): Concern[] => {
+      const part = floor.operator.notCarried[row] ?? 0
+      const forces = readers.map(([id, at]) => [id, part * at(floor.intensities, row)] as const)
+      const force = forces.reduce((sum, [, of]) => sum + of, 0)
+      if (Math.abs(force) < negligible) return []
+      const id = recordOfSource(source)
+      const label = labelOf(state.document, id)
+      const [most] = [...forces].sort(([, a], [, b]) => Math.abs(b) - Math.abs(a))
+      const data = {
+        label,
+        level: floor.level.name,
+        what: source.kind,
+        force,
+        part,
+        of: floor.operator.applied[row] ?? 0,
+        // where it shows most
+        case: most?.[0] ?? '',
+      }
+      return [{ code: 'load.not-carried', severity: 'blocking', about: [expandedAt(floor, id)], data }]
+    }),
+  )
+}
+
+/** Columns that stand on nothing, with all that they carry. */
+export function strandedColumns(state: ProjectState): readonly Concern[] {
+  return state.floors.flatMap((floor, index) => {
+    const rows = state.floors[index - 1]?.feetAbove?.unsupported ?? []
+    const force = gravityCases(state).reduce((sum, id) => sum + strandedAt(state, index, id), 0)
+    const ids = rows.flatMap((row) => floor.operator.plan.frame.columns[row]?.member.id ?? [])
+    if (ids.length === 0) return []
+    const labels = ids.map((id) => labelOf(state.document, id)).join(', ')
+    const about = ids.map((id) => expandedAt(floor, id))
+    return [
+      {
+        code: 'column.unsupported',
+        severity: 'blocking',
+        about,
+        data: { labels, level: floor.level.name, force },
+      } as const,
+    ]
+  })
+}

@@ -1,0 +1,205 @@
+import type { Edit } from '../document/changes'
+import { newId, recordsOf, type Document, type Random } from '../document/document'
+import { splitExpanded } from '../document/labels'
+import type { Rec, WallRun } from '../document/recordKinds'
+import { freeLabel, isDrawn, withPoints } from '../editing/shaped'
+import { withTyped } from '../editing/typedText'
+import type { Point } from '../geometry/point'
+import { crossesItself } from '../geometry/polygon'
+import type { Concern } from '../outcome/outcome'
+import { formatQuantity, type NumberFormat } from '../units/format'
+import type { Quantity } from '../units/quantity'
+
+/** A change that takes a concern away in one step, with the words that say its outcome. */
+export interface Mend {
+  readonly words: string
+  readonly edits: readonly Edit[]
+}
+
+interface Subject {
+  readonly document: Document
+  readonly data: Concern['data']
+  /** The records that the concern is about, as far as they are there. */
+  readonly records: readonly Rec[]
+  readonly format: NumberFormat
+  readonly random: Random
+}
+
+type Maker = (subject: Subject) => readonly Mend[]
+
+const pointIn = (data: Concern['data']): Point => [Number(data['x']), Number(data['y'])]
+
+const edit = (before: Rec, after: Rec | null): Edit => ({ id: before.id, before, after })
+
+const deleted = (record: Rec | undefined, name: string): readonly Mend[] =>
+  record ? [{ words: `Delete ${name}`, edits: [edit(record, null)] }] : []
+
+/** What was typed for a field does not stand for another value. */
+const without = <R extends Rec>(record: R, path: string): R => withTyped(record, { path, text: undefined })
+
+/** The record with the value that was meant in place of each one that is ten times off; null where it has none. */
+function withMeant(record: Rec, field: string, value: number, meant: number): Rec | null {
+  const own = (record as unknown as Readonly<Record<string, unknown>>)[field]
+  if (own === value) return without({ ...record, [field]: meant }, field)
+  if (record.kind === 'panel' && field === 'thickness' && record.slab?.thickness === value)
+    return { ...record, slab: { ...record.slab, thickness: meant } }
+  if (record.kind !== 'buildUp') return null
+  const key = field as 'thickness' | 'unitWeight' | 'load'
+  return record.layers.reduce((after, layer, i) => {
+    const was = layer[key]
+    if (was === null || Math.abs(was) !== value) return after
+    const layers = after.layers.map((old, k) => (k === i ? { ...old, [key]: Math.sign(was) * meant } : old))
+    return without({ ...after, layers }, `layers.${i}.${key}`)
+  }, record)
+}
+
+const tenTimes: Maker = ({ records: [record], data, format }) => {
+  const [value, meant] = [Number(data['value']), Number(data['meant'])]
+  const after = record ? withMeant(record, String(data['field']), value, meant) : null
+  if (!record || !after) return []
+  return [
+    { words: `Make it ${formatQuantity(meant, data['quantity'] as Quantity, format)}`, edits: [edit(record, after)] },
+  ]
+}
+
+const ownLabel: Maker = ({ document, records: [, second] }) => {
+  if (second?.kind !== 'member') return []
+  const others = recordsOf(document, 'member').filter(({ layout }) => layout === second.layout)
+  const label = freeLabel(second.label, new Set(others.map((other) => other.label)))
+  return [{ words: `Call the second one ${label}`, edits: [edit(second, { ...second, label })] }]
+}
+
+/** Corners in the order in which one sees them from their middle: what a quadrilateral typed crosswise was meant to be. */
+const untangled: Maker = ({ records: [record] }) => {
+  if (!isDrawn(record) || !('outline' in record)) return []
+  const { outline } = record
+  const middle = (axis: 0 | 1) => outline.reduce((sum, point) => sum + point[axis], 0) / outline.length
+  const [x, y] = [middle(0), middle(1)]
+  const bearing = (point: Point) => Math.atan2(point[1] - y, point[0] - x)
+  const ring = [...outline].sort((a, b) => bearing(a) - bearing(b))
+  if (crossesItself(ring)) return []
+  return [{ words: 'Go round its corners in order', edits: [edit(record, withPoints(record, ring))] }]
+}
+
+const fixedEnd: Maker = ({ records: [record], data: { end } }) => {
+  if (record?.kind !== 'member' || (end !== 'start' && end !== 'end')) return []
+  const field = end === 'start' ? 'startRelease' : 'endRelease'
+  return [{ words: `Fix its ${end}`, edits: [edit(record, { ...record, [field]: 'fixed' })] }]
+}
+
+/** The end moves onto what it just missed. */
+const metEnd: Maker = ({ records: [record], data }) => {
+  if (record?.kind !== 'member') return []
+  const [a, b] = record.path
+  if (!a || !b) return []
+  const at = pointIn(data)
+  const path = data['end'] === 'start' ? [at, b] : [a, at]
+  return [{ words: `Move its ${data['end']} onto ${data['other']}`, edits: [edit(record, { ...record, path })] }]
+}
+
+/** One of two crossing beams becomes two, which end on the other. */
+const splitAt: Maker = ({ document, records: [first, second], data, random }) => {
+  const at = pointIn(data)
+  const split = (record: Rec | undefined, on: string | number | undefined): readonly Mend[] => {
+    if (record?.kind !== 'member') return []
+    const [a, b] = record.path
+    if (!a || !b) return []
+    const others = recordsOf(document, 'member').filter(({ layout }) => layout === record.layout)
+    const label = freeLabel(record.label, new Set(others.map((other) => other.label)))
+    const rest = { ...record, id: newId('member', random), origin: record.id, label, path: [at, b] }
+    const edits = [
+      edit(record, { ...record, path: [a, at], endRelease: 'pinned' }),
+      { id: rest.id, before: null, after: { ...rest, startRelease: 'pinned' as const } },
+    ]
+    return [{ words: `Let ${record.label} end on ${on} at both sides`, edits }]
+  }
+  return [...split(first, data['b']), ...split(second, data['a'])]
+}
+
+const emptied: Maker = ({ document, records: [record] }) => {
+  if (record?.kind !== 'layout') return []
+  const held = [...document.records.values()].filter((other) => 'layout' in other && other.layout === record.id)
+  const words = `Delete it with the ${held.length === 1 ? 'one thing' : `${held.length} things`} it holds`
+  return [{ words, edits: [...held, record].map((gone) => edit(gone, null)) }]
+}
+
+const weighedOnce: Maker = ({ records: [record], data }) => {
+  if (record?.kind !== 'buildUp') return []
+  const layers = record.layers.filter(
+    ({ name, thickness }) => name !== data['layer'] || thickness !== data['thickness'],
+  )
+  // texts of layers go by their number, so they go with them
+  const { typed: _, ...bare } = record
+  return [{ words: `Take ${data['layer']} out of the build-up`, edits: [edit(record, { ...bare, layers })] }]
+}
+
+const wallRule =
+  (words: (format: NumberFormat) => string, fields: Partial<WallRun>): Maker =>
+  ({ records: [record], format }) =>
+    record?.kind === 'wallRun' ? [{ words: words(format), edits: [edit(record, { ...record, ...fields })] }] : []
+
+/** A parapet that keeps people from falling (common practice). */
+const parapet = 1
+
+const firstUse: Maker = ({ document, records: [record], data: { level } }) => {
+  const layout = record?.kind === 'panel' ? document.records.get(record.layout) : undefined
+  if (layout?.kind !== 'layout' || layout.defaultKey !== null) return []
+  const on = recordsOf(document, 'patch').filter((patch) => patch.layout === layout.id)
+  return recordsOf(document, 'loadKey')
+    .filter(({ id, imposed, use }) => use !== null && imposed !== 0 && on.some(({ key }) => key === id))
+    .map((key) => ({
+      words: `Make “${key.name}” the default of level ${level}`,
+      edits: [edit(layout, { ...layout, defaultKey: key.id })],
+    }))
+}
+
+/** What a layer gives and is not used. */
+const takenOut =
+  (part: 'values' | 'tables' | 'methods'): Maker =>
+  ({ document, data }) => {
+    const key = String(data['key'])
+    return recordsOf(document, 'layer')
+      .filter((layer) => layer.name === data['layer'] && key in layer[part])
+      .map((layer) => {
+        const { [key]: _, ...others } = layer[part] as Readonly<Record<string, unknown>>
+        return { words: 'Take it out of the layer', edits: [edit(layer, { ...layer, [part]: others })] }
+      })
+  }
+
+const makers: Readonly<Record<string, Maker>> = {
+  'value.factor-of-ten': tenTimes,
+  'member.same-label': ownLabel,
+  'member.no-length': ({ records: [record], data }) => deleted(record, `beam ${data['label']}`),
+  'member.unsupported': fixedEnd,
+  'outline.crosses-itself': untangled,
+  'member.doubled': ({ records: [, second], data }) =>
+    data['whole'] === 1 ? deleted(second, `beam ${data['b']}`) : [],
+  'member.near-miss': metEnd,
+  'member.crossing': splitAt,
+  'panel.overlap': ({ records: [a, b], data }) => [
+    ...deleted(a, `panel ${data['a']}`),
+    ...deleted(b, `panel ${data['b']}`),
+  ],
+  'panel.unloaded': firstUse,
+  'layout.on-no-level': emptied,
+  'patch.on-nothing': ({ records: [record], data }) => deleted(record, `patch ${data['label']}`),
+  'selfweight.twice': weighedOnce,
+  'wall.no-height': wallRule((format) => `Make it ${formatQuantity(parapet, 'length', format)} high`, {
+    heightRule: 'typed',
+    height: parapet,
+  }),
+  'wall.no-beam-above': wallRule(() => 'Take off the slab only', { heightRule: 'lessSlab' }),
+  'layer.unknown-key': takenOut('values'),
+  'layer.outside-limits': takenOut('values'),
+  'layer.unusable-table': takenOut('tables'),
+  'layer.unknown-method': takenOut('methods'),
+}
+
+/**
+ * The changes that would take a concern away, the most likely first; none where only a person can say what was meant.
+ * The edits hold for the document that is given: they are made when they are asked for, not when the concern is found.
+ */
+export function mendsOf(document: Document, concern: Concern, format: NumberFormat, random: Random): readonly Mend[] {
+  const records = concern.about.flatMap((id) => document.records.get(splitExpanded(id)[0]) ?? [])
+  return makers[concern.code]?.({ document, data: concern.data, records, format, random }) ?? []
+}

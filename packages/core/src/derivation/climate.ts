@@ -1,0 +1,63 @@
+import { windLoads, type WindBody, type WindLoads } from '../actions/wind/windLoads'
+import type { WindLevel } from '../actions/wind/wallStrips'
+import type { Floor } from '../building/floors'
+import { recordsOf, type Document } from '../document/document'
+import { boxOf, type Box } from '../geometry/polygon'
+import type { LayoutOperator } from '../rundown/operator'
+import type { WindSite } from '../standards/en/peakVelocityPressure'
+import type { Standard } from '../standards/layer'
+import { given } from '../trace/traced'
+import type { Memo } from './memo'
+import { stage } from './stage'
+
+const windStage = stage(
+  'wind',
+  (
+    body: WindBody,
+    levels: readonly WindLevel[],
+    basicVelocity: number,
+    terrain: WindSite['terrain'],
+    standard: Standard,
+    structuralFactor: number,
+  ): WindLoads => windLoads(body, levels, windSite(basicVelocity, terrain), standard, structuralFactor),
+  () => 60_000,
+)
+
+export const windSite = (basicVelocity: number, terrain: WindSite['terrain']): WindSite => ({
+  v_b0: given('v_b,0', 'velocity', basicVelocity, 'site'),
+  terrain,
+})
+
+/** The bounding rectangle in plan, stated on the sheet: round the columns above ground, else round the panels. */
+export function extentOf(levels: readonly Floor[], operators: ReadonlyMap<string, LayoutOperator>): Box | null {
+  const plans = levels
+    .filter(({ level }) => level.elevation > 0)
+    .flatMap(({ layoutId }) => operators.get(layoutId ?? '')?.plan ?? [])
+  const columns = plans.flatMap(({ frame }) => frame.columns.map(({ at }) => at))
+  const points =
+    columns.length >= 3 ? columns : plans.flatMap(({ panels }) => panels.flatMap(({ panel }) => panel.outline))
+  return points.length > 0 ? boxOf(points) : null
+}
+
+/** Wind on the stated rectangle; null while there is no velocity or nothing stands above ground. */
+export function deriveWind(
+  memo: Memo,
+  document: Document,
+  levels: readonly Floor[],
+  extent: Box | null,
+  standard: Standard,
+): WindLoads | null {
+  const [basis] = recordsOf(document, 'basis')
+  const [part] = recordsOf(document, 'buildingPart')
+  const carrying = levels.filter(({ layoutId, level }) => layoutId !== null && level.elevation > 0)
+  const roof = carrying.at(-1)
+  if (!extent || !roof || !basis || basis.basicWindVelocity === null) return null
+  const ground = levels.filter(({ level }) => level.elevation <= 0).at(-1)
+  const exposed = [
+    ...(ground ? [{ levelId: ground.level.id, z: 0 }] : []),
+    ...carrying.map(({ level }) => ({ levelId: level.id, z: level.elevation })),
+  ]
+  const body = { box: extent, roof: roof.level.elevation, parapet: part?.parapet ?? 0 }
+  const { basicWindVelocity, terrain } = basis
+  return memo.get(windStage, body, exposed, basicWindVelocity, terrain, standard, part?.structuralFactor ?? 1)
+}

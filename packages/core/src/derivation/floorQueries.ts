@@ -1,0 +1,65 @@
+import { expanded, splitExpanded } from '../document/labels'
+import { readArea } from './cells'
+import type { RegionSource } from '../rundown/sources'
+import type { FloorState } from './floorStates'
+import type { ProjectState } from './project'
+
+export const floorAt = (state: ProjectState, levelId: string): FloorState | undefined =>
+  state.floors.find(({ level }) => level.id === levelId)
+
+/** The carrying floor above, or undefined at the top. */
+export const floorAbove = (state: ProjectState, floor: FloorState): FloorState | undefined =>
+  state.floors[state.floors.indexOf(floor) + 1]
+
+export interface Place {
+  readonly floor: FloorState
+  /** Index among the floor's beams or columns. */
+  readonly row: number
+}
+
+/** Where an expanded member stands among the beams or columns of its floor. */
+export function placeOf(state: ProjectState, expandedId: string, list: 'beams' | 'columns'): Place | undefined {
+  const [id, levelId] = splitExpanded(expandedId)
+  const floor = floorAt(state, levelId)
+  const row = floor?.operator.plan.frame[list].findIndex(({ member }) => member.id === id) ?? -1
+  return floor && row >= 0 ? { floor, row } : undefined
+}
+
+/** Floor area, counted once: regions that lie on top of others do not count again. */
+export function floorArea(state: ProjectState, floor: FloorState): number {
+  const area = readArea(state)
+  return floor.operator.plan.sources.reduce(
+    (sum, { share }, row) => sum + share.applied * area(floor.intensities, row),
+    0,
+  )
+}
+
+/** The lengths of one column from the roof down, as far as columns stand on columns. */
+export function columnChain(state: ProjectState, expandedId: string): readonly Place[] {
+  const start = placeOf(state, expandedId, 'columns')
+  if (!start) return []
+  const chain: Place[] = [start]
+  for (let next = lengthAbove(state, start); next; next = lengthAbove(state, next)) chain.unshift(next)
+  for (let next = lengthBelow(state, start); next; next = lengthBelow(state, next)) chain.push(next)
+  return chain
+}
+
+function lengthAbove(state: ProjectState, { floor, row }: Place): Place | undefined {
+  const above = floorAbove(state, floor)
+  const landing = floor.feetAbove?.landings.find(({ on, index }) => on === 'column' && index === row)
+  return above && landing && { floor: above, row: landing.row }
+}
+
+function lengthBelow(state: ProjectState, { floor, row }: Place): Place | undefined {
+  const below = state.floors[state.floors.indexOf(floor) - 1]
+  const landing = below?.feetAbove?.landings.find((candidate) => candidate.row === row)
+  return below && landing?.on === 'column' ? { floor: below, row: landing.index } : undefined
+}
+
+export const expandedAt = (floor: FloorState, id: string): string => expanded(id, floor.level.id)
+
+/** The load key of a region: of its patch, else the default of its layout. */
+export function keyOfRegion(state: ProjectState, { region, panel }: RegionSource): string | null {
+  const record = state.document.records.get(region.patchId ?? panel.panel.layout)
+  return record?.kind === 'patch' ? record.key : record?.kind === 'layout' ? record.defaultKey : null
+}

@@ -1,0 +1,198 @@
+import { selfWeight } from '../actions/cases'
+import type { KeyLoads } from '../actions/keyLoads'
+import type { Floor } from '../building/floors'
+import type { FramePlan } from '../building/frame'
+import { standFeet, type FootPlan } from '../building/landings'
+import { recordsOf, type Document } from '../document/document'
+import type { BuildUp, Level, Member, Panel, Patch, WallRun } from '../document/recordKinds'
+import { materialWeight, memberStock, panelSlab, sectionArea } from '../document/shapes'
+import { floorRundown, type FloorRundown } from '../rundown/floorRundown'
+import type { LayoutOperator } from '../rundown/operator'
+import { wallLoadsStage, type Depths, type WallLoads } from './heads'
+import { byLayout } from './layouts'
+import { intensityStage, weightsStage, type Intensities, type KeyOfRegion, type OwnWeights } from './loads'
+import type { Memo } from './memo'
+import { stage } from './stage'
+
+/** One carrying level with its loads and results. */
+export interface FloorState {
+  readonly floor: Floor
+  readonly level: Level
+  readonly operator: LayoutOperator
+  /** Row by source, column by case, then floor area. */
+  readonly intensities: Float64Array
+  readonly walls: WallLoads
+  readonly weights: OwnWeights
+  readonly rundown: FloorRundown
+  /** How the columns of the floor above stand on this floor; null at the top. */
+  readonly feetAbove: FootPlan | null
+}
+
+const feetStage = stage('feet', (above: FramePlan, below: FramePlan): FootPlan => standFeet(above, below))
+
+const rundownStage = stage(
+  'rundown',
+  (
+    operator: LayoutOperator,
+    intensities: Intensities,
+    weights: OwnWeights,
+    storeyHeight: number,
+    selfWeightColumn: number,
+    columns: number,
+    above: FloorRundown | null,
+    feet: FootPlan | null,
+  ): FloorRundown => {
+    const standing = operator.plan.frame.columns
+    const columnWeights = new Float64Array(standing.length * columns)
+    standing.forEach(
+      ({ member }, i) =>
+        (columnWeights[i * columns + selfWeightColumn] = (weights.members.get(member.id) ?? 0) * storeyHeight),
+    )
+    return floorRundown(operator, {
+      columns,
+      intensities: intensities.values,
+      columnWeights,
+      feetAbove: above?.feet ?? new Float64Array(0),
+      landings: feet?.landings ?? [],
+    })
+  },
+  ({ reactions, beamTotals, tops }) => 8 * (reactions.length + beamTotals.length + 2 * tops.length),
+)
+
+/** What a layout contributes to every level that it stands on. */
+interface LayoutLoads {
+  readonly operator: LayoutOperator
+  readonly runs: readonly WallRun[]
+  readonly wallBuildUps: readonly BuildUp[]
+  readonly weights: OwnWeights
+  readonly beamDepths: Depths
+  readonly slabDepths: Depths
+  readonly keys: readonly KeyLoads[]
+  readonly keyOf: KeyOfRegion
+}
+
+/** The load keys that a layout uses: its default, then those of its patches. */
+export function keyOfRegions(document: Document, layoutId: string, patches: readonly Patch[]): KeyOfRegion {
+  const layout = document.records.get(layoutId)
+  const own = layout?.kind === 'layout' ? layout.defaultKey : null
+  return [...(own ? [['default', own] as const] : []), ...patches.map(({ id, key }) => [id, key] as const)]
+}
+
+function layoutLoads(
+  memo: Memo,
+  document: Document,
+  operators: ReadonlyMap<string, LayoutOperator>,
+  keys: ReadonlyMap<string, KeyLoads>,
+): ReadonlyMap<string, LayoutLoads> {
+  const members = byLayout(recordsOf(document, 'member'))
+  const panels = byLayout(recordsOf(document, 'panel'))
+  const patches = byLayout(recordsOf(document, 'patch'))
+  const runs = byLayout(recordsOf(document, 'wallRun'))
+  return new Map(
+    [...operators].map(([id, operator]) => {
+      const [ownMembers, ownPanels] = [members.get(id) ?? [], panels.get(id) ?? []]
+      const keyOf = keyOfRegions(document, id, patches.get(id) ?? [])
+      const used = [...new Set(keyOf.map(([, key]) => key))].sort()
+      return [
+        id,
+        {
+          operator,
+          runs: runs.get(id) ?? [],
+          wallBuildUps: buildUpsOf(document, runs.get(id) ?? []),
+          weights: weightsOf(memo, document, ownMembers, ownPanels),
+          beamDepths: ownMembers.map((member) => [member.id, depthOf(document, member)] as const),
+          slabDepths: ownPanels.flatMap(({ id: panel, slab }) => (slab ? [[panel, slab.thickness] as const] : [])),
+          keys: used.flatMap((key) => keys.get(key) ?? []),
+          keyOf,
+        },
+      ]
+    }),
+  )
+}
+
+/** Only those that a wall of the layout is made of. */
+function buildUpsOf(document: Document, runs: readonly WallRun[]): readonly BuildUp[] {
+  const used = new Set<string>(runs.flatMap(({ buildUp }) => buildUp ?? []))
+  return used.size === 0 ? [] : recordsOf(document, 'buildUp').filter(({ id }) => used.has(id))
+}
+
+function depthOf(document: Document, member: Member): number {
+  const section = document.records.get(member.section)
+  return section?.kind === 'section' ? section.depth : 0
+}
+
+/** Only sections and materials in use go in, so that others can change without a new result. */
+function weightsOf(memo: Memo, document: Document, members: readonly Member[], panels: readonly Panel[]): OwnWeights {
+  const used = new Set<string>()
+  for (const { section, material } of members) used.add(section).add(material)
+  for (const { slab } of panels) if (slab) used.add(slab.material)
+  const inUse = <T extends { readonly id: string }>(records: readonly T[]) => records.filter(({ id }) => used.has(id))
+  return memo.get(
+    weightsStage,
+    members.map(memberStock),
+    panels.map(panelSlab),
+    inUse(recordsOf(document, 'section')).map(sectionArea),
+    inUse(recordsOf(document, 'material')).map(materialWeight),
+  )
+}
+
+/** Every carrying floor from the roof down, since each stands on what is below; answered bottom first. */
+export function deriveFloors(
+  memo: Memo,
+  document: Document,
+  levels: readonly Floor[],
+  operators: ReadonlyMap<string, LayoutOperator>,
+  keys: ReadonlyMap<string, KeyLoads>,
+  caseIds: readonly string[],
+): readonly FloorState[] {
+  const loads = layoutLoads(memo, document, operators, keys)
+  const states: FloorState[] = []
+  let above: Above | null = null
+  for (const floor of [...levels].reverse()) {
+    const layout = loads.get(floor.layoutId ?? '')
+    if (!layout) continue
+    const state: FloorState = floorState(memo, floor, layout, above, caseIds)
+    states.unshift(state)
+    above = { state, layout }
+  }
+  return states
+}
+
+interface Above {
+  readonly state: FloorState
+  readonly layout: LayoutLoads
+}
+
+function floorState(
+  memo: Memo,
+  floor: Floor,
+  { operator, runs, wallBuildUps, weights, keys, keyOf }: LayoutLoads,
+  above: Above | null,
+  caseIds: readonly string[],
+): FloorState {
+  const { level, storeyHeight } = floor
+  const walls = memo.get(
+    wallLoadsStage,
+    operator,
+    runs,
+    wallBuildUps,
+    above?.layout.operator ?? null,
+    above ? above.state.level.elevation - level.elevation : null,
+    above?.layout.beamDepths ?? [],
+    above?.layout.slabDepths ?? [],
+  )
+  const feetAbove = above ? memo.get(feetStage, above.layout.operator.plan.frame, operator.plan.frame) : null
+  const intensities = memo.get(intensityStage, operator, keys, keyOf, weights, walls, caseIds)
+  const rundown = memo.get(
+    rundownStage,
+    operator,
+    intensities,
+    weights,
+    storeyHeight,
+    caseIds.indexOf(selfWeight),
+    caseIds.length + 1,
+    above?.state.rundown ?? null,
+    feetAbove,
+  )
+  return { floor, level, operator, intensities: intensities.values, walls, weights, rundown, feetAbove }
+}

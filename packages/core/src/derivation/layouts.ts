@@ -1,0 +1,175 @@
+import type { FramePlan } from '../building/frame'
+import { framePlan } from '../building/framePlan'
+import { planPanel, stripOutline, type PanelPlan } from '../building/panelRegions'
+import { wallSegments, type WallSegment } from '../building/wallSegments'
+import { recordsOf, type Document } from '../document/document'
+import {
+  memberShape,
+  openingShape,
+  panelShape,
+  patchShape,
+  wallShape,
+  type MemberShape,
+  type OpeningShape,
+  type PanelShape,
+  type PatchShape,
+  type WallShape,
+} from '../document/shapes'
+import { nearby } from '../geometry/nearby'
+import type { Ring } from '../geometry/polygon'
+import { present } from '../outcome/assert'
+import { layoutOperator, type LayoutOperator } from '../rundown/operator'
+import { beamSource, regionSource, wallSource, type LayoutPlan } from '../rundown/sources'
+import { shareArea } from '../sharing/oneWay'
+import type { Carrier } from '../sharing/rails'
+import type { Share } from '../sharing/share'
+import { shareWall } from '../sharing/wallPath'
+import type { Memo } from './memo'
+import { stage } from './stage'
+
+interface Shares {
+  readonly shares: readonly Share[]
+}
+
+const bytesOfShares = ({ shares }: Shares): number => shares.reduce((sum, { lines }) => sum + 80 * lines.length, 500)
+
+const frameStage = stage(
+  'frame',
+  (members: readonly MemberShape[]): FramePlan => framePlan(members),
+  ({ beams, columns }) => 400 * beams.length + 200 * columns.length,
+)
+
+const panelStage = stage(
+  'panel',
+  (panel: PanelShape, openings: readonly OpeningShape[], patches: readonly PatchShape[]): PanelPlan =>
+    planPanel(panel, openings, patches),
+)
+
+/** Shares of every region of one panel per unit pressure: solved once, then it serves every case. */
+const panelShareStage = stage(
+  'panelShare',
+  (plan: PanelPlan, carriers: readonly Carrier[]): Shares => {
+    const { spanAngle, overhang } = plan.panel
+    const ground = { outline: stripOutline(plan), spanAngle, overhang, carriers }
+    return { shares: plan.regions.map(({ region }) => shareArea(ground, region)) }
+  },
+  bytesOfShares,
+)
+
+const segmentsStage = stage('wallSegments', (run: WallShape): { readonly segments: readonly WallSegment[] } => ({
+  segments: wallSegments(run),
+}))
+
+const wallShareStage = stage(
+  'wallShare',
+  (segment: WallSegment, carriers: readonly Carrier[], panels: readonly PanelPlan[]): Shares => ({
+    shares: [shareWall(segment, carriers, panels)],
+  }),
+  bytesOfShares,
+)
+
+const operatorStage = stage(
+  'operator',
+  (
+    frame: FramePlan,
+    panels: readonly PanelPlan[],
+    panelShares: readonly Shares[],
+    walls: readonly { readonly run: WallShape; readonly segment: WallSegment }[],
+    wallShares: readonly Shares[],
+  ): LayoutOperator => {
+    const shareAt = (list: readonly Shares[], i: number, k: number) => present(list[i]?.shares[k], `share ${i}/${k}`)
+    const plan: LayoutPlan = {
+      frame,
+      panels,
+      sources: [
+        ...panels.flatMap((panel, i) =>
+          panel.regions.map((region, k) => regionSource(panel, region, shareAt(panelShares, i, k))),
+        ),
+        ...walls.map(({ run, segment }, i) => wallSource(run, segment, shareAt(wallShares, i, 0))),
+        ...frame.beams.map(beamSource),
+      ],
+    }
+    return layoutOperator(plan)
+  },
+  ({ toSupports, plan }) => 12 * toSupports.index.length + 300 * plan.sources.length,
+)
+
+/** The operator of every layout that stands on a level, by the layout's id. */
+export function deriveOperators(
+  memo: Memo,
+  document: Document,
+  layoutIds: readonly string[],
+): ReadonlyMap<string, LayoutOperator> {
+  const grouped = {
+    members: byLayout(recordsOf(document, 'member')),
+    panels: byLayout(recordsOf(document, 'panel')),
+    openings: byLayout(recordsOf(document, 'opening')),
+    patches: byLayout(recordsOf(document, 'patch')),
+    wallRuns: byLayout(recordsOf(document, 'wallRun')),
+  }
+  return new Map(
+    layoutIds.map((id) => [
+      id,
+      deriveOperator(memo, {
+        members: (grouped.members.get(id) ?? []).map(memberShape),
+        panels: (grouped.panels.get(id) ?? []).map(panelShape),
+        openings: (grouped.openings.get(id) ?? []).map(openingShape),
+        patches: (grouped.patches.get(id) ?? []).map(patchShape),
+        wallRuns: (grouped.wallRuns.get(id) ?? []).map(wallShape),
+      }),
+    ]),
+  )
+}
+
+/** Records by the layout they belong to, in the order of their ids. */
+export function byLayout<T extends { readonly layout: string }>(list: readonly T[]): ReadonlyMap<string, readonly T[]> {
+  const grouped = new Map<string, T[]>()
+  for (const record of list) {
+    const there = grouped.get(record.layout)
+    if (there) there.push(record)
+    else grouped.set(record.layout, [record])
+  }
+  return grouped
+}
+
+interface LayoutShapes {
+  readonly members: readonly MemberShape[]
+  readonly panels: readonly PanelShape[]
+  readonly openings: readonly OpeningShape[]
+  readonly patches: readonly PatchShape[]
+  readonly wallRuns: readonly WallShape[]
+}
+
+function deriveOperator(memo: Memo, shapes: LayoutShapes): LayoutOperator {
+  const frame = memo.get(frameStage, shapes.members)
+  const carriers = frame.beams.map(({ member, a, b }): Carrier => ({ member: member.id, a, b }))
+  const carriersNear = among(
+    carriers,
+    carriers.map(({ a, b }) => [a, b]),
+  )
+  const openingsNear = among(shapes.openings, outlines(shapes.openings))
+  const patchesNear = among(shapes.patches, outlines(shapes.patches))
+  const plans = shapes.panels.map((panel) =>
+    memo.get(panelStage, panel, openingsNear(panel.outline), patchesNear(panel.outline)),
+  )
+  const plansNear = among(plans, outlines(shapes.panels))
+  const panelShares = plans.map((plan) => memo.get(panelShareStage, plan, carriersNear(plan.panel.outline)))
+  const walls = shapes.wallRuns.flatMap((run) =>
+    memo.get(segmentsStage, run).segments.map((segment) => ({ run, segment })),
+  )
+  const wallShares = walls.map(({ segment: { a, b }, segment }) => {
+    const under = plansNear([a, b])
+    const reach = [a, b, ...under.flatMap(({ panel }) => panel.outline)]
+    return memo.get(wallShareStage, segment, carriersNear(reach), under)
+  })
+  return memo.get(operatorStage, frame, plans, panelShares, walls, wallShares)
+}
+
+const outlines = (shapes: readonly { readonly outline: Ring }[]): readonly Ring[] =>
+  shapes.map(({ outline }) => outline)
+
+/** The things of a list whose box touches that of a ring. */
+function among<T>(things: readonly T[], points: readonly Ring[]): (ring: Ring) => readonly T[] {
+  const near = nearby(points)
+  return (ring) => near(ring).flatMap((i) => things[i] ?? [])
+}

@@ -1,0 +1,153 @@
+import {
+  actionsOf,
+  buildUps,
+  imposedCase,
+  partitionCase,
+  selfWeight,
+  walls,
+  type Action,
+  type UseOnPlan,
+} from '../actions/cases'
+import { keyLoads, type KeyLoads } from '../actions/keyLoads'
+import { layerWeight, memberWeight } from '../actions/ownWeight'
+import { recordsOf, type Document } from '../document/document'
+import type { BuildUp, LoadKey } from '../document/recordKinds'
+import type { MaterialWeight, MemberStock, PanelSlab, SectionArea } from '../document/shapes'
+import type { LayoutOperator } from '../rundown/operator'
+import type { Source } from '../rundown/sources'
+import { categoryOf } from '../standards/en/uses'
+import type { Standard } from '../standards/layer'
+import type { WallLoads } from './heads'
+import type { Memo } from './memo'
+import { stage } from './stage'
+
+const keyStage = stage('loadKey', (key: LoadKey, buildUp: BuildUp | null, standard: Standard): KeyLoads =>
+  keyLoads(key, buildUp ?? undefined, standard),
+)
+
+/** The area loads of every load key. */
+export function deriveKeys(memo: Memo, document: Document, standard: Standard): ReadonlyMap<string, KeyLoads> {
+  return new Map(
+    recordsOf(document, 'loadKey').map((key) => {
+      const buildUp = key.buildUp === null ? undefined : document.records.get(key.buildUp)
+      return [key.id, memo.get(keyStage, key, buildUp?.kind === 'buildUp' ? buildUp : null, standard)]
+    }),
+  )
+}
+
+interface Cases {
+  readonly actions: readonly Action[]
+  readonly caseIds: readonly string[]
+}
+
+/** The project's cases: what is on plan decides. */
+export const casesStage = stage('cases', (used: readonly UseOnPlan[], withWind: boolean): Cases => {
+  const actions = actionsOf(used, withWind)
+  return { actions, caseIds: actions.flatMap(({ cases }) => cases.map(({ id }) => id)) }
+})
+
+/** Own weights: per length of each member, per area of each slab. */
+export interface OwnWeights {
+  /** N/m by member id. */
+  readonly members: ReadonlyMap<string, number>
+  /** Pa by panel id. */
+  readonly slabs: ReadonlyMap<string, number>
+}
+
+export const weightsStage = stage(
+  'weights',
+  (
+    members: readonly MemberStock[],
+    panels: readonly PanelSlab[],
+    sections: readonly SectionArea[],
+    materials: readonly MaterialWeight[],
+  ): OwnWeights => {
+    const [areaOf, gammaOf] = [
+      new Map(sections.map(({ id, area }) => [id as string, area])),
+      new Map(materials.map(({ id, unitWeight }) => [id as string, unitWeight])),
+    ]
+    const gamma = (material: string) => gammaOf.get(material) ?? 0
+    return {
+      members: new Map(
+        members.map(({ id, section, material }) => [
+          id,
+          memberWeight.evaluate({ A: areaOf.get(section) ?? 0, gamma: gamma(material) }),
+        ]),
+      ),
+      slabs: new Map(
+        panels.flatMap(({ id, slab }) =>
+          slab ? [[id, layerWeight.evaluate({ t: slab.thickness, gamma: gamma(slab.material) })] as const] : [],
+        ),
+      ),
+    }
+  },
+  ({ members, slabs }) => 100 * (members.size + slabs.size),
+)
+
+/** Which load key a region carries: by patch id, with `default` for the layout's own. */
+export type KeyOfRegion = readonly (readonly [patch: string, key: string])[]
+
+export interface Intensities {
+  /** Row by source; columns are the cases, then 1 where the source is floor area. */
+  readonly values: Float64Array
+}
+
+/** Force per unit of every source for every case, then its share of floor area: the one place where loads meet geometry. */
+export const intensityStage = stage(
+  'intensity',
+  (
+    operator: LayoutOperator,
+    keys: readonly KeyLoads[],
+    keyOf: KeyOfRegion,
+    weights: OwnWeights,
+    wallLoads: WallLoads,
+    caseIds: readonly string[],
+  ): Intensities => {
+    const columns = caseIds.length + 1
+    const columnOf = new Map(caseIds.map((id, i) => [id, i]))
+    const loads: RegionLoads = {
+      keys: new Map(keys.map((entry) => [entry.key.id as string, entry])),
+      keyOf: new Map(keyOf),
+    }
+    const values = new Float64Array(operator.plan.sources.length * columns)
+    let wall = 0
+    operator.plan.sources.forEach((source, row) => {
+      const put: Put = (caseId, value) => {
+        const column = caseId === area ? caseIds.length : columnOf.get(caseId)
+        if (column !== undefined) values[row * columns + column] = (values[row * columns + column] ?? 0) + value
+      }
+      if (source.kind === 'wall') put(walls, wallLoads.loads[wall++]?.value ?? 0)
+      else if (source.kind === 'beam') put(selfWeight, weights.members.get(source.id) ?? 0)
+      else putRegion(source, loads, weights, put)
+    })
+    return { values }
+  },
+  ({ values }) => values.byteLength,
+)
+
+const area = 'area'
+type Put = (caseId: string, value: number) => void
+
+interface RegionLoads {
+  readonly keys: ReadonlyMap<string, KeyLoads>
+  readonly keyOf: ReadonlyMap<string, string>
+}
+
+function putRegion(
+  { panel, region }: Extract<Source, { kind: 'region' }>,
+  { keys, keyOf }: RegionLoads,
+  weights: OwnWeights,
+  put: Put,
+): void {
+  if (region.base) {
+    put(selfWeight, weights.slabs.get(panel.panel.id) ?? 0)
+    put(area, 1)
+  }
+  const loads = keys.get(keyOf.get(region.patchId ?? 'default') ?? '')
+  if (!loads) return
+  put(buildUps, loads.buildUp.value)
+  if (loads.key.use === null) return
+  const category = categoryOf(loads.key.use)
+  if (loads.imposed) put(imposedCase(category), loads.imposed.value)
+  if (loads.partitions) put(partitionCase(category), loads.partitions.value)
+}

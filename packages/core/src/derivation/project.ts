@@ -1,0 +1,81 @@
+import type { Action } from '../actions/cases'
+import type { KeyLoads } from '../actions/keyLoads'
+import type { WindLoads } from '../actions/wind/windLoads'
+import { expandFloors, type Floor } from '../building/floors'
+import { recordsOf, type Document } from '../document/document'
+import type { Basis, BuildingPart, Layer, Level, LevelRange } from '../document/recordKinds'
+import type { Box } from '../geometry/polygon'
+import type { LayoutOperator } from '../rundown/operator'
+import { enStandard } from '../standards/en/standard'
+import type { Standard } from '../standards/layer'
+import { deriveWind, extentOf } from './climate'
+import { deriveFloors, keyOfRegions, type FloorState } from './floorStates'
+import { byLayout, deriveOperators } from './layouts'
+import { casesStage, deriveKeys } from './loads'
+import type { Memo } from './memo'
+import { stage } from './stage'
+
+/** Everything derived from a document that more than one query needs. */
+export interface ProjectState {
+  readonly document: Document
+  readonly basis: Basis | undefined
+  readonly part: BuildingPart | undefined
+  readonly standard: Standard
+  /** Every level, bottom first. */
+  readonly levels: readonly Floor[]
+  /** Carrying floors, bottom first. */
+  readonly floors: readonly FloorState[]
+  readonly keys: ReadonlyMap<string, KeyLoads>
+  readonly actions: readonly Action[]
+  readonly caseIds: readonly string[]
+  readonly wind: WindLoads | null
+  readonly extent: Box | null
+}
+
+const standardStage = stage(
+  'standard',
+  (layers: readonly Layer[]): Standard => enStandard(layers),
+  () => 60_000,
+)
+
+interface Levels {
+  readonly floors: readonly Floor[]
+}
+
+const levelsStage = stage('levels', (levels: readonly Level[], ranges: readonly LevelRange[]): Levels => ({
+  floors: expandFloors(levels, ranges),
+}))
+
+/** The chain of stages from records to the rundown; what is equal to before is taken from the memo. */
+export function deriveProject(memo: Memo, document: Document): ProjectState {
+  const standard = memo.get(standardStage, recordsOf(document, 'layer'))
+  const levels = memo.get(levelsStage, recordsOf(document, 'level'), recordsOf(document, 'levelRange')).floors
+  const operators = deriveOperators(memo, document, layoutsInUse(levels))
+  const keys = deriveKeys(memo, document, standard)
+  const extent = extentOf(levels, operators)
+  const wind = deriveWind(memo, document, levels, extent, standard)
+  const { actions, caseIds } = memo.get(casesStage, usesOnPlan(document, operators, keys), wind !== null)
+  const floors = deriveFloors(memo, document, levels, operators, keys, caseIds)
+  const [basis] = recordsOf(document, 'basis')
+  const [part] = recordsOf(document, 'buildingPart')
+  return { document, basis, part, standard, levels, floors, keys, actions, caseIds, wind, extent }
+}
+
+const layoutsInUse = (levels: readonly Floor[]): readonly string[] =>
+  [...new Set(levels.flatMap(({ layoutId }) => layoutId ?? []))].sort()
+
+/** The uses of the load keys that stand on a level, in the order of the keys' ids. */
+function usesOnPlan(
+  document: Document,
+  operators: ReadonlyMap<string, LayoutOperator>,
+  keys: ReadonlyMap<string, KeyLoads>,
+) {
+  const patches = byLayout(recordsOf(document, 'patch'))
+  const used = [...operators.keys()].flatMap((id) =>
+    keyOfRegions(document, id, patches.get(id) ?? []).map(([, key]) => key),
+  )
+  return [...new Set(used)].sort().flatMap((id) => {
+    const loads = keys.get(id)
+    return loads?.key.use ? [{ use: loads.key.use, partitions: loads.partitions !== null }] : []
+  })
+}

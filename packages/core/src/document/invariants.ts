@@ -1,0 +1,100 @@
+import type { Document } from './document'
+import { recordsOf } from './document'
+import { object, type Fields, type Problem, type Reference } from './fields'
+import { kinds, recordKinds, type Level, type Rec } from './recordKinds'
+
+/** What must hold between records for the document to be legal; doubts are concerns, not problems. */
+export function invariantProblems(document: Document): readonly Problem[] {
+  return [
+    ...referenceProblems(document),
+    ...singleProblems(document),
+    ...rangeProblems(document),
+    ...shapeProblems(document),
+  ]
+}
+
+function referenceProblems(document: Document): readonly Problem[] {
+  const problems: Problem[] = []
+  for (const record of document.records.values())
+    for (const { path, id } of referencesOf(record))
+      if (!document.records.has(id))
+        problems.push({ path: `records.${record.id}${path}`, problem: `It points at ${id}, which is not there.` })
+  return problems
+}
+
+const bodies = new Map(kinds.map((kind) => [kind, object(recordKinds[kind] as Fields)]))
+
+/** Records never change, so what one points at is found once: an edit looks at all records, and reads one of them. */
+const found = new WeakMap<Rec, readonly Reference[]>()
+
+/** Every reference that a record holds, with the field it stands in. */
+export function referencesOf(record: Rec): readonly Reference[] {
+  const known = found.get(record)
+  if (known) return known
+  const references = bodies.get(record.kind)?.references?.(record) ?? []
+  found.set(record, references)
+  return references
+}
+
+/** One basis in every project that holds anything, one layer of each standing, at most one building part. */
+function singleProblems(document: Document): readonly Problem[] {
+  const layers = recordsOf(document, 'layer')
+  const groups: readonly (readonly [string, readonly Rec[]])[] = [
+    ['basis record', recordsOf(document, 'basis')],
+    ['building part', recordsOf(document, 'buildingPart')],
+    ['national layer', layers.filter(({ standing }) => standing === 'national')],
+    ['own layer', layers.filter(({ standing }) => standing === 'own')],
+  ]
+  const doubled = groups.flatMap(([name, [, second]]) =>
+    second ? [{ path: `records.${second.id}`, problem: `There can be one ${name} only.` }] : [],
+  )
+  const missing = document.records.size > 0 && recordsOf(document, 'basis').length === 0
+  return missing ? [...doubled, { path: 'records', problem: 'The basis record is missing.' }] : doubled
+}
+
+function rangeProblems(document: Document): readonly Problem[] {
+  const levels = [...recordsOf(document, 'level')].sort((a, b) => a.elevation - b.elevation)
+  const problems: Problem[] = []
+  const base = levels[0]
+  levels.forEach((level, index) => {
+    const below: Level | undefined = levels[index - 1]
+    if (below && level.elevation - below.elevation < 0.01)
+      problems.push({
+        path: `records.${level.id}.elevation`,
+        problem: `Level ${level.name} and level ${below.name} are closer than 10 mm.`,
+      })
+  })
+  const taken = new Map<string, string>()
+  for (const range of recordsOf(document, 'levelRange')) {
+    const from = levels.findIndex((level) => level.id === range.from)
+    const to = levels.findIndex((level) => level.id === range.to)
+    if (from > to) problems.push({ path: `records.${range.id}`, problem: 'The range ends below its start.' })
+    if (base && range.from === base.id)
+      problems.push({ path: `records.${range.id}.from`, problem: 'The lowest level is the base and has no layout.' })
+    for (const level of levels.slice(Math.max(from, 0), to + 1)) {
+      if (taken.has(level.id))
+        problems.push({
+          path: `records.${range.id}`,
+          problem: `Level ${level.name} has a layout from another range already.`,
+        })
+      taken.set(level.id, range.id)
+    }
+  }
+  return problems
+}
+
+function shapeProblems(document: Document): readonly Problem[] {
+  const problems: Problem[] = []
+  for (const member of recordsOf(document, 'member')) {
+    const wanted = member.role === 'column' ? 1 : 2
+    if (member.path.length !== wanted)
+      problems.push({
+        path: `records.${member.id}.path`,
+        problem: `A ${member.role} has ${wanted === 1 ? 'one point' : 'two points'}.`,
+      })
+  }
+  for (const run of recordsOf(document, 'wallRun'))
+    if (run.heightRule === 'typed' && run.height === null)
+      problems.push({ path: `records.${run.id}.height`, problem: 'The height is to be typed, but none is given.' })
+  return problems
+}

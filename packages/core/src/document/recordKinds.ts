@@ -1,0 +1,195 @@
+import {
+  dictionary,
+  flag,
+  list,
+  nullable,
+  number,
+  object,
+  oneOf,
+  point,
+  ref,
+  text,
+  withDefault,
+  type Fields,
+  type ObjectOf,
+} from './fields'
+import { quantities } from '../units/quantity'
+
+const label = text(40)
+const ring = list(point(), 500, 3)
+/** Clause or table that values were taken from; empty for what was typed. */
+const source = withDefault(text(160), '')
+const quantityName = oneOf(...quantities)
+
+/** A table of a standard as a file may carry it; the shape is that of `trace/table`. */
+const standardTable = object({
+  symbol: text(40),
+  quantity: quantityName,
+  clause: text(160),
+  fromMemory: withDefault(flag(), false),
+  axis: object({
+    symbol: text(40),
+    quantity: quantityName,
+    at: list(number('factor'), 100, 1),
+    between: oneOf('linear', 'log', 'nextAbove'),
+    below: oneOf('nearest', 'refuse'),
+    above: oneOf('nearest', 'refuse'),
+  }),
+  rows: dictionary(list(number('factor'), 100, 1), 100),
+})
+
+/** Every kind of record with its fields. Types, reader and JSON Schema follow from this table. */
+export const recordKinds = {
+  basis: {
+    name: text(120),
+    units: oneOf('metric', 'us'),
+    decimal: oneOf('point', 'comma'),
+    /** The family of standards. */
+    family: oneOf('EN'),
+    consequenceClass: oneOf('CC1', 'CC2', 'CC3'),
+    basicWindVelocity: nullable(number('velocity', { min: 5, max: 80 })),
+    terrain: oneOf('0', 'I', 'II', 'III', 'IV'),
+    altitude: number('length', { min: -500, max: 5000 }),
+    place: withDefault(text(120), ''),
+  },
+  /**
+   * Values, tables and methods laid over the family's recommended ones; the project's own lie over the national set. A
+   * national set in use is embedded whole, so that a file means the same everywhere.
+   */
+  layer: {
+    standing: oneOf('national', 'own'),
+    name: text(60),
+    values: dictionary(object({ value: number('factor'), clause: text(160), fromMemory: withDefault(flag(), false) })),
+    tables: dictionary(standardTable, 40),
+    /** A registered method by the name of what it derives; a layer never carries code. */
+    methods: dictionary(text(60), 40),
+  },
+  gridLine: { label, axis: oneOf('x', 'y'), at: number('length', { min: -1e6, max: 1e6 }) },
+  /** A plane. The lowest level is the base: supports stand on it and it carries no layout. */
+  level: { name: label, elevation: number('length', { min: -500, max: 2000 }) },
+  layout: { name: label, defaultKey: nullable(ref('loadKey')) },
+  levelRange: { layout: ref('layout'), from: ref('level'), to: ref('level') },
+  material: {
+    name: text(60),
+    unitWeight: number('unitWeight', { min: 0, max: 2e5 }),
+    elasticModulus: number('pressure', { min: 1e6, max: 1e12 }),
+    source,
+  },
+  section: {
+    name: text(60),
+    shape: oneOf('H', 'rectangle', 'tube', 'own', 'circle', 'pipe'),
+    area: number('sectionArea', { above: 0, max: 100 }),
+    depth: number('smallLength', { above: 0, max: 20 }),
+    width: number('smallLength', { above: 0, max: 20 }),
+    assumed: withDefault(flag(), false),
+    source,
+  },
+  /** A beam has two points; a column one, and goes from its level down to the next. */
+  member: {
+    layout: ref('layout'),
+    label,
+    role: oneOf('beam', 'girder', 'joist', 'column'),
+    path: list(point(), 2, 1),
+    section: ref('section'),
+    material: ref('material'),
+    startRelease: oneOf('pinned', 'fixed'),
+    endRelease: oneOf('pinned', 'fixed'),
+  },
+  panel: {
+    layout: ref('layout'),
+    label,
+    outline: ring,
+    /** Direction of the axis along which the deck spans, from global X. */
+    spanAngle: number('angle', { min: -7, max: 7 }),
+    slab: nullable(object({ thickness: number('smallLength', { above: 0, max: 5 }), material: ref('material') })),
+    overhang: withDefault(oneOf('lever', 'tributary'), 'lever'),
+    openings: withDefault(oneOf('bridged', 'interrupting'), 'bridged'),
+  },
+  opening: { layout: ref('layout'), label, outline: ring },
+  buildUp: {
+    name: text(60),
+    layers: list(
+      object({
+        name: text(60),
+        /** Either thickness and unit weight, or a load typed as it is. */
+        thickness: nullable(number('smallLength', { min: 0, max: 10 })),
+        unitWeight: nullable(number('unitWeight', { min: 0, max: 2e5 })),
+        load: nullable(number('pressure', { min: -1e6, max: 1e6 })),
+        source,
+      }),
+      40,
+    ),
+  },
+  loadKey: {
+    name: text(60),
+    buildUp: nullable(ref('buildUp')),
+    use: nullable(
+      oneOf('A', 'A-stairs', 'A-balconies', 'B', 'C1', 'C2', 'C3', 'C4', 'C5', 'D1', 'D2', 'E1', 'F', 'G', 'H'),
+    ),
+    /** Typed instead of the value of the use. */
+    imposed: nullable(number('pressure', { min: 0, max: 1e6 })),
+    /** Own weight of movable partitions per metre of wall; the allowance follows. */
+    partitionWeight: nullable(number('lineLoad', { min: 0, max: 1e5 })),
+  },
+  patch: {
+    layout: ref('layout'),
+    label,
+    outline: ring,
+    key: ref('loadKey'),
+    mode: oneOf('insteadOf', 'onTopOf'),
+    order: number('count', { min: 0, max: 1e6 }),
+  },
+  wallRun: {
+    layout: ref('layout'),
+    label,
+    path: list(point(), 500, 2),
+    closed: flag(),
+    /** Weight per area of wall, where it is not made of layers. */
+    weight: number('pressure', { min: 0, max: 1e5 }),
+    /** The layers that it is made of; they weigh then. */
+    buildUp: withDefault(nullable(ref('buildUp')), null),
+    heightRule: oneOf('lessBeam', 'lessSlab', 'lessBoth', 'typed'),
+    height: nullable(number('length', { above: 0, max: 100 })),
+    openingShare: number('factor', { min: 0, max: 1 }),
+  },
+  /** Stated extent for wind; null sides follow the floors. */
+  buildingPart: {
+    name: text(60),
+    parapet: number('length', { min: 0, max: 20 }),
+    structuralFactor: number('factor', { min: 0.5, max: 3 }),
+  },
+} as const satisfies Record<string, Fields>
+
+export type Kind = keyof typeof recordKinds
+export type Id<K extends Kind = Kind> = K extends Kind ? `${K}:${string}` : never
+export type RecOf<K extends Kind> = K extends Kind
+  ? {
+      readonly kind: K
+      readonly id: `${K}:${string}`
+      /** The record that this one was copied from. */
+      readonly origin?: string
+      /** What a person typed, by the path of the field: "3.15 - 0.45" beside the SI value. */
+      readonly typed?: Readonly<Record<string, string>>
+    } & ObjectOf<(typeof recordKinds)[K]>
+  : never
+export type Rec = RecOf<Kind>
+
+export type Basis = RecOf<'basis'>
+export type Layer = RecOf<'layer'>
+export type GridLine = RecOf<'gridLine'>
+export type Level = RecOf<'level'>
+export type Layout = RecOf<'layout'>
+export type LevelRange = RecOf<'levelRange'>
+export type Material = RecOf<'material'>
+export type Section = RecOf<'section'>
+export type Member = RecOf<'member'>
+export type Panel = RecOf<'panel'>
+export type Opening = RecOf<'opening'>
+export type BuildUp = RecOf<'buildUp'>
+export type LoadKey = RecOf<'loadKey'>
+export type Patch = RecOf<'patch'>
+export type WallRun = RecOf<'wallRun'>
+export type BuildingPart = RecOf<'buildingPart'>
+
+export const kinds = Object.keys(recordKinds) as readonly Kind[]
+export const isKind = (value: unknown): value is Kind => typeof value === 'string' && Object.hasOwn(recordKinds, value)

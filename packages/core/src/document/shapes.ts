@@ -1,0 +1,40 @@
+import type { Material, Member, Opening, Panel, Patch, Rec, Section, WallRun } from './recordKinds'
+
+/** Takes some fields of a record as a frozen record of its own, the same object each time. */
+function picker<R extends Rec>() {
+  return <K extends keyof R>(...fields: readonly K[]) => {
+    const known = new WeakMap<R, Pick<R, K>>()
+    return (record: R): Pick<R, K> => {
+      let shape = known.get(record)
+      if (!shape) {
+        shape = Object.freeze(Object.fromEntries(fields.map((field) => [field, record[field]])) as Pick<R, K>)
+        known.set(record, shape)
+      }
+      return shape
+    }
+  }
+}
+
+// What of a record shapes the paths of load. Labels, sections, weights and load keys are left out, so that a change of
+// a load does not solve the geometry again.
+export const memberShape = picker<Member>()('id', 'role', 'path', 'startRelease', 'endRelease')
+export const panelShape = picker<Panel>()('id', 'layout', 'outline', 'spanAngle', 'overhang', 'openings')
+export const openingShape = picker<Opening>()('id', 'outline')
+export const patchShape = picker<Patch>()('id', 'outline', 'mode', 'order')
+export const wallShape = picker<WallRun>()('id', 'path', 'closed')
+
+// And what of it weighs, so that a new label weighs nothing again.
+export const memberStock = picker<Member>()('id', 'section', 'material')
+export const panelSlab = picker<Panel>()('id', 'slab')
+export const sectionArea = picker<Section>()('id', 'area')
+export const materialWeight = picker<Material>()('id', 'unitWeight')
+
+export type MemberShape = ReturnType<typeof memberShape>
+export type PanelShape = ReturnType<typeof panelShape>
+export type OpeningShape = ReturnType<typeof openingShape>
+export type PatchShape = ReturnType<typeof patchShape>
+export type WallShape = ReturnType<typeof wallShape>
+export type MemberStock = ReturnType<typeof memberStock>
+export type PanelSlab = ReturnType<typeof panelSlab>
+export type SectionArea = ReturnType<typeof sectionArea>
+export type MaterialWeight = ReturnType<typeof materialWeight>

@@ -1,0 +1,177 @@
+import { newId, recordsOf, type Document, type Random } from '../document/document'
+import type {
+  Layout,
+  LoadKey,
+  Material,
+  Member,
+  Opening,
+  Panel,
+  Patch,
+  Section,
+  WallRun,
+} from '../document/recordKinds'
+import type { Point } from '../geometry/point'
+import { freeLabel, type Drawn } from './shaped'
+
+/** What can be drawn, and how many points it takes: a number, or a ring or path that ends when one says so. */
+export const tools = {
+  beam: { name: 'beam', shape: 'segment' },
+  girder: { name: 'girder', shape: 'segment' },
+  column: { name: 'column', shape: 'point' },
+  panel: { name: 'panel', shape: 'ring' },
+  opening: { name: 'opening', shape: 'ring' },
+  patch: { name: 'patch', shape: 'ring' },
+  wallRun: { name: 'wall run', shape: 'path' },
+} as const satisfies Record<string, { readonly name: string; readonly shape: 'point' | 'segment' | 'ring' | 'path' }>
+
+export type Tool = keyof typeof tools
+
+/** Points that a shape needs at least. */
+export const leastPoints = { point: 1, segment: 2, ring: 3, path: 2 } as const
+
+const letters: Readonly<Record<Tool, string>> = {
+  beam: 'B',
+  girder: 'G',
+  column: 'C',
+  panel: 'P',
+  opening: 'V',
+  patch: 'A',
+  wallRun: 'W',
+}
+
+export type Made = { readonly ok: true; readonly record: Drawn } | { readonly ok: false; readonly problem: string }
+
+const problem = (sentence: string): Made => ({ ok: false, problem: sentence })
+
+interface Ground {
+  readonly document: Document
+  readonly layout: Layout
+  readonly random: Random
+  /** A wall run may return to its start. */
+  readonly closed?: boolean
+}
+
+/** A new record from the points that were drawn; what it needs beside them is taken from what is there already. */
+export function drawRecord(tool: Tool, points: readonly Point[], ground: Ground): Made {
+  const { document, layout, random } = ground
+  const label = nextLabel(tool, document, layout)
+  const base = { layout: layout.id, label }
+  if (points.length < leastPoints[tools[tool].shape])
+    return problem(`A ${tools[tool].name} needs ${leastPoints[tools[tool].shape]} points.`)
+  switch (tool) {
+    case 'beam':
+    case 'girder':
+    case 'column':
+      return drawMember(tool, points, base, ground)
+    case 'panel':
+      return made<Panel>({
+        kind: 'panel',
+        id: newId('panel', random),
+        ...base,
+        outline: points,
+        spanAngle: usualSpan(document, layout),
+        slab: usualSlab(document, layout),
+        overhang: 'lever',
+        openings: 'bridged',
+      })
+    case 'opening':
+      return made<Opening>({ kind: 'opening', id: newId('opening', random), ...base, outline: points })
+    case 'patch':
+      return drawPatch(points, base, ground)
+    case 'wallRun':
+      return made<WallRun>({
+        kind: 'wallRun',
+        id: newId('wallRun', random),
+        ...base,
+        path: points,
+        closed: (ground.closed ?? false) && points.length > 2,
+        ...usualWall(document),
+      })
+  }
+}
+
+const made = <D extends Drawn>(record: D): Made => ({ ok: true, record })
+
+function nextLabel(tool: Tool, document: Document, layout: Layout): string {
+  const kind = tool === 'beam' || tool === 'girder' || tool === 'column' ? 'member' : tool
+  const taken = recordsOf(document, kind)
+    .filter((record) => record.layout === layout.id)
+    .map((record) => record.label)
+  return freeLabel(`${letters[tool]}1`, new Set(taken))
+}
+
+/** The section and material that most members of the role have; the first ones where there is none yet. */
+function drawMember(
+  role: Member['role'],
+  points: readonly Point[],
+  base: Pick<Member, 'layout' | 'label'>,
+  { document, random }: Ground,
+): Made {
+  const alike = recordsOf(document, 'member').filter((member) => member.role === role)
+  const section =
+    mostUsed<Section['id']>(alike.map((member) => member.section)) ?? recordsOf(document, 'section')[0]?.id
+  const material =
+    mostUsed<Material['id']>(alike.map((member) => member.material)) ?? recordsOf(document, 'material')[0]?.id
+  if (!section || !material) return problem('There is no section and material yet. Add one first.')
+  return made<Member>({
+    kind: 'member',
+    id: newId('member', random),
+    ...base,
+    role,
+    path: points.slice(0, role === 'column' ? 1 : 2),
+    section,
+    material,
+    startRelease: 'pinned',
+    endRelease: 'pinned',
+  })
+}
+
+function drawPatch(
+  points: readonly Point[],
+  base: Pick<Patch, 'layout' | 'label'>,
+  { document, layout, random }: Ground,
+): Made {
+  const keys = recordsOf(document, 'loadKey')
+  // a patch with the default's own key would change nothing
+  const key: LoadKey | undefined = keys.find(({ id }) => id !== layout.defaultKey) ?? keys[0]
+  if (!key) return problem('There is no load key yet. Add one first.')
+  const orders = recordsOf(document, 'patch')
+    .filter((patch) => patch.layout === layout.id)
+    .map(({ order }) => order)
+  return made<Patch>({
+    kind: 'patch',
+    id: newId('patch', random),
+    ...base,
+    outline: points,
+    key: key.id,
+    mode: 'insteadOf',
+    order: Math.max(0, ...orders) + 1,
+  })
+}
+
+function mostUsed<T extends string>(values: readonly T[]): T | undefined {
+  const counts = new Map<T, number>()
+  for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1)
+  return [...counts].sort(([a, n], [b, m]) => m - n || (a < b ? -1 : 1))[0]?.[0]
+}
+
+const panelsOn = (document: Document, layout: Layout): readonly Panel[] =>
+  recordsOf(document, 'panel').filter((panel) => panel.layout === layout.id)
+
+/** The span of the panel drawn before; across the drawing where there is none. */
+const usualSpan = (document: Document, layout: Layout): number =>
+  panelsOn(document, layout)[0]?.spanAngle ?? Math.PI / 2
+
+const usualSlab = (document: Document, layout: Layout): Panel['slab'] => panelsOn(document, layout)[0]?.slab ?? null
+
+/** 2.87 kN/m2 and no openings until it is typed; net of the beam above, since most walls stand on lines of beams. */
+function usualWall(document: Document): Pick<WallRun, 'weight' | 'buildUp' | 'heightRule' | 'height' | 'openingShare'> {
+  const [before] = recordsOf(document, 'wallRun')
+  return {
+    weight: before?.weight ?? 2870,
+    buildUp: before?.buildUp ?? null,
+    heightRule: 'lessBeam',
+    height: null,
+    openingShare: 0,
+  }
+}

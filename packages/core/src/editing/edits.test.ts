@@ -1,0 +1,217 @@
+import { Building } from '../../test/build'
+import { rectangle } from '../../test/shapes'
+import { expandFloors } from '../building/floors'
+import { applyChange, type Edit } from '../document/changes'
+import { documentOf, recordsOf, seededRandom, type Document } from '../document/document'
+import type { Layout, Level } from '../document/recordKinds'
+import { nationalSets, enStandard } from '../standards/en/standard'
+import { parameter } from '../standards/layer'
+import { drawRecord, leastPoints, tools, type Tool } from './drawn'
+import { addLevelEdits, layoutOfLevelEdits, removeLevelEdits, storeyHeightEdits } from './levels'
+import { layoutOutline } from './outline'
+import { nationalSetEdits, ownValueEdits } from './ownLayer'
+
+const random = seededRandom(99)
+/** Applies edits as one change set, so that what they make must be legal. */
+function after(document: Document, edits: readonly Edit[]): Document {
+  const applied = applyChange(document, { id: 'c', seen: 0, note: '', edits })
+  if (!applied.ok) throw new Error(JSON.stringify(applied.problems))
+  return applied.document
+}
+const layoutsOf = (document: Document) =>
+  expandFloors(recordsOf(document, 'level'), recordsOf(document, 'levelRange')).map(({ level, layoutId }) => {
+    const layout = layoutId && document.records.get(layoutId)
+    return `${level.name}: ${layout && layout.kind === 'layout' ? layout.name : '–'}`
+  })
+
+function tower() {
+  const building = new Building()
+  const levels = ['Base', '1', '2', '3', 'Roof'].map((name, i) => building.level(name, 3 * i))
+  const [floors, roof] = [
+    building.layout('Floors', null, levels[1], levels[3]),
+    building.layout('Roof', null, levels[4]),
+  ]
+  const other = building.layout('Other')
+  const at = (name: string): Level => {
+    const found = levels.find((level) => level.name === name)
+    if (!found) throw new Error(name)
+    return found
+  }
+  return { building, document: building.document, at, floors, roof, other }
+}
+
+describe('levels', () => {
+  test('another storey height moves the level and all above', () => {
+    const { document, at } = tower()
+    const next = after(document, storeyHeightEdits(document, at('2'), 3.45))
+    expect(
+      recordsOf(next, 'level')
+        .map(({ elevation }) => elevation)
+        .sort((a, b) => a - b),
+    ).toEqual([0, 3, 6.45, 9.45, 12.45])
+    expect(storeyHeightEdits(document, at('Base'), 4)).toEqual([])
+  })
+
+  test('another layout on one level splits the range; back again joins it', () => {
+    const { document, at, floors, other } = tower()
+    const split = after(document, layoutOfLevelEdits(document, at('2'), other.id, random))
+    expect(layoutsOf(split)).toEqual(['Base: –', '1: Floors', '2: Other', '3: Floors', 'Roof: Roof'])
+    const joined = after(split, layoutOfLevelEdits(split, at('2'), floors.id, random))
+    expect(layoutsOf(joined)).toEqual(layoutsOf(document))
+    expect(recordsOf(joined, 'levelRange')).toHaveLength(2)
+    const bare = after(document, layoutOfLevelEdits(document, at('3'), null, random))
+    expect(layoutsOf(bare)).toEqual(['Base: –', '1: Floors', '2: Floors', '3: –', 'Roof: Roof'])
+  })
+
+  test('the same layout again changes nothing', () => {
+    const { document, at, floors } = tower()
+    expect(layoutOfLevelEdits(document, at('2'), floors.id, random)).toEqual([])
+  })
+
+  test('a level more stands on the top one, as high as its storey, with the same layout and a name of its own', () => {
+    const { document } = tower()
+    const next = after(document, addLevelEdits(document, random))
+    expect(layoutsOf(next).slice(-2)).toEqual(['Roof: Roof', '4: Roof'])
+    expect(Math.max(...recordsOf(next, 'level').map(({ elevation }) => elevation))).toBe(15)
+    expect(addLevelEdits(new Building().document, random)).toEqual([])
+  })
+
+  test('a level taken away leaves the layouts of the others; the base taken away makes the next one the base', () => {
+    const { document, at } = tower()
+    expect(layoutsOf(after(document, removeLevelEdits(document, at('2'), random)))).toEqual([
+      'Base: –',
+      '1: Floors',
+      '3: Floors',
+      'Roof: Roof',
+    ])
+    expect(layoutsOf(after(document, removeLevelEdits(document, at('1'), random)))[1]).toBe('2: Floors')
+    expect(layoutsOf(after(document, removeLevelEdits(document, at('Base'), random)))).toEqual([
+      '1: –',
+      '2: Floors',
+      '3: Floors',
+      'Roof: Roof',
+    ])
+    expect(layoutsOf(after(document, removeLevelEdits(document, at('Roof'), random)))).toEqual([
+      'Base: –',
+      '1: Floors',
+      '2: Floors',
+      '3: Floors',
+    ])
+  })
+})
+
+describe('drawing', () => {
+  const shapes: Readonly<Record<Tool, readonly (readonly [number, number])[]>> = {
+    beam: [
+      [0, 0],
+      [6, 0],
+    ],
+    girder: [
+      [0, 0],
+      [0, 6],
+    ],
+    column: [[0, 0]],
+    panel: rectangle(0, 0, 6, 4),
+    opening: rectangle(1, 1, 2, 2),
+    patch: rectangle(0, 0, 3, 4),
+    wallRun: [
+      [0, 0],
+      [6, 0],
+      [6, 4],
+    ],
+  }
+  const draw = (tool: Tool, document: Document, layout: Layout, points = shapes[tool], closed = false) => {
+    const made = drawRecord(tool, points, { document, layout, random, closed })
+    if (!made.ok) throw new Error(made.problem)
+    return made.record
+  }
+
+  test.each(Object.keys(tools) as readonly Tool[])('a %s is a legal record with a label of its own', (tool) => {
+    const { building, floors } = tower()
+    building.key(1000)
+    const { document } = building
+    const first = draw(tool, document, floors)
+    const next = after(document, [{ id: first.id, before: null, after: first }])
+    const second = draw(tool, next, floors)
+    expect(second.label).not.toBe(first.label)
+    expect(second.id).not.toBe(first.id)
+    expect(() => after(next, [{ id: second.id, before: null, after: second }])).not.toThrow()
+  })
+
+  test.each(Object.keys(tools) as readonly Tool[])('a %s with a point too few is refused', (tool) => {
+    const { document, floors } = tower()
+    const points = shapes[tool].slice(0, leastPoints[tools[tool].shape] - 1)
+    expect(drawRecord(tool, points, { document, layout: floors, random })).toMatchObject({
+      ok: false,
+      problem: expect.stringMatching(/needs \d points/),
+    })
+  })
+
+  test('a member takes the section and material that most of its role have', () => {
+    const { building, floors } = tower()
+    const [deep, steel] = [building.sectionOf({ name: 'deep' }), building.material()]
+    building.beam(floors, [0, 0], [6, 0], { section: deep.id, material: steel.id })
+    building.beam(floors, [0, 1], [6, 1], { section: deep.id, material: steel.id })
+    building.beam(floors, [0, 2], [6, 2])
+    expect(draw('beam', building.document, floors)).toMatchObject({ section: deep.id, material: steel.id })
+  })
+
+  test('a panel spans and weighs as those beside it; a patch takes another key than the default and lies on top of the order', () => {
+    const { building, floors } = tower()
+    const key = building.key(1000)
+    const concrete = building.material({ name: 'Concrete' })
+    building.panel(floors, rectangle(0, 0, 6, 4), { spanAngle: 0.3, slab: { thickness: 0.2, material: concrete.id } })
+    building.patch(floors, key, rectangle(0, 0, 1, 1), { order: 7 })
+    expect(draw('panel', building.document, floors)).toMatchObject({ spanAngle: 0.3, slab: { thickness: 0.2 } })
+    expect(draw('patch', building.document, floors)).toMatchObject({ order: 8, key: key.id, mode: 'insteadOf' })
+  })
+
+  test('a wall run closes only where it has a corner; without a stock nothing can be drawn', () => {
+    const { document, floors } = tower()
+    expect(draw('wallRun', document, floors, shapes.wallRun, true)).toMatchObject({ closed: true })
+    expect(draw('wallRun', document, floors, shapes.beam, true)).toMatchObject({ closed: false })
+    const bare = documentOf([...document.records.values()].filter(({ kind }) => kind !== 'section'))
+    expect(drawRecord('beam', shapes.beam, { document: bare, layout: floors, random })).toMatchObject({ ok: false })
+    expect(drawRecord('patch', shapes.patch, { document, layout: floors, random })).toMatchObject({
+      ok: false,
+      problem: 'There is no load key yet. Add one first.',
+    })
+  })
+
+  test('the outline round all panels of a layout, the largest ring first', () => {
+    const { building, floors } = tower()
+    building.panel(floors, rectangle(0, 0, 2, 2))
+    building.panel(floors, rectangle(5, 0, 9, 4))
+    building.panel(floors, rectangle(5, 4, 9, 8))
+    const [first, second] = layoutOutline(building.document, floors.id)
+    expect(first).toHaveLength(4)
+    expect(second).toHaveLength(4)
+    expect(Math.max(...(first ?? []).map(([, y]) => y))).toBe(8)
+  })
+})
+
+describe('values of the project’s own, and national sets', () => {
+  const { document } = new Building()
+  const valueIn = (doc: Document, key: string) => parameter(enStandard(recordsOf(doc, 'layer')), key)
+
+  test('the first own value makes the layer, the last one taken back removes it', () => {
+    const one = after(document, ownValueEdits(document, 'basis.gamma_Q', 1.4, random))
+    expect(valueIn(one, 'basis.gamma_Q')).toMatchObject({ value: 1.4, basis: { layer: 'this project' } })
+    const two = after(one, ownValueEdits(one, 'wind.rho', 1.2, random))
+    expect(recordsOf(two, 'layer')).toHaveLength(1)
+    const back = after(two, ownValueEdits(two, 'basis.gamma_Q', null, random))
+    expect(valueIn(back, 'basis.gamma_Q').value).toBe(1.5)
+    expect(recordsOf(after(back, ownValueEdits(back, 'wind.rho', null, random)), 'layer')).toEqual([])
+  })
+
+  test('a national set is embedded whole, changed for another, and put away', () => {
+    const [germany] = nationalSets
+    if (!germany) throw new Error('no set')
+    const german = after(document, nationalSetEdits(document, germany, random))
+    expect(valueIn(german, 'wind.terrain.IV.z_min').value).toBe(16)
+    const again = after(german, nationalSetEdits(german, germany, random))
+    expect(recordsOf(again, 'layer')).toHaveLength(1)
+    expect(recordsOf(after(again, nationalSetEdits(again, null, random)), 'layer')).toEqual([])
+    expect(nationalSetEdits(document, null, random)).toEqual([])
+  })
+})

@@ -1,0 +1,120 @@
+import type { Edit } from '../document/changes'
+import { newId, recordsOf, type Document, type Random } from '../document/document'
+import type { Layout, Level, LevelRange } from '../document/recordKinds'
+import { expandFloors, type Floor } from '../building/floors'
+
+/** The levels of the document from the base up, with the layout on each. */
+export const floorsOf = (document: Document): readonly Floor[] =>
+  expandFloors(recordsOf(document, 'level'), recordsOf(document, 'levelRange'))
+
+const rising = (document: Document): readonly Level[] =>
+  [...recordsOf(document, 'level')].sort((a, b) => a.elevation - b.elevation)
+
+const tidy = (value: number): number => Math.round(value * 1e9) / 1e9
+
+/** Another height of the storey below a level: it and all above move together. */
+export function storeyHeightEdits(document: Document, level: Level, height: number): readonly Edit[] {
+  const levels = rising(document)
+  const index = levels.findIndex(({ id }) => id === level.id)
+  const below = levels[index - 1]
+  if (!below) return []
+  const shift = below.elevation + height - level.elevation
+  return levels.slice(index).map((before) => ({
+    id: before.id,
+    before,
+    after: { ...before, elevation: tidy(before.elevation + shift) },
+  }))
+}
+
+/** Another layout on a level: ranges are split and joined so that every other level keeps its own. */
+export function layoutOfLevelEdits(
+  document: Document,
+  level: Level,
+  layout: Layout['id'] | null,
+  random: Random,
+): readonly Edit[] {
+  return standingEdits(document, (floor) => (floor.level.id === level.id ? layout : floor.layoutId), random)
+}
+
+/** Another choice of layouts for the levels that are there. */
+export function standingEdits(
+  document: Document,
+  layoutOf: (floor: Floor) => string | null,
+  random: Random,
+): readonly Edit[] {
+  const floors = floorsOf(document)
+  return rangeEdits(
+    document,
+    floors.map((floor) => floor.level),
+    floors.map((floor) => layoutOf(floor) as Layout['id'] | null),
+    random,
+  )
+}
+
+/** A level above the top one, as high as the storey below it and with the same layout. */
+export function addLevelEdits(document: Document, random: Random): readonly Edit[] {
+  const floors = floorsOf(document)
+  const [top, below] = [floors.at(-1), floors.at(-2)]
+  if (!top) return []
+  const height = below ? top.level.elevation - below.level.elevation : 3
+  const names = new Set(floors.map(({ level }) => level.name))
+  let number = floors.length - 1
+  while (names.has(String(number))) number++
+  const added: Level = {
+    kind: 'level',
+    id: newId('level', random),
+    name: String(number),
+    elevation: tidy(top.level.elevation + height),
+  }
+  const levels = [...floors.map(({ level }) => level), added]
+  const layouts = [
+    ...floors.map(({ layoutId }) => layoutId as Layout['id'] | null),
+    top.layoutId as Layout['id'] | null,
+  ]
+  return [{ id: added.id, before: null, after: added }, ...rangeEdits(document, levels, layouts, random)]
+}
+
+/** A level away; what its layout is stays on the others. */
+export function removeLevelEdits(document: Document, level: Level, random: Random): readonly Edit[] {
+  const floors = floorsOf(document)
+  const left = floors.filter((floor) => floor.level.id !== level.id)
+  const layouts = left.map(({ layoutId }, i) => (i === 0 ? null : (layoutId as Layout['id'] | null)))
+  return [
+    ...rangeEdits(
+      document,
+      left.map((floor) => floor.level),
+      layouts,
+      random,
+    ),
+    { id: level.id, before: level, after: null },
+  ]
+}
+
+/** Ranges that say of each level which layout it has; ranges that are the same as before are kept. */
+function rangeEdits(
+  document: Document,
+  levels: readonly Level[],
+  layouts: readonly (Layout['id'] | null)[],
+  random: Random,
+): readonly Edit[] {
+  const wanted: { layout: Layout['id']; from: Level['id']; to: Level['id'] }[] = []
+  levels.forEach(({ id }, i) => {
+    const layout = layouts[i]
+    if (!layout || i === 0) return
+    const last = wanted.at(-1)
+    if (last && last.layout === layout && last.to === levels[i - 1]?.id) last.to = id
+    else wanted.push({ layout, from: id, to: id })
+  })
+  const same = (a: Pick<LevelRange, 'layout' | 'from' | 'to'>, b: Pick<LevelRange, 'layout' | 'from' | 'to'>) =>
+    a.layout === b.layout && a.from === b.from && a.to === b.to
+  const before = recordsOf(document, 'levelRange')
+  const gone = before.filter((range) => !wanted.some((entry) => same(entry, range)))
+  const fresh = wanted.filter((entry) => !before.some((range) => same(entry, range)))
+  return [
+    ...gone.map((range): Edit => ({ id: range.id, before: range, after: null })),
+    ...fresh.map((entry): Edit => {
+      const after: LevelRange = { kind: 'levelRange', id: newId('levelRange', random), ...entry }
+      return { id: after.id, before: null, after }
+    }),
+  ]
+}

@@ -1,0 +1,113 @@
+import type { GridLine } from '../document/recordKinds'
+import type { Point } from '../geometry/point'
+import type { NumberFormat } from '../units/format'
+import { parseQuantity } from '../units/parseQuantity'
+
+export type Placed =
+  { readonly ok: true; readonly points: readonly Point[] } | { readonly ok: false; readonly problem: string }
+
+interface Surroundings {
+  readonly grid: readonly GridLine[]
+  readonly format: NumberFormat
+  /** The point from which a distance alone is taken: the last one that was set. */
+  readonly last: Point | undefined
+}
+
+const compass: Readonly<Record<string, Point>> = {
+  east: [1, 0],
+  north: [0, 1],
+  west: [-1, 0],
+  south: [0, -1],
+}
+
+class Refusal extends Error {}
+
+/**
+ * Reads places as a person types them while drawing: `B2`, `B2 to C3`, `C2 + 4.2 m east`, `4.2 m north`, `4.2 m at 30°`,
+ * or coordinates `7.2; 3.0`. Several places are joined by `to`.
+ */
+export function readPlaces(text: string, surroundings: Surroundings): Placed {
+  const parts = text.trim().split(/\s+to\s+/i)
+  const points: Point[] = []
+  try {
+    for (const part of parts)
+      points.push(readPlace(part.trim(), { ...surroundings, last: points.at(-1) ?? surroundings.last }))
+    return { ok: true, points }
+  } catch (error) {
+    if (error instanceof Refusal) return { ok: false, problem: error.message }
+    throw error
+  }
+}
+
+const refuse = (problem: string): never => {
+  throw new Refusal(problem)
+}
+
+function readPlace(text: string, surroundings: Surroundings): Point {
+  if (text === '') return refuse('Say a place, such as B2 or 4.2 m east.')
+  const coordinates = text.split(';')
+  if (coordinates.length === 2) return [lengthOf(coordinates[0], surroundings), lengthOf(coordinates[1], surroundings)]
+  const [head = '', ...steps] = text.split(/\s*\+\s*/)
+  const start = gridPoint(head, surroundings.grid)
+  if (start) return steps.reduce<Point>((at, step) => along(at, step, surroundings), start)
+  const { last } = surroundings
+  if (!last) return refuse(`“${head}” is no crossing of grid lines, and there is no point yet to go on from.`)
+  return [head, ...steps].reduce<Point>((at, step) => along(at, step, surroundings), last)
+}
+
+/** `B2`, `2B`, `B/2`: one line of each direction, the labels in either order. */
+export function gridPoint(text: string, grid: readonly GridLine[]): Point | undefined {
+  const plain = text.replace(/[\s/]/g, '').toLowerCase()
+  const labelled = (axis: GridLine['axis'], label: string) =>
+    grid.find((line) => line.axis === axis && line.label.toLowerCase() === label)
+  for (let cut = 1; cut < plain.length; cut++) {
+    const [first, second] = [plain.slice(0, cut), plain.slice(cut)]
+    const found = [
+      [labelled('x', first), labelled('y', second)],
+      [labelled('x', second), labelled('y', first)],
+    ].find(([x, y]) => x && y)
+    if (found?.[0] && found[1]) return [found[0].at, found[1].at]
+  }
+  return undefined
+}
+
+/** A distance with a direction: `4.2 m east`, `4.2 at 30°` (anticlockwise from east). */
+function along(from: Point, step: string, surroundings: Surroundings): Point {
+  const [dx, dy] = readShift(step, surroundings.format)
+  return [from[0] + dx, from[1] + dy]
+}
+
+/** Reads a shift; throws a refusal that `readPlaces` and `readShiftText` turn into a sentence. */
+function readShift(step: string, format: NumberFormat): Point {
+  const named = /^(.*?)\s*\b(east|north|west|south)$/i.exec(step)
+  const turned = /^(.*?)\s+at\s+(.+)$/i.exec(step)
+  if (named) {
+    const [ux, uy] = compass[(named[2] ?? '').toLowerCase()] ?? [1, 0]
+    const length = amount(named[1] ?? '', 'length', format)
+    return [ux * length, uy * length]
+  }
+  if (turned) {
+    const [length, angle] = [amount(turned[1] ?? '', 'length', format), amount(turned[2] ?? '', 'angle', format)]
+    return [length * Math.cos(angle), length * Math.sin(angle)]
+  }
+  return refuse(`“${step}” has no direction: say 4.2 m east, north, west, south, or 4.2 m at 30°.`)
+}
+
+function amount(text: string, quantity: 'length' | 'angle', format: NumberFormat): number {
+  const read = parseQuantity(text, quantity, format)
+  return read.ok ? read.value : refuse(read.problem)
+}
+
+const lengthOf = (text: string | undefined, { format }: Surroundings): number => amount(text ?? '', 'length', format)
+
+export type ReadShift = { readonly ok: true; readonly shift: Point } | { readonly ok: false; readonly problem: string }
+
+/** A shift by itself, for moving: `0.5 m east`. */
+export function readShiftText(text: string, format: NumberFormat): ReadShift {
+  try {
+    return { ok: true, shift: readShift(text.trim(), format) }
+  } catch (error) {
+    if (error instanceof Refusal) return { ok: false, problem: error.message }
+    throw error
+  }
+}

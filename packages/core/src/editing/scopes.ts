@@ -1,0 +1,88 @@
+import type { Member, Panel } from '../document/recordKinds'
+import type { Point } from '../geometry/point'
+import { nearby } from '../geometry/nearby'
+import { contains } from '../geometry/polygon'
+import type { Drawn } from './shaped'
+
+/** A wider set of records that an edit of one may be meant for. */
+export interface Scope {
+  readonly kind: 'alike' | 'edge' | 'layout' | 'everywhere'
+  /** By id; the record itself is one of them. */
+  readonly records: readonly Drawn[]
+}
+
+/**
+ * The sets that a drawn record belongs to: those like it on its layout, the edge beams where it is one, all of its kind
+ * on the layout, those like it on every layout. A set that is no more than the record, or the same as one before, is
+ * left out.
+ * @param others - records of the same kind, any layout, the record among them
+ * @param panels - panels of any layout: a beam with panels on one side only is an edge beam
+ */
+export function scopesOf(record: Drawn, others: readonly Drawn[], panels: readonly Panel[]): readonly Scope[] {
+  const onLayout = others.filter(({ layout }) => layout === record.layout)
+  const onEdge = edgeOf(panels.filter(({ layout }) => layout === record.layout))
+  const found: readonly Scope[] = [
+    { kind: 'alike', records: onLayout.filter((other) => isLike(record, other)) },
+    { kind: 'edge', records: onEdge(record) ? onLayout.filter(onEdge) : [] },
+    { kind: 'layout', records: onLayout.filter((other) => sameRole(record, other)) },
+    { kind: 'everywhere', records: others.filter((other) => isLike(record, other)) },
+  ]
+  return found.filter(
+    ({ records }, i) => records.length > 1 && !found.slice(0, i).some((before) => sameRecords(before.records, records)),
+  )
+}
+
+const sameRecords = (a: readonly Drawn[], b: readonly Drawn[]): boolean =>
+  a.length === b.length && a.every(({ id }, i) => id === b[i]?.id)
+
+const sameRole = (a: Drawn, b: Drawn): boolean => a.kind !== 'member' || b.kind !== 'member' || a.role === b.role
+
+/** Of one make: what an edit of its section, slab, key or weight would be meant for. */
+const isLike = (a: Drawn, b: Drawn): boolean => a.kind === b.kind && makeOf(a) === makeOf(b)
+
+function makeOf(record: Drawn): string {
+  switch (record.kind) {
+    case 'member':
+      return [record.role, record.section].join()
+    case 'panel':
+      return [record.slab?.thickness, record.slab?.material, axisOf(record.spanAngle)].join()
+    case 'patch':
+      return record.key
+    case 'wallRun':
+      return [record.buildUp ?? record.weight, record.heightRule].join()
+    case 'opening':
+      return ''
+  }
+}
+
+/** A span direction is an axis: an angle and the same plus 180 degrees are equal. */
+const axisOf = (angle: number): string =>
+  [Math.cos(2 * angle), Math.sin(2 * angle)].map((value) => Math.round(value * 1e9)).join()
+
+/** Well outside rounding, well inside any panel. */
+const aside = 0.01
+
+/** Tells a beam whose middle has panels on one side only; the panels are looked up by place, since there may be many. */
+function edgeOf(panels: readonly Panel[]): (record: Drawn) => boolean {
+  const near = nearby(panels.map(({ outline }) => outline))
+  const covered = (point: Point) => near([point]).some((i) => contains([panels[i]?.outline ?? []], point))
+  return (record) => {
+    if (record.kind !== 'member' || record.role === 'column') return false
+    const [left, right] = sidesOf(record).map(covered)
+    return left !== right
+  }
+}
+
+function sidesOf({ path }: Member): readonly Point[] {
+  const [a, b] = [path[0], path.at(-1)]
+  if (!a || !b || path.length < 2) return []
+  const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
+  const length = Math.hypot(dx, dy)
+  if (length === 0) return []
+  const [x, y] = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
+  const [nx, ny] = [(-dy / length) * aside, (dx / length) * aside]
+  return [
+    [x + nx, y + ny],
+    [x - nx, y - ny],
+  ]
+}

@@ -1,0 +1,67 @@
+import { seededRandom } from '../document/document'
+import { metricPoint } from '../units/format'
+import { readSection } from './sectionText'
+
+const read = (text: string, format: Parameters<typeof readSection>[1] = metricPoint) =>
+  readSection(text, format, seededRandom(3))
+
+function figures(text: string, format?: Parameters<typeof readSection>[1]) {
+  const found = read(text, format)
+  if (!found.ok) throw new Error(found.problem)
+  const { name, shape, area, depth, width } = found.section
+  return { name, shape, area: Number((area * 1e4).toFixed(2)), depth, width }
+}
+
+describe('a section by its name', () => {
+  test.each([
+    ['IPE 330', 'IPE 330', 62.6],
+    ['ipe330', 'IPE 330', 62.6],
+    ['HEB 240', 'HEB 240', 106],
+    ['HE 240 B', 'HEB 240', 106],
+    ['he 1000 a', 'HEA 1000', 346.8],
+    ['HEM 100', 'HEM 100', 53.2],
+  ])('%s is %s', (text, name, area) => {
+    expect(figures(text)).toMatchObject({ name, shape: 'H', area })
+  })
+
+  test('a size that is not rolled names its neighbours', () => {
+    expect(read('IPE 310')).toEqual({ ok: false, problem: 'IPE 310 is not rolled; IPE 300 and IPE 330 are.' })
+    expect(read('HEB 1200')).toEqual({ ok: false, problem: 'HEB 1200 is not rolled; HEB 1000 is.' })
+    expect(read('IPE 40')).toEqual({ ok: false, problem: 'IPE 40 is not rolled; IPE 80 is.' })
+  })
+})
+
+describe('a section by its shape', () => {
+  // hand: 0.3 · 0.6 = 1800 cm²; π/4 · 0.4² = 1256.64 cm²; 20 · 10 − 18.4 · 8.4 = 45.44 cm²; π · 0.8 · 21.11 = 53.06 cm²
+  test.each([
+    ['rectangle 300 x 600', { shape: 'rectangle', area: 1800, depth: 0.6, width: 0.3 }],
+    ['Rectangle 0.3 m × 0.6 m', { shape: 'rectangle', area: 1800, depth: 0.6, width: 0.3 }],
+    ['circle 400', { shape: 'circle', area: 1256.64, depth: 0.4, width: 0.4 }],
+    ['tube 100 x 200 x 8', { shape: 'tube', area: 45.44, depth: 0.2, width: 0.1 }],
+    ['pipe 219.1 x 8', { shape: 'pipe', area: 53.06, depth: 0.2191, width: 0.2191 }],
+  ])('%s', (text, wanted) => {
+    expect(figures(text)).toMatchObject({ name: text, ...wanted })
+  })
+
+  test('inches where the project has them', () => {
+    expect(figures('rectangle 12 x 24', { system: 'us', decimal: 'point' }).depth).toBeCloseTo(0.6096, 9)
+  })
+
+  test.each([
+    ['', 'Say “IPE 330”'],
+    ['rectangle', 'Say “IPE 330”'],
+    ['constructor 3', 'Say “IPE 330”'],
+    ['heb', 'Say “IPE 330”'],
+    ['HE 200', 'Say “IPE 330”'],
+    ['rectangle 300', 'That shape takes width x depth.'],
+    ['tube 200 x 100', 'That shape takes width x depth x thickness.'],
+    ['circle 0', 'The diameter is outside 1 mm to 20 m.'],
+    ['circle 30 m', 'The diameter is outside 1 mm to 20 m.'],
+    ['circle many', 'many'],
+    ['tube 100 x 200 x 50', 'The walls are thicker than half of it'],
+    ['pipe 100 x 60', 'The walls are thicker than half of it'],
+  ])('“%s” is refused', (text, problem) => {
+    const found = read(text)
+    expect(found.ok ? '' : found.problem).toContain(problem)
+  })
+})

@@ -1,0 +1,70 @@
+import { newId, recordsOf, type Document, type Random } from '../document/document'
+import type { Member, Opening, Panel, Patch, Rec, WallRun } from '../document/recordKinds'
+import type { Point } from '../geometry/point'
+import type { Repeat } from './repeatText'
+
+/** Records that are drawn: they differ in shape only (two points, one, a ring, a path). */
+export type Drawn = Member | Panel | Opening | Patch | WallRun
+
+const drawnKinds = ['member', 'panel', 'opening', 'patch', 'wallRun'] as const
+
+export const isDrawn = (record: Rec | undefined): record is Drawn =>
+  record !== undefined && (drawnKinds as readonly string[]).includes(record.kind)
+
+/** Everything that is drawn, on any layout. */
+export const drawnOf = (document: Document): readonly Drawn[] =>
+  drawnKinds.flatMap((kind): readonly Drawn[] => recordsOf(document, kind))
+
+export const pointsOf = (record: Drawn): readonly Point[] => ('path' in record ? record.path : record.outline)
+
+export function withPoints<D extends Drawn>(record: D, points: readonly Point[]): D {
+  return 'path' in record ? { ...record, path: points } : { ...record, outline: points }
+}
+
+/** Rounds away what adding lengths leaves behind, well below a setting-out tolerance. */
+const tidy = (value: number): number => Math.round(value * 1e9) / 1e9
+
+export const moved = <D extends Drawn>(record: D, [dx, dy]: Point): D =>
+  withPoints(
+    record,
+    pointsOf(record).map(([x, y]) => [tidy(x + dx), tidy(y + dy)] as const),
+  )
+
+/** A label that no record of its kind on the layout has yet: the letters kept, the number counted on. */
+export function freeLabel(label: string, taken: ReadonlySet<string>): string {
+  if (!taken.has(label)) return label
+  const head = label.replace(/\d+$/, '')
+  let number = Number(/\d+$/.exec(label)?.[0] ?? 1)
+  while (taken.has(`${head}${number}`)) number++
+  return `${head}${number}`.slice(-40)
+}
+
+/** Copies of drawn records as a repeat asks; each keeps its origin and gets a label of its own. */
+export function repeated(
+  records: readonly Drawn[],
+  repeat: Repeat,
+  others: readonly Drawn[],
+  random: Random,
+): readonly Drawn[] {
+  const taken = new Map<string, Set<string>>()
+  const labelsOn = (layout: string) => {
+    const known =
+      taken.get(layout) ?? new Set(others.filter((other) => other.layout === layout).map(({ label }) => label))
+    taken.set(layout, known)
+    return known
+  }
+  const copy = (record: Drawn, layout: Drawn['layout'], shift: Point): Drawn => {
+    const label = freeLabel(record.label, labelsOn(layout))
+    labelsOn(layout).add(label)
+    return { ...moved(record, shift), id: newId(record.kind, random), origin: record.id, layout, label } as Drawn
+  }
+  if (repeat.kind === 'along')
+    return Array.from({ length: repeat.times }, (_, i) => i + 1).flatMap((n) =>
+      records.map((record) => copy(record, record.layout, [repeat.shift[0] * n, repeat.shift[1] * n])),
+    )
+  return repeat.layouts.flatMap((layout) =>
+    records
+      .filter((record) => record.layout !== layout)
+      .map((record) => copy(record, layout as Drawn['layout'], [0, 0])),
+  )
+}

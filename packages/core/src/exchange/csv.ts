@@ -1,0 +1,110 @@
+import type { ProjectState } from '../derivation/project'
+import {
+  caseRows,
+  combinationRows,
+  envelopeRows,
+  memberLoadRows,
+  resultStages,
+  storeyRows,
+  type ResultStage,
+} from './results'
+
+type Cell = string | number | boolean | null
+
+/** A cell that a spreadsheet would take for a formula is defused by a leading apostrophe (OWASP, "CSV injection"). */
+function cell(value: Cell): string {
+  if (typeof value === 'number') return String(Number(value.toFixed(9)))
+  const text = value === null ? '' : String(value)
+  const safe = /^[=+\-@\t\r]/.test(text) ? `'${text}` : text
+  return /[",\n\r]/.test(safe) ? `"${safe.replace(/"/g, '""')}"` : safe
+}
+
+type Column<Row> = readonly [heading: string, read: (row: Row) => Cell]
+
+/** RFC 4180: commas, CRLF, quotes doubled. */
+function csvText<Row>(columns: readonly Column<Row>[], rows: readonly Row[]): string {
+  const lines = [columns.map(([heading]) => heading), ...rows.map((row) => columns.map(([, read]) => read(row)))]
+  return lines.map((cells) => cells.map(cell).join(',')).join('\r\n') + '\r\n'
+}
+
+const kilo = (value: number): number => value / 1000
+
+type RowOf<F extends (state: ProjectState) => readonly unknown[]> = ReturnType<F>[number]
+
+const caseColumns: readonly Column<RowOf<typeof caseRows>>[] = [
+  ['case', (r) => r.id],
+  ['name', (r) => r.name],
+  ['action', (r) => r.action],
+  ['acting rule', (r) => r.rule],
+  ['applied [kN]', (r) => kilo(r.applied)],
+  ['on members [kN]', (r) => kilo(r.onMembers)],
+  ['at supports [kN]', (r) => kilo(r.atSupports)],
+  ['not carried [kN]', (r) => kilo(r.notCarried)],
+  ['handed on as storey forces', (r) => r.handedOn],
+]
+
+const memberLoadColumns: readonly Column<RowOf<typeof memberLoadRows>>[] = [
+  ['case', (r) => r.case],
+  ['member', (r) => r.member],
+  ['label', (r) => r.label],
+  ['level', (r) => r.level],
+  ['from [m]', (r) => r.from],
+  ['to [m]', (r) => r.to],
+  ['at from, down [kN/m; kN where from = to]', (r) => kilo(r.q0)],
+  ['at to, down [kN/m]', (r) => kilo(r.q1)],
+]
+
+const storeyColumns: readonly Column<RowOf<typeof storeyRows>>[] = [
+  ['case', (r) => r.case],
+  ['level', (r) => r.level],
+  ['Fx [kN]', (r) => kilo(r.fx)],
+  ['Fy [kN]', (r) => kilo(r.fy)],
+  ['x [m]', (r) => r.x],
+  ['y [m]', (r) => r.y],
+  ['z [m]', (r) => r.z],
+]
+
+const envelopeColumns: readonly Column<RowOf<typeof envelopeRows>>[] = [
+  ['rule', (r) => r.rule],
+  ['effect', (r) => r.effect],
+  ['at', (r) => r.at],
+  ['label', (r) => r.label],
+  ['level', (r) => r.level],
+  ['component', (r) => r.component],
+  ['most [kN]', (r) => kilo(r.most)],
+  ['leading for most', (r) => r.mostLeading],
+  ['least [kN]', (r) => kilo(r.least)],
+  ['leading for least', (r) => r.leastLeading],
+]
+
+/** One column per case; the case's name says what its factor is on. */
+function combinationsText(state: ProjectState): string {
+  const rows = combinationRows(state).flatMap(({ rule, list }) => list.map((combination) => ({ rule, ...combination })))
+  const columns: readonly Column<(typeof rows)[number]>[] = [
+    ['rule', (r) => r.rule],
+    ['combination', (r) => r.name],
+    ['leading action', (r) => r.leading],
+    ...state.caseIds.map((id): Column<(typeof rows)[number]> => [`factor on ${id} [-]`, (r) => r.factors[id] ?? 0]),
+  ]
+  return csvText(columns, rows)
+}
+
+const texts: Readonly<Record<ResultStage, (state: ProjectState) => string>> = {
+  cases: (state) => csvText(caseColumns, caseRows(state)),
+  memberLoads: (state) => csvText(memberLoadColumns, memberLoadRows(state)),
+  storeyForces: (state) => csvText(storeyColumns, storeyRows(state)),
+  combinations: combinationsText,
+  envelopes: (state) => csvText(envelopeColumns, envelopeRows(state)),
+}
+
+export interface CsvFile {
+  readonly name: string
+  readonly text: string
+}
+
+/** One CSV file per stage, with units in the headings and a point as the decimal sign. */
+export function csvFiles(state: ProjectState, only: ResultStage | null): readonly CsvFile[] {
+  return resultStages
+    .filter((stage) => only === null || only === stage)
+    .map((stage) => ({ name: `${stage}.csv`, text: texts[stage](state) }))
+}

@@ -1,0 +1,128 @@
+import { documentOf, formatName, formatVersion, type Document } from '../document/document'
+import type { Problem } from '../document/fields'
+import { invariantProblems } from '../document/invariants'
+import { readRecord, recordSchema } from '../document/readRecord'
+import { kinds, recordKinds, type Rec } from '../document/recordKinds'
+
+export const fileLimits = { bytes: 64 * 1024 * 1024, depth: 12, records: 200_000 } as const
+
+export type ReadDocument =
+  | { readonly ok: true; readonly document: Document }
+  | { readonly ok: false; readonly problems: readonly [Problem, ...Problem[]] }
+
+const broken = (path: string, problem: string): ReadDocument => ({ ok: false, problems: [{ path, problem }] })
+
+/** Reads a project file (`hedrion-project`, version 1) from its text. A broken file is refused whole, with paths. */
+export function readProjectFile(text: string): ReadDocument {
+  if (text.length > fileLimits.bytes) return broken('', `The file is larger than ${fileLimits.bytes / 1024 / 1024} MB.`)
+  if (depthOf(text) > fileLimits.depth)
+    return broken('', `The file is nested deeper than ${fileLimits.depth} levels, which no project file is.`)
+  let parsed: unknown
+  try {
+    parsed = JSON.parse(text)
+  } catch (error) {
+    return broken(
+      '',
+      `The file is not complete JSON (${error instanceof Error ? error.message.slice(0, 120) : 'unreadable'}).`,
+    )
+  }
+  return readProject(parsed)
+}
+
+/** Brackets are counted before parsing, so that a hostile file is refused at small cost. */
+function depthOf(text: string): number {
+  let depth = 0
+  let deepest = 0
+  let inText = false
+  for (let i = 0; i < text.length; i++) {
+    const code = text.charCodeAt(i)
+    if (inText) {
+      if (code === 92) i++
+      else if (code === 34) inText = false
+    } else if (code === 34) inText = true
+    else if (code === 123 || code === 91) deepest = Math.max(deepest, ++depth)
+    else if (code === 125 || code === 93) depth--
+  }
+  return deepest
+}
+
+export function readProject(parsed: unknown): ReadDocument {
+  if (typeof parsed !== 'object' || parsed === null || Array.isArray(parsed))
+    return broken('', 'The file does not hold a project.')
+  const { format, version, records } = parsed as Record<string, unknown>
+  if (format !== formatName)
+    return broken('format', `The file says “${String(format).slice(0, 40)}”; a project file says “${formatName}”.`)
+  if (version !== formatVersion)
+    return broken(
+      'version',
+      `The file is of version ${String(version).slice(0, 10)}; this program reads version ${formatVersion}.`,
+    )
+  if (typeof records !== 'object' || records === null || Array.isArray(records))
+    return broken('records', 'The records are missing.')
+  return readRecords(records as Record<string, unknown>)
+}
+
+function readRecords(records: Record<string, unknown>): ReadDocument {
+  const entries = Object.entries(records)
+  if (entries.length > fileLimits.records)
+    return broken('records', `There are ${entries.length} records; ${fileLimits.records} are allowed.`)
+  const problems: Problem[] = []
+  const read: Rec[] = []
+  for (const [id, value] of entries) {
+    const path = `records.${id.slice(0, 60)}`
+    const record = readRecord(value, path, problems)
+    if (record && record.id !== id)
+      problems.push({ path: `${path}.id`, problem: 'The record has another id than its key.' })
+    if (record) read.push(record)
+    if (problems.length > 50) break
+  }
+  const document = documentOf(read)
+  if (problems.length === 0) problems.push(...invariantProblems(document))
+  const [first, ...rest] = problems
+  return first ? { ok: false, problems: [first, ...rest.slice(0, 49)] } : { ok: true, document }
+}
+
+/** Fields in the order of the definition, so that equal documents give equal bytes. */
+function ordered(record: Rec): Rec {
+  const source = record as unknown as Readonly<Record<string, unknown>>
+  const names = [
+    'kind',
+    'id',
+    ...(record.origin === undefined ? [] : ['origin']),
+    ...(record.typed === undefined ? [] : ['typed']),
+    ...Object.keys(recordKinds[record.kind]),
+  ]
+  return Object.fromEntries(names.map((name) => [name, source[name]])) as unknown as Rec
+}
+
+/** The project as plain JSON, records in the order of their ids. */
+export function projectJson(document: Document) {
+  const sorted = [...document.records.values()].sort((a, b) => (a.id < b.id ? -1 : 1))
+  return {
+    format: formatName,
+    version: formatVersion,
+    records: Object.fromEntries(sorted.map((record) => [record.id, ordered(record)])),
+  }
+}
+
+export const writeProjectFile = (document: Document): string => `${JSON.stringify(projectJson(document), null, 1)}\n`
+
+/** JSON Schema (draft 2020-12) of the project file. */
+export function projectSchema(): Readonly<Record<string, unknown>> {
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: 'Hedrion project',
+    type: 'object',
+    properties: {
+      format: { const: formatName },
+      version: { const: formatVersion },
+      records: {
+        type: 'object',
+        maxProperties: fileLimits.records,
+        additionalProperties: { oneOf: kinds.map(recordSchema) },
+      },
+    },
+    required: ['format', 'version', 'records'],
+    additionalProperties: false,
+  }
+}

@@ -1,0 +1,166 @@
+import { windCase, type ActionId } from '../actions/cases'
+import { listCombinations, countCombinations } from '../combinations/structure'
+import { balanceOf } from '../derivation/balance'
+import { readCase } from '../derivation/cells'
+import { effectKinds, effectsOf } from '../derivation/effects'
+import { expandedAt } from '../derivation/floorQueries'
+import type { FloorState } from '../derivation/floorStates'
+import type { ProjectState } from '../derivation/project'
+import { structuresOf } from '../derivation/structures'
+import { labelOf } from '../document/labels'
+import { extreme } from '../envelopes/extremes'
+import { memberLoads } from '../rundown/memberLines'
+
+export const resultFormat = 'hedrion-results'
+export const resultStages = ['cases', 'memberLoads', 'storeyForces', 'combinations', 'envelopes'] as const
+export type ResultStage = (typeof resultStages)[number]
+
+/** Combinations are written out up to this many per rule; the count says how many there are. */
+export const combinationLimit = 5000
+
+const rowsOf = {
+  cases: caseRows,
+  memberLoads: memberLoadRows,
+  storeyForces: storeyRows,
+  combinations: combinationRows,
+  envelopes: envelopeRows,
+} satisfies Record<ResultStage, (state: ProjectState) => unknown>
+
+/** Everything that leaves for an analysis, as plain JSON in SI units (N, m); keys in a fixed order. */
+export function resultsJson(state: ProjectState, only: ResultStage | null) {
+  const wanted = resultStages.filter((stage) => only === null || only === stage)
+  return {
+    format: resultFormat,
+    version: 1,
+    project: state.basis?.name ?? '',
+    units: { force: 'N', length: 'm', lineLoad: 'N/m' },
+    axes: 'global axes right-handed, Z up; gravity loads given as positive magnitudes downwards; storey forces signed in global axes',
+    standard: state.standard.layers,
+    ...Object.fromEntries(wanted.map((stage) => [stage, rowsOf[stage](state)])),
+  }
+}
+
+/** Every case with its balance, N. */
+export function caseRows(state: ProjectState) {
+  return state.actions.flatMap(({ id: action, rule, cases }) =>
+    cases.map(({ id, name }) => {
+      const { applied, onMembers, atSupports, notCarried, handedOn } = balanceOf(state, id)
+      return { id, name, action, rule, applied, onMembers, atSupports, notCarried, handedOn }
+    }),
+  )
+}
+
+export interface MemberLoadRow {
+  readonly case: string
+  readonly member: string
+  readonly label: string
+  readonly level: string
+  readonly from: number
+  readonly to: number
+  readonly q0: number
+  readonly q1: number
+}
+
+/**
+ * Line loads of every beam by case (from < to: N/m), point loads (from = to: N), and the own weight of columns along
+ * their length. Reactions of members on members are left to the analysis.
+ */
+export function memberLoadRows(state: ProjectState): readonly MemberLoadRow[] {
+  return state.floors.flatMap((floor) => state.caseIds.flatMap((caseId) => loadsOfFloor(state, floor, caseId)))
+}
+
+function loadsOfFloor(state: ProjectState, floor: FloorState, caseId: string): readonly MemberLoadRow[] {
+  const at = readCase(state, caseId)
+  const row = (id: string, from: number, to: number, q0: number, q1: number): MemberLoadRow => ({
+    case: caseId,
+    member: expandedAt(floor, id),
+    label: labelOf(state.document, id),
+    level: floor.level.name,
+    from,
+    to,
+    q0,
+    q1,
+  })
+  const { beams, columns } = floor.operator.plan.frame
+  const onBeams = memberLoads(floor.operator, (source) => at(floor.intensities, source)).flatMap(
+    ({ lines, points }, i) => {
+      const id = beams[i]?.member.id ?? ''
+      return [
+        ...lines.map(([from, to, q0, q1]) => row(id, from, to, q0, q1)),
+        ...points.map(({ s, force }) => row(id, s, s, force, 0)),
+      ]
+    },
+  )
+  const length = floor.floor.storeyHeight
+  const ofColumns = columns.flatMap(({ member: { id } }, i) => {
+    const own = at(floor.rundown.feet, i) - at(floor.rundown.tops, i)
+    return own === 0 ? [] : [row(id, 0, length, own / length, own / length)]
+  })
+  return [...onBeams, ...ofColumns]
+}
+
+/** Total force of the member loads as they stand in the file, by case: to be held against the balance. */
+export function memberLoadSums(state: ProjectState): Readonly<Record<string, number>> {
+  const sums: Record<string, number> = Object.fromEntries(state.caseIds.map((id) => [id, 0]))
+  for (const { case: id, from, to, q0, q1 } of memberLoadRows(state))
+    sums[id] = (sums[id] ?? 0) + (to > from ? ((to - from) * (q0 + q1)) / 2 : q0)
+  return sums
+}
+
+/** Storey forces of every wind case, with the point where they act. */
+export function storeyRows(state: ProjectState) {
+  return (state.wind?.results ?? []).flatMap(({ direction, storeys }) =>
+    storeys.map(({ force: { levelId, fx, fy, x, y, z } }) => ({
+      case: windCase(direction.id),
+      level: labelOf(state.document, levelId),
+      levelId,
+      fx,
+      fy,
+      x,
+      y,
+      z,
+    })),
+  )
+}
+
+export interface CombinationRow {
+  readonly name: string
+  readonly leading: ActionId | null
+  readonly factors: Readonly<Record<string, number>>
+}
+
+/** The combinations of every rule, written out up to a limit, with the count of all. */
+export function combinationRows(state: ProjectState) {
+  return structuresOf(state).map((structure) => {
+    const { id, clause } = structure.rule
+    const list = [...listCombinations(structure, combinationLimit)].map(({ leading, factors }, i): CombinationRow => ({
+      name: `${id} ${i + 1}`,
+      leading,
+      factors: Object.fromEntries(factors.map(({ case: index, factor }) => [state.caseIds[index] ?? '', factor])),
+    }))
+    return { rule: id, clause, count: countCombinations(structure).toString(), list }
+  })
+}
+
+/** Most and least of every effect under every rule, N. */
+export function envelopeRows(state: ProjectState) {
+  return structuresOf(state).flatMap((structure) =>
+    effectKinds.flatMap((kind) =>
+      effectsOf(state, kind).map(({ expandedId, label, levelName, component, values }) => {
+        const [most, least] = [extreme(structure, values, 'most'), extreme(structure, values, 'least')]
+        return {
+          rule: structure.rule.id,
+          effect: kind,
+          at: expandedId,
+          label,
+          level: levelName,
+          component,
+          most: most.value,
+          mostLeading: most.leading,
+          least: least.value,
+          leastLeading: least.leading,
+        }
+      }),
+    ),
+  )
+}

@@ -1,0 +1,85 @@
+import { resultFormat } from './results'
+
+const text = { type: 'string' } as const
+const number = { type: 'number' } as const
+const flag = { type: 'boolean' } as const
+const leading = { type: ['string', 'null'] } as const
+
+const object = (properties: Readonly<Record<string, object>>) => ({
+  type: 'object',
+  properties,
+  required: Object.keys(properties),
+  additionalProperties: false,
+})
+const rows = (properties: Readonly<Record<string, object>>) => ({ type: 'array', items: object(properties) })
+
+const combination = object({
+  name: text,
+  leading,
+  factors: { type: 'object', additionalProperties: number },
+})
+
+const stages = {
+  cases: rows({
+    id: text,
+    name: text,
+    action: text,
+    rule: text,
+    applied: number,
+    onMembers: number,
+    atSupports: number,
+    notCarried: number,
+    handedOn: flag,
+  }),
+  memberLoads: rows({
+    case: text,
+    member: text,
+    label: text,
+    level: text,
+    from: number,
+    to: number,
+    q0: number,
+    q1: number,
+  }),
+  storeyForces: rows({
+    case: text,
+    level: text,
+    levelId: text,
+    fx: number,
+    fy: number,
+    x: number,
+    y: number,
+    z: number,
+  }),
+  combinations: rows({ rule: text, clause: text, count: text, list: { type: 'array', items: combination } }),
+  envelopes: rows({
+    rule: text,
+    effect: text,
+    at: text,
+    label: text,
+    level: text,
+    component: text,
+    most: number,
+    mostLeading: leading,
+    least: number,
+    leastLeading: leading,
+  }),
+}
+
+/** JSON Schema (draft 2020-12) of the results file. */
+export const resultsSchema = {
+  $schema: 'https://json-schema.org/draft/2020-12/schema',
+  title: 'Hedrion results',
+  type: 'object',
+  properties: {
+    format: { const: resultFormat },
+    version: { const: 1 },
+    project: text,
+    units: object({ force: { const: 'N' }, length: { const: 'm' }, lineLoad: { const: 'N/m' } }),
+    axes: text,
+    standard: { type: 'array', items: text },
+    ...stages,
+  },
+  required: ['format', 'version', 'project', 'units', 'axes', 'standard'],
+  additionalProperties: false,
+} as const

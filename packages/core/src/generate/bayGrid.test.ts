@@ -1,0 +1,116 @@
+import fc from 'fast-check'
+import { documentOf, recordsOf, seededRandom } from '../document/document'
+import { invariantProblems } from '../document/invariants'
+import { regionArea } from '../geometry/polygon'
+import { bayGrid, gridLetter } from './bayGrid'
+import { readOpeningSentence, type BuildingBrief } from './openingSentence'
+import { rolledSection } from '../editing/sectionText'
+import { assumedBeam, concrete, steel } from './stock'
+
+const briefOf = (text: string): BuildingBrief => {
+  const read = readOpeningSentence(text)
+  if (!read.ok) throw new Error(read.problem)
+  return read.brief
+}
+
+describe('the opening sentence', () => {
+  test('reads bays, storeys, spacing, slab and use, in the units that are written', () => {
+    expect(
+      briefOf('2 × 24 ft by 3 x 6.5 m, 5 storeys of 3.3 m, timber beams every 60 cm, 100 mm concrete, flats'),
+    ).toEqual({
+      baysX: 2,
+      spanX: expect.closeTo(7.3152, 9),
+      baysY: 3,
+      spanY: 6.5,
+      storeys: 5,
+      storeyHeight: 3.3,
+      beamSpacing: 0.6,
+      slab: 0.1,
+      use: 'A',
+    })
+    expect(briefOf('1 x 9 m by 1 x 9 m, 1 story of 4 m, beams every 3 m, 0.2 m of concrete, car park').use).toBe('F')
+  })
+
+  test.each([
+    ['50 x 7 m by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 150 mm concrete, offices', /1 to 40 bays/],
+    ['3 x 70 m by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 150 mm concrete, offices', /bay is 1 to 30 m/],
+    ['3 x 7 m by 2 x 6 m, 300 storeys of 3 m, beams every 2 m, 150 mm concrete, offices', /1 to 100 storeys/],
+    ['3 x 7 m by 2 x 6 m, 3 storeys of 3 m, beams every 9 m, 150 mm concrete, offices', /spacing of the beams/],
+    ['3 x 7 m by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 5 m concrete, offices', /slab is 50 mm to 1 m/],
+    ['3 x 7 kg by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 150 mm concrete, offices', /bay is 1 to 30 m/],
+    ['3 x 7 m by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 150 mm concrete, zoo', /what the floors are for/],
+    ['3 x 7 m by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, offices', /150 mm concrete/],
+    ['3 x 7 m by 2 x 6 m, 3 storeys of 3 m, 150 mm concrete, offices', /spacing of the beams like/],
+  ])('%s', (text, problem) => {
+    const read = readOpeningSentence(text)
+    expect(read.ok ? 'read' : read.problem).toMatch(problem)
+  })
+})
+
+describe('the building that follows', () => {
+  const briefs = fc.record<BuildingBrief>({
+    baysX: fc.integer({ min: 1, max: 4 }),
+    spanX: fc.integer({ min: 30, max: 90 }).map((d) => d / 10),
+    baysY: fc.integer({ min: 1, max: 4 }),
+    spanY: fc.integer({ min: 30, max: 90 }).map((d) => d / 10),
+    storeys: fc.integer({ min: 1, max: 6 }),
+    storeyHeight: fc.constant(3.5),
+    beamSpacing: fc.integer({ min: 10, max: 30 }).map((d) => d / 10),
+    slab: fc.constant(0.15),
+    use: fc.constant('B'),
+  })
+
+  test('is legal, covered by panels once, with columns at every crossing and beams no wider apart than said', () => {
+    fc.assert(
+      fc.property(briefs, (brief) => {
+        const document = documentOf(bayGrid(brief, 'x', seededRandom(3)))
+        expect(invariantProblems(document)).toEqual([])
+        const { baysX, baysY, spanX, spanY, storeys } = brief
+        const layouts = storeys > 1 ? 2 : 1
+        expect(recordsOf(document, 'layout')).toHaveLength(layouts)
+        const area = recordsOf(document, 'panel').reduce((sum, { outline }) => sum + regionArea([outline]), 0)
+        expect(area).toBeCloseTo(layouts * baysX * baysY * spanX * spanY, 6)
+        const members = recordsOf(document, 'member')
+        expect(members.filter(({ role }) => role === 'column')).toHaveLength(layouts * (baysX + 1) * (baysY + 1))
+        const rows = [
+          ...new Set(members.filter(({ role }) => role === 'beam').map(({ path }) => path[0]?.[1] ?? 0)),
+        ].sort((a, b) => a - b)
+        rows.slice(1).forEach((y, i) => expect(y - (rows[i] ?? 0)).toBeLessThanOrEqual(brief.beamSpacing + 1e-9))
+        expect(recordsOf(document, 'section').every(({ assumed }) => assumed)).toBe(true)
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  test('grid letters leave out I and O, and go on after Z', () => {
+    expect(Array.from({ length: 26 }, (_, i) => gridLetter(i)).join('')).toBe('ABCDEFGHJKLMNPQRSTUVWXYZA1B1')
+  })
+})
+
+describe('stock (from memory: EN 10365, EN 1991-1-1 annex A)', () => {
+  test.each([
+    // mass per metre as section tables print it, at 7850 kg/m³
+    ['IPE 240', 30.7],
+    ['IPE 300', 42.2],
+    ['IPE 360', 57.1],
+    ['IPE 400', 66.3],
+    ['IPE 450', 77.6],
+    ['IPE 500', 90.7],
+    ['IPE 600', 122],
+    ['HEB 200', 61.3],
+    ['HEB 240', 83.2],
+    ['HEB 300', 117],
+  ] as const)('%s weighs %d kg/m', (name, mass) => {
+    expect(Math.abs(rolledSection(name, seededRandom(1), false).area * 7850 - mass)).toBeLessThan(0.006 * mass)
+  })
+
+  test('steel 78.5 kN/m³ and 210 GPa; concrete 24 kN/m³', () => {
+    expect(steel(seededRandom(1))).toMatchObject({ unitWeight: 78_500, elasticModulus: 210e9 })
+    expect(concrete(seededRandom(1)).unitWeight).toBe(24_000)
+  })
+
+  test('common practice: a first guess of a beam is a twentieth of its span deep', () => {
+    expect(assumedBeam(7.2, seededRandom(1)).name).toBe('IPE 360')
+    expect(assumedBeam(20, seededRandom(1)).name).toBe('IPE 600')
+  })
+})

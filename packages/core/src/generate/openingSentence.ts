@@ -1,0 +1,78 @@
+import type { Use } from '../standards/en/uses'
+import { parseQuantity } from '../units/parseQuantity'
+import { metricPoint } from '../units/format'
+
+/** What the opening sentence of a new building says; lengths in m. */
+export interface BuildingBrief {
+  readonly baysX: number
+  readonly spanX: number
+  readonly baysY: number
+  readonly spanY: number
+  readonly storeys: number
+  readonly storeyHeight: number
+  readonly beamSpacing: number
+  readonly slab: number
+  readonly use: Use
+}
+
+export const openingSentence =
+  '3 x 7.2 m by 3 x 6.0 m, 4 storeys of 3.50 m, steel beams every 3 m, 150 mm concrete, offices, EN recommended.'
+
+/** Whole words, so that “storeys” are no store and a carpet is no car. */
+const useWords: readonly (readonly [RegExp, Use])[] = [
+  [/\boffices?\b/i, 'B'],
+  [/\b(homes?|flats?|housing|residential|apartments?)\b/i, 'A'],
+  [/\b(schools?|class(es|rooms?)?|reading( rooms?)?|restaurants?|dining)\b/i, 'C1'],
+  [/\b(theatres?|cinemas?|churches|church|fixed seats)\b/i, 'C2'],
+  [/\b(museums?|halls?|exhibitions?)\b/i, 'C3'],
+  [/\b(gym|gymnasium|dance|dancing)\b/i, 'C4'],
+  [/\b(shops?|retail)\b/i, 'D1'],
+  [/\b(stores?|storage|books|archives?)\b/i, 'E1'],
+  [/\b(cars?|parking)\b/i, 'F'],
+]
+
+type Read = { readonly ok: true; readonly brief: BuildingBrief } | { readonly ok: false; readonly problem: string }
+
+/** Reads the sentence; anything it cannot find is said in words, with what it looks for. */
+export function readOpeningSentence(text: string): Read {
+  const clean = text.replace(/×/g, 'x').replace(/\s+/g, ' ')
+  const bays = /(\d+) ?x ?([\d.]+ ?\w+) by (\d+) ?x ?([\d.]+ ?\w+)/i.exec(clean)
+  if (!bays) return { ok: false, problem: 'Say the bays like “3 x 7.2 m by 3 x 6.0 m”.' }
+  const storeys = /(\d+) stor(?:e?y|eys|ies) of ([\d.]+ ?\w+)/i.exec(clean)
+  if (!storeys) return { ok: false, problem: 'Say the storeys like “4 storeys of 3.50 m”.' }
+  const spacing = /every ([\d.]+ ?\w+)/i.exec(clean)
+  if (!spacing) return { ok: false, problem: 'Say the spacing of the beams like “beams every 3 m”.' }
+  const slab = /([\d.]+ ?(?:mm|cm|m|in)) (?:of )?concrete/i.exec(clean)
+  if (!slab) return { ok: false, problem: 'Say the slab like “150 mm concrete”.' }
+  const use = useWords.find(([word]) => word.test(clean))
+  if (!use)
+    return { ok: false, problem: 'Say what the floors are for: offices, homes, classrooms, shops, storage, parking …' }
+  const length = (part: string | undefined) => {
+    const read = parseQuantity(part ?? '', 'length', metricPoint)
+    return read.ok ? read.value : NaN
+  }
+  const brief: BuildingBrief = {
+    baysX: Number(bays[1]),
+    spanX: length(bays[2]),
+    baysY: Number(bays[3]),
+    spanY: length(bays[4]),
+    storeys: Number(storeys[1]),
+    storeyHeight: length(storeys[2]),
+    beamSpacing: length(spacing[1]),
+    slab: length(slab[1]),
+    use: use[1],
+  }
+  const problem = limitProblem(brief)
+  return problem ? { ok: false, problem } : { ok: true, brief }
+}
+
+function limitProblem(brief: BuildingBrief): string | undefined {
+  const within = (value: number, from: number, to: number) => value >= from && value <= to
+  if (!within(brief.baysX, 1, 40) || !within(brief.baysY, 1, 40)) return 'There can be 1 to 40 bays each way.'
+  if (!within(brief.spanX, 1, 30) || !within(brief.spanY, 1, 30)) return 'A bay is 1 to 30 m here.'
+  if (!within(brief.storeys, 1, 100)) return 'There can be 1 to 100 storeys.'
+  if (!within(brief.storeyHeight, 2, 12)) return 'A storey is 2 to 12 m high here.'
+  if (!within(brief.beamSpacing, 0.5, brief.spanY)) return 'The spacing of the beams is 0.5 m up to the bay.'
+  if (!within(brief.slab, 0.05, 1)) return 'The slab is 50 mm to 1 m thick here.'
+  return undefined
+}

@@ -1,0 +1,34 @@
+import type { Point } from './point'
+
+export const distance = (a: Point, b: Point): number => Math.hypot(b[0] - a[0], b[1] - a[1])
+
+export const along = (a: Point, b: Point, s: number): Point => {
+  const length = distance(a, b)
+  const t = length === 0 ? 0 : s / length
+  return [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t]
+}
+
+/** Where a point lies relative to the line through a and b: s along it from a, off beside it (left positive). */
+export function project(a: Point, b: Point, p: Point): { readonly s: number; readonly off: number } {
+  const length = distance(a, b)
+  const [ux, uy] = length === 0 ? [1, 0] : [(b[0] - a[0]) / length, (b[1] - a[1]) / length]
+  const [dx, dy] = [p[0] - a[0], p[1] - a[1]]
+  return { s: dx * ux + dy * uy, off: dy * ux - dx * uy }
+}
+
+/** The part of segment p–q that lies on the line a–b within a tolerance, as an interval along a–b. */
+export function overlapOn(
+  a: Point,
+  b: Point,
+  p: Point,
+  q: Point,
+  tolerance: number,
+): { readonly from: number; readonly to: number } | undefined {
+  const length = distance(a, b)
+  const first = project(a, b, p)
+  const second = project(a, b, q)
+  if (Math.abs(first.off) > tolerance || Math.abs(second.off) > tolerance) return undefined
+  const from = Math.max(0, Math.min(first.s, second.s))
+  const to = Math.min(length, Math.max(first.s, second.s))
+  return to - from > tolerance ? { from, to } : undefined
+}

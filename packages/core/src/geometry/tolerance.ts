@@ -1,0 +1,17 @@
+/** Two points nearer than this are one point of the building (1 mm: finer than any setting-out). */
+export const samePoint = 1e-3
+
+/** A supporting member may lie off a panel's edge by this much, as drawn by hand or imported (1 cm). */
+export const onLine = 1e-2
+
+/** Supports closer than this along a strip count as one: a 50 mm span is never meant. */
+export const sameSupport = 0.05
+
+/** How load varies along a member within such a length is not followed; its force and moment are kept (5 cm). */
+export const shortest = 0.05
+
+/** A member whose angle to the span is below this runs along it and carries none of it (5 degrees). */
+export const alongSpan = (5 * Math.PI) / 180
+
+/** Polygons smaller than this are slivers left by clipping (1 cm²). */
+export const sliverArea = 1e-4

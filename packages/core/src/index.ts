@@ -1,0 +1,133 @@
+export type { Concern, Outcome } from './outcome/outcome'
+export { assert, present, unreachable } from './outcome/assert'
+export { displayFactor, displayUnits, type Quantity, type UnitSystem } from './units/quantity'
+export { formatNumber, formatQuantity, formatValue, metricPoint, unitOf, type NumberFormat } from './units/format'
+export { parseQuantity, type ParsedQuantity } from './units/parseQuantity'
+export type { Amount, Basis as TraceBasis, Traced, TracedTerm } from './trace/traced'
+export type { Table } from './trace/table'
+export type { Point } from './geometry/point'
+export { boxOf, contains, crossesItself, signedArea, type Box, type Region, type Ring } from './geometry/polygon'
+export { along, distance, project } from './geometry/segment'
+export { sliverArea } from './geometry/tolerance'
+export type { Problem } from './document/fields'
+export {
+  isKind,
+  kinds,
+  recordKinds,
+  type Basis,
+  type BuildingPart,
+  type BuildUp,
+  type GridLine,
+  type Id,
+  type Kind,
+  type Layer,
+  type Layout,
+  type Level,
+  type LevelRange,
+  type LoadKey,
+  type Material,
+  type Member,
+  type Opening,
+  type Panel,
+  type Patch,
+  type Rec,
+  type RecOf,
+  type Section,
+  type WallRun,
+} from './document/recordKinds'
+export { readRecord } from './document/readRecord'
+export {
+  documentOf,
+  emptyDocument,
+  find,
+  formatName,
+  formatVersion,
+  newId,
+  recordsOf,
+  seededRandom,
+  type Document,
+  type Random,
+} from './document/document'
+export { expanded, labelOf, splitExpanded } from './document/labels'
+export {
+  applyChange,
+  inverse,
+  sameRecord,
+  withEdits,
+  type Applied,
+  type ChangeSet,
+  type Conflict,
+  type Edit,
+} from './document/changes'
+export { canonical } from './document/canonical'
+export { invariantProblems, referencesOf } from './document/invariants'
+export {
+  fileLimits,
+  projectJson,
+  projectSchema,
+  readProject,
+  readProjectFile,
+  writeProjectFile,
+  type ReadDocument,
+} from './exchange/projectFile'
+export { csvFiles, type CsvFile } from './exchange/csv'
+export { resultStages, type ResultStage } from './exchange/results'
+export { resultsSchema } from './exchange/resultsSchema'
+export { categoryOf, useNames, uses, type Use } from './standards/en/uses'
+export { embedded, enFamily, nationalSets } from './standards/en/standard'
+export { stockMaterials, type StockMaterial } from './standards/stock/materials'
+export { rolledArea, rolledShapes } from './standards/stock/rolledSections'
+export { sourceOf, unitWeights, type UnitWeight } from './standards/stock/unitWeights'
+export type { ParameterMeaning, ResolvedValue, StandardLayer } from './standards/layer'
+export { mendsOf, type Mend } from './concerns/mends'
+export { concernSentence, wordedCodes } from './wording/concernSentence'
+export { productText, referenceText, traceLines, typeset, withNumbers } from './wording/traceText'
+export { Memo } from './derivation/memo'
+export { deriveProject, type ProjectState } from './derivation/project'
+export type { Balance } from './derivation/balance'
+export { effectKinds, type EffectKind } from './derivation/effects'
+export { ask, derive, type Answer, type Query } from './queries/derive'
+export {
+  formatOf,
+  type ActionView,
+  type CaseView,
+  type LevelView,
+  type Overview,
+  type WordedConcern,
+} from './queries/overview'
+export type {
+  BeamView,
+  ColumnView as ColumnOnPlan,
+  FloorView,
+  OpeningView,
+  RegionView,
+  WallView,
+} from './queries/floorView'
+export type { MemberView, SupportView } from './queries/memberView'
+export type { ColumnView, StripRow } from './queries/columnView'
+export type { PanelView } from './queries/panelView'
+export type { PathRow } from './queries/pathRows'
+export type { ElevationAxis, ElevationView } from './queries/elevationView'
+export type { EnvelopeRow, GoverningSide, GoverningTerm, GoverningView } from './queries/envelopeViews'
+export type { WindProfile } from './queries/windProfile'
+export { listLimit, type RuleView } from './queries/ruleViews'
+export type { WindLoads, WindResult } from './actions/wind/windLoads'
+export { buildUpWeight } from './actions/ownWeight'
+export { windDirectionOf, windDirections } from './actions/cases'
+export type { LoadLine, LoadPoint } from './rundown/memberLines'
+export type { RuleId } from './combinations/ruleSets'
+export { drawRecord, leastPoints, tools, type Made, type Tool } from './editing/drawn'
+export { addLevelEdits, layoutOfLevelEdits, removeLevelEdits, storeyHeightEdits } from './editing/levels'
+export { nationalSetEdits, ownValueEdits } from './editing/ownLayer'
+export { followable, followAgainEdits, ownLayoutEdits, ownReaches, type OwnReach } from './editing/ownLayout'
+export { withTyped, type TypedText } from './editing/typedText'
+export { deletionEdits, wallOfLayersEdits, wallTypedEdits } from './editing/wallMake'
+export { gridPoint, readPlaces, readShiftText, type Placed } from './editing/placeText'
+export { reachedBy } from './editing/reach'
+export { readRepeat, type Repeat } from './editing/repeatText'
+export { readSection, type ReadSection } from './editing/sectionText'
+export { scopesOf, type Scope } from './editing/scopes'
+export { drawnOf, freeLabel, isDrawn, moved, pointsOf, repeated, withPoints, type Drawn } from './editing/shaped'
+export { demoChanges, demoName } from './generate/demo'
+export { bayGrid } from './generate/bayGrid'
+export { openingSentence, readOpeningSentence, type BuildingBrief } from './generate/openingSentence'

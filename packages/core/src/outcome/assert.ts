@@ -1,0 +1,14 @@
+/** A broken promise between programmers, never something that a user can cause. */
+export function assert(condition: unknown, message: string): asserts condition {
+  if (!condition) throw new Error(message)
+}
+
+export function unreachable(value: never): never {
+  throw new Error(`Unhandled: ${JSON.stringify(value)}`)
+}
+
+/** A value that must be there; throws with its name otherwise. */
+export function present<T>(value: T | undefined | null, what: string): T {
+  if (value === undefined || value === null) throw new Error(`Missing: ${what}`)
+  return value
+}

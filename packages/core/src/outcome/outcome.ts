@@ -1,0 +1,19 @@
+/** Something a checker would ask about: a stable code, the records it is about and the figures. The sentence is made in `wording/`. */
+export interface Concern {
+  readonly code: `${string}.${string}`
+  readonly severity: 'blocking' | 'caution' | 'note'
+  /** Record ids or expanded ids, so that the screen can point at them. */
+  readonly about: readonly string[]
+  readonly data: Readonly<Record<string, number | string>>
+}
+
+export type Outcome<T> =
+  | { readonly ok: true; readonly value: T; readonly concerns: readonly Concern[] }
+  | { readonly ok: false; readonly concerns: readonly [Concern, ...Concern[]] }
+
+export const sound = <T>(value: T, ...concerns: readonly Concern[]): Outcome<T> => ({ ok: true, value, concerns })
+
+export const refused = (first: Concern, ...rest: readonly Concern[]): Outcome<never> => ({
+  ok: false,
+  concerns: [first, ...rest],
+})

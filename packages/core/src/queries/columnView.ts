@@ -1,0 +1,85 @@
+import { readArea, readCase } from '../derivation/cells'
+import { columnChain, expandedAt, placeOf, type Place } from '../derivation/floorQueries'
+import type { ProjectState } from '../derivation/project'
+import { labelOf, memberFacts, splitExpanded } from '../document/labels'
+import { feedingOf, type Feeding } from './feeding'
+import { columnRows, type PathRow } from './pathRows'
+
+/** One length of a column, from its level down to the next. */
+export interface StripRow {
+  readonly levelId: string
+  readonly levelName: string
+  readonly elevation: number
+  readonly expandedId: string
+  readonly label: string
+  /** Floor area that this level brings, and all from here up, m2. */
+  readonly area: number
+  readonly cumulativeArea: number
+  /** What this level adds at its top, N. */
+  readonly added: number
+  /** Compression at the top of the length, and at its foot with own weight, N. */
+  readonly top: number
+  readonly foot: number
+}
+
+/** One column from the roof to what it stands on, for one case. */
+export interface ColumnView {
+  readonly expandedId: string
+  readonly id: string
+  readonly label: string
+  readonly section: string
+  readonly sectionAssumed: boolean
+  readonly rows: readonly StripRow[]
+  /** What enters the picked length. */
+  readonly enters: readonly PathRow[]
+  readonly base: number
+  /** Beams and panels of the picked level that feed it. */
+  readonly feeding: Feeding
+  /** The lowest length stands on the base (a reaction), or on something else. */
+  readonly standsOn: 'base' | 'beam' | 'nothing'
+}
+
+export function columnView(state: ProjectState, expandedId: string, caseId: string): ColumnView | null {
+  const place = placeOf(state, expandedId, 'columns')
+  if (!place) return null
+  const id = splitExpanded(expandedId)[0]
+  const chain = columnChain(state, expandedId)
+  const rows = stripRows(state, chain, caseId)
+  return {
+    expandedId,
+    id,
+    ...memberFacts(state.document, id),
+    rows,
+    enters: columnRows(state, place, caseId),
+    base: rows.at(-1)?.foot ?? 0,
+    feeding: feedingOf(place, 'column'),
+    standsOn: footing(state, chain.at(-1)),
+  }
+}
+
+function footing(state: ProjectState, lowest: Place | undefined): ColumnView['standsOn'] {
+  const below = lowest && state.floors[state.floors.indexOf(lowest.floor) - 1]
+  if (!below) return 'base'
+  return below.feetAbove?.landings.some(({ row }) => row === lowest.row) ? 'beam' : 'nothing'
+}
+
+function stripRows(state: ProjectState, chain: readonly Place[], caseId: string): readonly StripRow[] {
+  const [force, area] = [readCase(state, caseId), readArea(state)]
+  return chain.map(({ floor, row }, i): StripRow => {
+    const above = chain[i - 1]
+    const { tops, feet } = floor.rundown
+    const id = floor.operator.plan.frame.columns[row]?.member.id ?? ''
+    return {
+      levelId: floor.level.id,
+      levelName: floor.level.name,
+      elevation: floor.level.elevation,
+      expandedId: expandedAt(floor, id),
+      label: labelOf(state.document, id),
+      area: area(tops, row) - (above ? area(above.floor.rundown.feet, above.row) : 0),
+      cumulativeArea: area(tops, row),
+      added: force(tops, row) - (above ? force(above.floor.rundown.feet, above.row) : 0),
+      top: force(tops, row),
+      foot: force(feet, row),
+    }
+  })
+}

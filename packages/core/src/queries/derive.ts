@@ -1,0 +1,105 @@
+import type { RuleId } from '../combinations/ruleSets'
+import { concernsOf } from '../concerns/concernsOf'
+import type { EffectKind } from '../derivation/effects'
+import { floorAt } from '../derivation/floorQueries'
+import { wallSourcesOf } from '../derivation/heads'
+import type { Memo } from '../derivation/memo'
+import { deriveProject, type ProjectState } from '../derivation/project'
+import type { Document } from '../document/document'
+import { labelOf } from '../document/labels'
+import { layoutOutline } from '../editing/outline'
+import { csvFiles } from '../exchange/csv'
+import { memberLoadSums, resultsJson, type ResultStage } from '../exchange/results'
+import { balanceOf } from '../derivation/balance'
+import { columnView } from './columnView'
+import { elevationView, type ElevationAxis } from './elevationView'
+import { envelopeRows, governing } from './envelopeViews'
+import { floorView } from './floorView'
+import { memberView } from './memberView'
+import { overview } from './overview'
+import { panelView } from './panelView'
+import { ruleViews } from './ruleViews'
+import { why } from './why/why'
+import { windProfile } from './windProfile'
+
+/** What a screen, a job or the command line may ask of a document. */
+export type Query =
+  | { readonly kind: 'overview' }
+  | { readonly kind: 'floor'; readonly levelId: string; readonly caseId: string }
+  | { readonly kind: 'elevation'; readonly axis: ElevationAxis; readonly caseId: string }
+  | { readonly kind: 'member'; readonly expandedId: string; readonly caseId: string }
+  | { readonly kind: 'column'; readonly expandedId: string; readonly caseId: string }
+  | { readonly kind: 'panel'; readonly expandedId: string; readonly caseId: string }
+  | { readonly kind: 'balance'; readonly caseId: string }
+  | { readonly kind: 'keys' }
+  | { readonly kind: 'walls'; readonly levelId: string }
+  | { readonly kind: 'wind' }
+  | { readonly kind: 'windProfile' }
+  | { readonly kind: 'standard' }
+  | { readonly kind: 'rules'; readonly list: RuleId | null }
+  | { readonly kind: 'envelopes'; readonly rule: RuleId; readonly effects: EffectKind }
+  | { readonly kind: 'governing'; readonly rule: RuleId; readonly key: string }
+  | { readonly kind: 'why'; readonly address: string }
+  | { readonly kind: 'concerns' }
+  | { readonly kind: 'results'; readonly only: ResultStage | null }
+  | { readonly kind: 'fileSums' }
+  | { readonly kind: 'outline'; readonly layoutId: string }
+  | { readonly kind: 'csv'; readonly only: ResultStage | null }
+
+type Answers = {
+  readonly [K in Query['kind']]: (state: ProjectState, query: Extract<Query, { kind: K }>) => unknown
+}
+
+const answers = {
+  overview: (state) => overview(state),
+  floor: (state, { levelId, caseId }) => floorView(state, levelId, caseId),
+  elevation: (state, { axis, caseId }) => elevationView(state, axis, caseId),
+  member: (state, { expandedId, caseId }) => memberView(state, expandedId, caseId),
+  column: (state, { expandedId, caseId }) => columnView(state, expandedId, caseId),
+  panel: (state, { expandedId, caseId }) => panelView(state, expandedId, caseId),
+  balance: (state, { caseId }) => balanceOf(state, caseId),
+  keys: (state) => [...state.keys.values()],
+  walls: (state, { levelId }) => wallRows(state, levelId),
+  wind: (state) => (state.wind ? { ...state.wind, extent: state.extent } : null),
+  windProfile: (state) => windProfile(state),
+  standard: (state) => ({ ...state.standard, values: Object.values(state.standard.values) }),
+  rules: (state, { list }) => ruleViews(state, list),
+  envelopes: (state, { rule, effects }) => envelopeRows(state, rule, effects),
+  governing: (state, { rule, key }) => governing(state, rule, key),
+  why: (state, { address }) => why(state, address),
+  concerns: (state) => concernsOf(state),
+  results: (state, { only }) => resultsJson(state, only),
+  outline: (state, { layoutId }) => layoutOutline(state.document, layoutId),
+  fileSums: (state) => memberLoadSums(state),
+  csv: (state, { only }) => csvFiles(state, only),
+} satisfies Answers
+
+export type Answer<Q extends Query> = ReturnType<(typeof answers)[Q['kind']]>
+
+/** The one way in for browser worker, server and command line: the same document and query give the same answer. */
+export function derive<Q extends Query>(memo: Memo, document: Document, query: Q): Answer<Q> {
+  return ask(deriveProject(memo, document), query)
+}
+
+/** The same for a state that is at hand. */
+export function ask<Q extends Query>(state: ProjectState, query: Q): Answer<Q> {
+  // the table has one entry per kind, each taking the query of that kind: TypeScript cannot correlate the two
+  const answer = answers[query.kind] as unknown as (state: ProjectState, query: Q) => Answer<Q>
+  return answer(state, query)
+}
+
+/** Wall runs of a level stretch by stretch, with what stands over each. */
+function wallRows(state: ProjectState, levelId: string) {
+  const floor = floorAt(state, levelId)
+  if (!floor) return []
+  return wallSourcesOf(floor.operator).map(({ id, run, segment: { a, b, length } }, i) => ({
+    id,
+    runId: run.id,
+    label: labelOf(state.document, run.id),
+    a,
+    b,
+    length,
+    trace: floor.walls.loads[i] ?? null,
+    head: floor.walls.heads[i] ?? null,
+  }))
+}

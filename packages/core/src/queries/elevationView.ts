@@ -1,0 +1,111 @@
+import { windDirectionOf } from '../actions/cases'
+import { readCase } from '../derivation/cells'
+import { expandedAt } from '../derivation/floorQueries'
+import type { ProjectState } from '../derivation/project'
+import { labelOf } from '../document/labels'
+import type { Box } from '../geometry/polygon'
+
+/** Looking north (x runs to the right) or looking west (y runs to the right). */
+export type ElevationAxis = 'x' | 'y'
+
+export interface ElevationView {
+  readonly axis: ElevationAxis
+  readonly columns: readonly ElevationColumn[]
+  readonly beams: readonly {
+    readonly expandedId: string
+    readonly u0: number
+    readonly u1: number
+    readonly z: number
+  }[]
+  readonly levels: readonly {
+    readonly id: string
+    readonly name: string
+    readonly z: number
+    readonly carrying: boolean
+  }[]
+  /** Storey forces of a wind case, N; `along` in the plane of the view, `across` away from the viewer. */
+  readonly forces: readonly {
+    readonly levelId: string
+    readonly z: number
+    readonly along: number
+    readonly across: number
+  }[]
+  readonly reactions: readonly {
+    readonly label: string
+    readonly u: number
+    readonly force: number
+    readonly count: number
+  }[]
+  readonly extent: Box | null
+  readonly parapet: number
+}
+
+export interface ElevationColumn {
+  readonly expandedId: string
+  readonly label: string
+  readonly u: number
+  readonly z0: number
+  readonly z1: number
+  readonly force: number
+}
+
+/** The building seen along an axis, for one case. */
+export function elevationView(state: ProjectState, axis: ElevationAxis, caseId: string): ElevationView {
+  const i = axis === 'x' ? 0 : 1
+  return {
+    axis,
+    columns: columnsOf(state, i, caseId),
+    beams: state.floors.flatMap((floor) =>
+      floor.operator.plan.frame.beams.map(({ member, a, b }) => ({
+        expandedId: expandedAt(floor, member.id),
+        u0: Math.min(a[i], b[i]),
+        u1: Math.max(a[i], b[i]),
+        z: floor.level.elevation,
+      })),
+    ),
+    levels: state.levels.map(({ level, layoutId }) => ({
+      id: level.id,
+      name: level.name,
+      z: level.elevation,
+      carrying: layoutId !== null,
+    })),
+    forces: forcesOf(state, axis, caseId),
+    reactions: reactionSums(state, i, caseId),
+    extent: state.extent,
+    parapet: state.part?.parapet ?? 0,
+  }
+}
+
+function columnsOf(state: ProjectState, i: 0 | 1, caseId: string): readonly ElevationColumn[] {
+  const force = readCase(state, caseId)
+  return state.floors.flatMap((floor) =>
+    floor.operator.plan.frame.columns.map(({ member, at }, row) => ({
+      expandedId: expandedAt(floor, member.id),
+      label: labelOf(state.document, member.id),
+      u: at[i],
+      z0: floor.level.elevation - floor.floor.storeyHeight,
+      z1: floor.level.elevation,
+      force: force(floor.rundown.feet, row),
+    })),
+  )
+}
+
+function forcesOf(state: ProjectState, axis: ElevationAxis, caseId: string): ElevationView['forces'] {
+  const wind = state.wind?.results.find(({ direction }) => direction.id === windDirectionOf(caseId))
+  return (wind?.storeys ?? []).map(({ force: { levelId, z, fx, fy } }) =>
+    axis === 'x' ? { levelId, z, along: fx, across: fy } : { levelId, z, along: fy, across: -fx },
+  )
+}
+
+/** Base reactions by where they stand along the view: columns behind one another add up. */
+function reactionSums(state: ProjectState, i: 0 | 1, caseId: string): ElevationView['reactions'] {
+  const at = readCase(state, caseId)
+  const bottom = state.floors[0]
+  const sums = new Map<number, { label: string; u: number; force: number; count: number }>()
+  bottom?.operator.plan.frame.columns.forEach(({ member, at: point }, row) => {
+    const place = Math.round(point[i] * 100)
+    const entry = sums.get(place) ?? { label: labelOf(state.document, member.id), u: point[i], force: 0, count: 0 }
+    sums.set(place, { ...entry, force: entry.force + at(bottom.rundown.feet, row), count: entry.count + 1 })
+  })
+  return [...sums.values()].sort((a, b) => a.u - b.u)
+}

@@ -1,0 +1,178 @@
+import { readCase } from '../derivation/cells'
+import { expandedAt, floorArea, floorAt, keyOfRegion } from '../derivation/floorQueries'
+import type { FloorState } from '../derivation/floorStates'
+import type { ProjectState } from '../derivation/project'
+import { recordsOf } from '../document/document'
+import { labelOf, memberOf, panelOf, sectionOf } from '../document/labels'
+import type { Member } from '../document/recordKinds'
+import type { Point } from '../geometry/point'
+import { centroid, type Region } from '../geometry/polygon'
+import { memberLoads, type LoadLine, type LoadPoint } from '../rundown/memberLines'
+
+export interface BeamView {
+  readonly id: string
+  readonly expandedId: string
+  readonly label: string
+  readonly role: Member['role']
+  readonly a: Point
+  readonly b: Point
+  readonly section: string
+  readonly stable: boolean
+  /** What lands directly in the case, all sources summed. */
+  readonly lines: readonly LoadLine[]
+  readonly points: readonly LoadPoint[]
+  /** All that lands, with reactions of members that rest on it, N. */
+  readonly total: number
+}
+
+export interface ColumnView {
+  readonly id: string
+  readonly expandedId: string
+  readonly label: string
+  readonly at: Point
+  /** Compression at the foot in the case, N. */
+  readonly force: number
+}
+
+export interface RegionView {
+  readonly id: string
+  readonly panelId: string
+  readonly expandedId: string
+  readonly patchId: string | null
+  readonly label: string
+  readonly keyId: string | null
+  readonly keyName: string
+  readonly region: Region
+  readonly centre: Point
+  readonly area: number
+  /** In the case, Pa. */
+  readonly pressure: number
+  readonly notCarriedArea: number
+  readonly spanAngle: number
+}
+
+export interface WallView {
+  readonly id: string
+  readonly expandedId: string
+  readonly label: string
+  readonly a: Point
+  readonly b: Point
+  /** In the case, N/m. */
+  readonly load: number
+  readonly notCarriedLength: number
+}
+
+export interface OpeningView {
+  readonly id: string
+  readonly expandedId: string
+  readonly label: string
+  readonly outline: readonly Point[]
+}
+
+/** One level as the plan draws it, for one case. */
+export interface FloorView {
+  readonly levelId: string
+  readonly layoutId: string
+  readonly name: string
+  readonly elevation: number
+  readonly beams: readonly BeamView[]
+  readonly columns: readonly ColumnView[]
+  readonly regions: readonly RegionView[]
+  readonly walls: readonly WallView[]
+  readonly openings: readonly OpeningView[]
+  readonly area: number
+}
+
+export function floorView(state: ProjectState, levelId: string, caseId: string): FloorView | null {
+  const floor = floorAt(state, levelId)
+  if (!floor) return null
+  const layoutId = floor.floor.layoutId ?? ''
+  return {
+    levelId,
+    layoutId,
+    name: floor.level.name,
+    elevation: floor.level.elevation,
+    beams: beamViews(state, floor, caseId),
+    columns: columnViews(state, floor, caseId),
+    regions: regionViews(state, floor, caseId),
+    walls: wallViews(state, floor, caseId),
+    openings: recordsOf(state.document, 'opening')
+      .filter(({ layout }) => layout === layoutId)
+      .map(({ id, label, outline }) => ({ id, expandedId: expandedAt(floor, id), label, outline })),
+    area: floorArea(state, floor),
+  }
+}
+
+function beamViews(state: ProjectState, floor: FloorState, caseId: string): readonly BeamView[] {
+  const at = readCase(state, caseId)
+  const loads = memberLoads(floor.operator, (row) => at(floor.intensities, row))
+  return floor.operator.plan.frame.beams.map(({ member: { id, role }, a, b, stable }, row) => ({
+    id,
+    expandedId: expandedAt(floor, id),
+    label: labelOf(state.document, id),
+    role,
+    a,
+    b,
+    stable,
+    section: sectionOf(state.document, memberOf(state.document, id))?.name ?? '',
+    lines: loads[row]?.lines ?? [],
+    points: loads[row]?.points ?? [],
+    total: at(floor.rundown.beamTotals, row),
+  }))
+}
+
+function columnViews(state: ProjectState, floor: FloorState, caseId: string): readonly ColumnView[] {
+  const force = readCase(state, caseId)
+  return floor.operator.plan.frame.columns.map(({ member: { id }, at }, row) => ({
+    id,
+    expandedId: expandedAt(floor, id),
+    label: labelOf(state.document, id),
+    at,
+    force: force(floor.rundown.feet, row),
+  }))
+}
+
+function regionViews(state: ProjectState, floor: FloorState, caseId: string): readonly RegionView[] {
+  const at = readCase(state, caseId)
+  return floor.operator.plan.sources.flatMap((source, row): RegionView[] => {
+    if (source.kind !== 'region') return []
+    const keyId = keyOfRegion(state, source)
+    const { panel } = source.panel
+    return [
+      {
+        id: source.id,
+        panelId: panel.id,
+        expandedId: expandedAt(floor, panel.id),
+        patchId: source.region.patchId,
+        label: panelOf(state.document, panel.id)?.label ?? '',
+        keyId,
+        keyName: keyId ? labelOf(state.document, keyId) : '',
+        region: source.region.region,
+        centre: centroid(source.region.region),
+        area: source.share.applied,
+        pressure: at(floor.intensities, row),
+        notCarriedArea: floor.operator.notCarried[row] ?? 0,
+        spanAngle: panel.spanAngle,
+      },
+    ]
+  })
+}
+
+function wallViews(state: ProjectState, floor: FloorState, caseId: string): readonly WallView[] {
+  const at = readCase(state, caseId)
+  return floor.operator.plan.sources.flatMap((source, row): WallView[] =>
+    source.kind === 'wall'
+      ? [
+          {
+            id: source.run.id,
+            expandedId: expandedAt(floor, source.run.id),
+            label: labelOf(state.document, source.run.id),
+            a: source.segment.a,
+            b: source.segment.b,
+            load: at(floor.intensities, row),
+            notCarriedLength: floor.operator.notCarried[row] ?? 0,
+          },
+        ]
+      : [],
+  )
+}

@@ -1,0 +1,98 @@
+import { readCase } from '../derivation/cells'
+import { placeOf, type Place } from '../derivation/floorQueries'
+import type { ProjectState } from '../derivation/project'
+import { labelOf, memberFacts } from '../document/labels'
+import type { Member } from '../document/recordKinds'
+import { memberLoads, type LoadLine, type LoadPoint, type MemberLoad } from '../rundown/memberLines'
+import { feedingOf, type Feeding } from './feeding'
+import { landingRows, type PathRow } from './pathRows'
+
+export interface SupportView {
+  readonly s: number
+  readonly on: 'column' | 'beam'
+  readonly label: string
+  /** Downwards onto what is below; negative where the beam lifts, N. */
+  readonly reaction: number
+}
+
+/** One beam and one case: what lands on it, where it goes. */
+export interface MemberView {
+  readonly expandedId: string
+  readonly id: string
+  readonly label: string
+  readonly role: Member['role']
+  readonly levelName: string
+  readonly length: number
+  readonly section: string
+  readonly sectionAssumed: boolean
+  readonly weightPerLength: number
+  readonly supports: readonly SupportView[]
+  readonly lines: readonly LoadLine[]
+  readonly points: readonly LoadPoint[]
+  readonly lands: readonly PathRow[]
+  readonly total: number
+  /** Beams and panels of its level that feed it. */
+  readonly feeding: Feeding
+  /** Force that lands less force that goes on, N. */
+  readonly residual: number
+  /** First moment about the start likewise, Nm; null where one fixed end takes the moment. */
+  readonly residualMoment: number | null
+}
+
+export function memberView(state: ProjectState, expandedId: string, caseId: string): MemberView | null {
+  const place = placeOf(state, expandedId, 'beams')
+  const beam = place?.floor.operator.plan.frame.beams[place.row]
+  if (!place || !beam) return null
+  const { floor, row } = place
+  const { id, role } = beam.member
+  const total = readCase(state, caseId)(floor.rundown.beamTotals, row)
+  const supports = supportViews(state, place, caseId)
+  const view = {
+    expandedId,
+    id,
+    role,
+    ...memberFacts(state.document, id),
+    levelName: floor.level.name,
+    length: beam.length,
+    weightPerLength: floor.weights.members.get(id) ?? 0,
+    supports,
+    ...directLoad(state, place, caseId),
+    lands: landingRows(state, place, caseId),
+    total,
+    feeding: feedingOf(place, 'beam'),
+    residual: total - supports.reduce((sum, { reaction }) => sum + reaction, 0),
+  }
+  return { ...view, residualMoment: beam.stations.length < 2 ? null : momentResidual(view) }
+}
+
+function directLoad(state: ProjectState, { floor, row }: Place, caseId: string): MemberLoad {
+  const at = readCase(state, caseId)
+  return memberLoads(floor.operator, (source) => at(floor.intensities, source))[row] ?? { lines: [], points: [] }
+}
+
+function supportViews(state: ProjectState, { floor, row }: Place, caseId: string): readonly SupportView[] {
+  const at = readCase(state, caseId)
+  const { frame } = floor.operator.plan
+  return (frame.beams[row]?.supports ?? []).map(({ s, on, index }, k) => ({
+    s,
+    on,
+    label: labelOf(state.document, (on === 'column' ? frame.columns[index] : frame.beams[index])?.member.id ?? ''),
+    reaction: at(floor.rundown.reactions, (floor.operator.firstSupport[row] ?? 0) + k),
+  }))
+}
+
+/** Moment about the start of all that lands, less that of the reactions. */
+function momentResidual({
+  lines,
+  points,
+  lands,
+  supports,
+}: Pick<MemberView, 'lines' | 'points' | 'lands' | 'supports'>): number {
+  const ofLines = lines.reduce((sum, [s0, s1, q0, q1]) => {
+    const h = s1 - s0
+    return sum + ((h * (q0 + q1)) / 2) * s0 + (h * h * (q0 + 2 * q1)) / 6
+  }, 0)
+  const ofPoints = points.reduce((sum, { s, force }) => sum + s * force, 0)
+  const ofMembers = lands.reduce((sum, { at, force }) => sum + (at === null ? 0 : at * force), 0)
+  return ofLines + ofPoints + ofMembers - supports.reduce((sum, { s, reaction }) => sum + s * reaction, 0)
+}

@@ -1,0 +1,147 @@
+import { readCase } from '../derivation/cells'
+import { expandedAt, floorAt, keyOfRegion } from '../derivation/floorQueries'
+import type { FloorState } from '../derivation/floorStates'
+import type { ProjectState } from '../derivation/project'
+import { labelOf, panelOf, splitExpanded } from '../document/labels'
+import { regionArea } from '../geometry/polygon'
+import type { RegionSource } from '../rundown/sources'
+import { auditShare } from '../sharing/audit'
+import { sourceAddress } from './pathRows'
+
+export interface PanelRegionView {
+  /** Its place among the sources of the floor. */
+  readonly row: number
+  readonly keyName: string
+  readonly patchLabel: string | null
+  readonly area: number
+  readonly pressure: number
+  readonly force: number
+  readonly address: string | null
+}
+
+export interface PanelTakerView {
+  readonly expandedId: string
+  readonly label: string
+  readonly force: number
+  /** Part of what the panel hands on. */
+  readonly share: number
+}
+
+/** One panel and one case: its area and load, who takes which part, and what is left over. */
+export interface PanelView {
+  readonly expandedId: string
+  readonly id: string
+  readonly label: string
+  readonly levelName: string
+  readonly gross: number
+  readonly net: number
+  readonly spanAngle: number
+  readonly regions: readonly PanelRegionView[]
+  readonly takers: readonly PanelTakerView[]
+  readonly applied: number
+  readonly notCarried: number
+  /** Area that nothing carries, whatever the case, m2. */
+  readonly notCarriedArea: number
+  /** Residual force (N) and moments about the axes (Nm) of what is carried. */
+  readonly residual: { readonly force: number; readonly mx: number; readonly my: number }
+  readonly oneSupport: boolean
+}
+
+export function panelView(state: ProjectState, expandedId: string, caseId: string): PanelView | null {
+  const [id, levelId] = splitExpanded(expandedId)
+  const floor = floorAt(state, levelId)
+  const plan = floor?.operator.plan.panels.find(({ panel }) => panel.id === id)
+  const record = panelOf(state.document, id)
+  if (!floor || !plan || !record) return null
+  const sources = loadedRegions(state, floor, id, caseId)
+  const sum = (pick: (entry: LoadedRegion) => number) => sources.reduce((total, entry) => total + pick(entry), 0)
+  const audits = sources.map(({ source, intensity }) => ({
+    intensity,
+    audit: auditShare(source.share, carriersOf(floor)),
+  }))
+  return {
+    expandedId,
+    id,
+    label: record.label,
+    levelName: floor.level.name,
+    gross: regionArea(plan.outline),
+    net: regionArea(plan.net),
+    spanAngle: record.spanAngle,
+    regions: sources.map((entry) => regionRow(state, entry, caseId, levelId)),
+    takers: takersOf(state, floor, sources),
+    applied: sum(({ source, intensity }) => source.share.applied * intensity),
+    notCarriedArea: sum(({ row }) => floor.operator.notCarried[row] ?? 0),
+    notCarried: sum(({ row, intensity }) => (floor.operator.notCarried[row] ?? 0) * intensity),
+    residual: {
+      force: audits.reduce((total, { intensity, audit }) => total + intensity * audit.force, 0),
+      mx: audits.reduce((total, { intensity, audit }) => total + intensity * audit.moments[1], 0),
+      my: audits.reduce((total, { intensity, audit }) => total + intensity * audit.moments[0], 0),
+    },
+    oneSupport: sources.some(({ source }) => source.share.torque > 1e-6),
+  }
+}
+
+const carriersOf = (floor: FloorState) =>
+  floor.operator.plan.frame.beams.map(({ member, a, b }) => ({ member: member.id, a, b }))
+
+/** A region of a panel with its load in a case, Pa; `row` is its place among the sources of the floor. */
+export interface LoadedRegion {
+  readonly source: RegionSource
+  readonly row: number
+  readonly intensity: number
+}
+
+export function loadedRegions(
+  state: ProjectState,
+  floor: FloorState,
+  panelId: string,
+  caseId: string,
+): readonly LoadedRegion[] {
+  const at = readCase(state, caseId)
+  return floor.operator.plan.sources.flatMap((source, row): LoadedRegion[] =>
+    source.kind === 'region' && source.panel.panel.id === panelId
+      ? [{ source, row, intensity: at(floor.intensities, row) }]
+      : [],
+  )
+}
+
+function regionRow(
+  state: ProjectState,
+  { source, row, intensity }: LoadedRegion,
+  caseId: string,
+  levelId: string,
+): PanelRegionView {
+  const key = keyOfRegion(state, source)
+  const { patchId } = source.region
+  return {
+    row,
+    keyName: key ? labelOf(state.document, key) : '',
+    patchLabel: patchId ? labelOf(state.document, patchId) : null,
+    area: source.share.applied,
+    pressure: intensity,
+    force: source.share.applied * intensity,
+    address: sourceAddress(state, source, caseId, levelId),
+  }
+}
+
+function takersOf(state: ProjectState, floor: FloorState, sources: readonly LoadedRegion[]): readonly PanelTakerView[] {
+  const { start, index, value } = floor.operator.toBeams
+  const forces = new Map<number, number>()
+  for (const { row, intensity } of sources)
+    for (let e = start[row] ?? 0; e < (start[row + 1] ?? 0); e++) {
+      const beam = index[e] ?? 0
+      forces.set(beam, (forces.get(beam) ?? 0) + (value[e] ?? 0) * intensity)
+    }
+  const total = [...forces.values()].reduce((sum, force) => sum + force, 0)
+  return [...forces]
+    .sort(([a], [b]) => a - b)
+    .map(([beam, force]) => {
+      const id = floor.operator.plan.frame.beams[beam]?.member.id ?? ''
+      return {
+        expandedId: expandedAt(floor, id),
+        label: labelOf(state.document, id),
+        force,
+        share: total === 0 ? 0 : force / total,
+      }
+    })
+}

@@ -1,0 +1,181 @@
+import { selfWeight } from '../actions/cases'
+import { readCase } from '../derivation/cells'
+import { expandedAt, floorAbove, keyOfRegion, type Place } from '../derivation/floorQueries'
+import type { ProjectState } from '../derivation/project'
+import { labelOf } from '../document/labels'
+import type { Source } from '../rundown/sources'
+
+/** A part of what lands on a member, or where it goes; N, downwards. `detail` is worded where it is shown. */
+export interface PathRow {
+  readonly kind: 'region' | 'wall' | 'ownWeight' | 'beam' | 'column'
+  readonly label: string
+  readonly force: number
+  /** Load per unit and how much of it: Pa and m², or N/m and m. */
+  readonly intensity: number | null
+  readonly part: number | null
+  /** Along the member, where it is a point. */
+  readonly at: number | null
+  /** Index among the floor's sources, where it is one. */
+  readonly source: number | null
+  /** Leads to the trace of the load itself. */
+  readonly address: string | null
+  readonly expandedId: string
+}
+
+/** Every source and every member that puts load on a beam, largest first. */
+export function landingRows(state: ProjectState, place: Place, caseId: string): readonly PathRow[] {
+  return [
+    ...sourceRows(state, place, caseId),
+    ...beamsOn(state, place, caseId),
+    ...columnsOn(state, place, caseId),
+  ].sort((a, b) => Math.abs(b.force) - Math.abs(a.force))
+}
+
+function sourceRows(state: ProjectState, { floor, row }: Place, caseId: string): readonly PathRow[] {
+  const at = readCase(state, caseId)
+  const { start, index, value } = floor.operator.toBeams
+  return floor.operator.plan.sources.flatMap((source, i): PathRow[] => {
+    const intensity = at(floor.intensities, i)
+    if (intensity === 0) return []
+    for (let e = start[i] ?? 0; e < (start[i + 1] ?? 0); e++) {
+      if (index[e] !== row) continue
+      const part = value[e] ?? 0
+      const beam = floor.operator.plan.frame.beams[row]?.member.id ?? ''
+      const address = `landing:${expandedAt(floor, beam)}:${i}:${caseId}`
+      const [kind, id] = subjectOf(source)
+      const expandedId = expandedAt(floor, id)
+      return [
+        {
+          kind,
+          label: labelOf(state.document, id),
+          force: part * intensity,
+          intensity,
+          part,
+          at: null,
+          source: i,
+          address,
+          expandedId,
+        },
+      ]
+    }
+    return []
+  })
+}
+
+const subjectOf = (source: Source): readonly [PathRow['kind'], string] =>
+  source.kind === 'region'
+    ? ['region', source.panel.panel.id]
+    : source.kind === 'wall'
+      ? ['wall', source.run.id]
+      : ['ownWeight', source.member.id]
+
+/** Where the trace of a source's load begins. */
+export function sourceAddress(state: ProjectState, source: Source, caseId: string, levelId: string): string | null {
+  if (source.kind === 'wall') return `wall:${source.id}@${levelId}`
+  if (source.kind === 'beam') return `beamWeight:${source.id}`
+  if (caseId === selfWeight) return `slab:${source.panel.panel.id}`
+  const key = keyOfRegion(state, source)
+  const part = caseId.endsWith('/partitions') ? 'partitions' : caseId === 'permanent/build-ups' ? 'buildUp' : 'imposed'
+  return key ? `key:${key}:${part}` : null
+}
+
+/** Beams of the floor that rest on this one. */
+function beamsOn(state: ProjectState, { floor, row }: Place, caseId: string): readonly PathRow[] {
+  return reactionsOnto(state, { floor, row }, 'beam', caseId)
+}
+
+/** Reactions of beams that end on a beam or column of their floor. */
+export function reactionsOnto(
+  state: ProjectState,
+  { floor, row }: Place,
+  target: 'beam' | 'column',
+  caseId: string,
+): readonly PathRow[] {
+  const read = readCase(state, caseId)
+  return floor.operator.plan.frame.beams.flatMap(({ member: { id }, supports }, i) =>
+    supports.flatMap(({ on, index, at }, k): PathRow[] => {
+      const force = read(floor.rundown.reactions, (floor.operator.firstSupport[i] ?? 0) + k)
+      if (on !== target || index !== row || force === 0) return []
+      const expandedId = expandedAt(floor, id)
+      const address = `reaction:${expandedId}:${k}:${caseId}`
+      return [beamRow(labelOf(state.document, id), expandedId, force, target === 'beam' ? at : null, address)]
+    }),
+  )
+}
+
+const beamRow = (label: string, expandedId: string, force: number, at: number | null, address: string): PathRow => ({
+  kind: 'beam',
+  label,
+  force,
+  intensity: null,
+  part: null,
+  at,
+  source: null,
+  address,
+  expandedId,
+})
+
+/** Columns of the floor above that stand on this beam. */
+const columnsOn = (state: ProjectState, place: Place, caseId: string): readonly PathRow[] =>
+  columnsStandingOn(state, place, 'beam', caseId)
+
+export function columnsStandingOn(
+  state: ProjectState,
+  { floor, row }: Place,
+  target: 'beam' | 'column',
+  caseId: string,
+): readonly PathRow[] {
+  const read = readCase(state, caseId)
+  const above = floorAbove(state, floor)
+  return (floor.feetAbove?.landings ?? []).flatMap(({ row: foot, on, index, s }): PathRow[] => {
+    const member = above?.operator.plan.frame.columns[foot]?.member
+    if (!above || !member || on !== target || index !== row) return []
+    const force = read(above.rundown.feet, foot)
+    const expandedId = expandedAt(above, member.id)
+    const label = labelOf(state.document, member.id)
+    const at = target === 'beam' ? s : null
+    return [
+      {
+        kind: 'column',
+        label,
+        force,
+        intensity: null,
+        part: null,
+        at,
+        source: null,
+        address: `column:${expandedId}:${caseId}`,
+        expandedId,
+      },
+    ]
+  })
+}
+
+/** What enters a column length: the column above, the beams that end on it, its own weight. */
+export function columnRows(state: ProjectState, place: Place, caseId: string): readonly PathRow[] {
+  const read = readCase(state, caseId)
+  const { floor, row } = place
+  const member = floor.operator.plan.frame.columns[row]?.member
+  const own = read(floor.rundown.feet, row) - read(floor.rundown.tops, row)
+  const length = floor.floor.storeyHeight
+  const ownRow: PathRow[] =
+    own === 0 || !member
+      ? []
+      : [
+          {
+            kind: 'ownWeight',
+            label: labelOf(state.document, member.id),
+            force: own,
+            intensity: own / length,
+            part: length,
+            at: null,
+            source: null,
+            address: `columnWeight:${expandedAt(floor, member.id)}`,
+            expandedId: expandedAt(floor, member.id),
+          },
+        ]
+  return [
+    ...columnsStandingOn(state, place, 'column', caseId),
+    ...reactionsOnto(state, place, 'column', caseId),
+    ...ownRow,
+  ]
+}

@@ -1,0 +1,49 @@
+import type { Rule, RuleId } from '../combinations/ruleSets'
+import { countCombinations, listCombinations, type Combination } from '../combinations/structure'
+import type { ProjectState } from '../derivation/project'
+import { structuresOf } from '../derivation/structures'
+
+export interface RuleView {
+  readonly id: RuleId
+  readonly name: string
+  readonly clause: string
+  readonly expression: string
+  readonly permanent: readonly [unfavourable: number, favourable: number]
+  /** How many combinations the rule holds, counted without listing; decimal digits, since it may pass 2^53. */
+  readonly count: string
+  readonly factors: readonly RuleFactor[]
+  readonly listed: readonly Combination[]
+}
+
+export interface RuleFactor {
+  readonly caseId: string
+  readonly name: string
+  readonly leading: number | null
+  readonly accompanying: number
+}
+
+/** A table on the screen shows so many combinations; the count says how many there are. */
+export const listLimit = 200
+
+/** The rules with their factors and counts; combinations are written out for one rule at a time, up to a limit. */
+export function ruleViews(state: ProjectState, listRule: RuleId | null): readonly RuleView[] {
+  const variable = state.actions.filter(({ nature }) => nature === 'variable').flatMap((action) => action.cases)
+  return structuresOf(state).map((structure) => {
+    const { id, name, clause, expression, permanent, leading, accompanying }: Rule = structure.rule
+    return {
+      id,
+      name,
+      clause,
+      expression,
+      permanent,
+      count: countCombinations(structure).toString(),
+      factors: variable.map((loadCase) => ({
+        caseId: loadCase.id,
+        name: loadCase.name,
+        leading: leading ? leading(loadCase) : null,
+        accompanying: accompanying(loadCase),
+      })),
+      listed: listRule === id ? [...listCombinations(structure, listLimit)] : [],
+    }
+  })
+}

@@ -1,0 +1,70 @@
+import { readCase } from '../../derivation/cells'
+import { placeOf } from '../../derivation/floorQueries'
+import type { ProjectState } from '../../derivation/project'
+import { formula } from '../../trace/formula'
+import { given, type Traced } from '../../trace/traced'
+import { sourceAddress } from '../pathRows'
+import { splitCase } from './sums'
+
+export const areaForce = formula({
+  symbol: 'F',
+  quantity: 'force',
+  clause: 'one-way sharing',
+  inputs: { q: 'pressure', A: 'area' },
+  expression: 'q * A',
+  evaluate: ({ q, A }) => q * A,
+})
+
+export const lineForce = formula({
+  symbol: 'F',
+  quantity: 'force',
+  clause: 'common practice',
+  inputs: { q: 'lineLoad', l: 'length' },
+  expression: 'q * l',
+  evaluate: ({ q, l }) => q * l,
+})
+
+export type Why = (state: ProjectState, address: string) => Traced | null
+
+/** `landing:BEAM@LEVEL:SOURCE:CASE`: the force that one source puts on a beam, with the trace of its intensity. */
+export function landing(state: ProjectState, rest: string, why: Why): Traced | null {
+  const [where, caseId] = splitCase(rest)
+  const [expandedId, index] = splitCase(where)
+  const place = placeOf(state, expandedId, 'beams')
+  const row = Number(index)
+  const source = place?.floor.operator.plan.sources[row]
+  if (!place || !source || !state.caseIds.includes(caseId)) return null
+  const intensity = readCase(state, caseId)(place.floor.intensities, row)
+  const address = sourceAddress(state, source, caseId, place.floor.level.id)
+  const traced = (address && why(state, address)) || given('q', 'pressure', intensity, 'nothing')
+  const part = partOn(place.floor.operator.toBeams, row, place.row)
+  if (source.kind === 'region')
+    return areaForce({
+      q: { ...traced, quantity: 'pressure', value: intensity },
+      A: given('A', 'area', part, 'area times its lever'),
+    })
+  return lineForce({
+    q: { ...traced, quantity: 'lineLoad', value: intensity },
+    l: given('l', 'length', part, source.kind === 'wall' ? 'length of wall on the beam' : 'length of the beam'),
+  })
+}
+
+function partOn(
+  { start, index, value }: { readonly start: Int32Array; readonly index: Int32Array; readonly value: Float64Array },
+  source: number,
+  beam: number,
+): number {
+  let part = 0
+  for (let e = start[source] ?? 0; e < (start[source + 1] ?? 0); e++) if (index[e] === beam) part += value[e] ?? 0
+  return part
+}
+
+/** `columnWeight:MEMBER@LEVEL`: own weight of one length. */
+export function columnWeight(state: ProjectState, expandedId: string, why: Why): Traced | null {
+  const place = placeOf(state, expandedId, 'columns')
+  const member = place?.floor.operator.plan.frame.columns[place.row]?.member
+  const perLength = member && why(state, `beamWeight:${member.id}`)
+  if (!place || !perLength) return null
+  const l = given('l', 'length', place.floor.floor.storeyHeight, 'from its level down to the next')
+  return lineForce({ q: { ...perLength, quantity: 'lineLoad' }, l })
+}

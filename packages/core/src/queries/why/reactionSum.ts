@@ -1,0 +1,40 @@
+import { placeOf, type Place } from '../../derivation/floorQueries'
+import type { ProjectState } from '../../derivation/project'
+import { pointReactions } from '../../rundown/beamStatics'
+import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
+import { landingRows, type PathRow } from '../pathRows'
+import { folded, kindNames, splitCase } from './sums'
+
+/** `reaction:BEAM@LEVEL:SUPPORT:CASE`: what each load on a beam gives to one of its supports, by lever. */
+export function reactionSum(state: ProjectState, rest: string): Traced | null {
+  const [where, caseId] = splitCase(rest)
+  const [expandedId, support] = splitCase(where)
+  const place = placeOf(state, expandedId, 'beams')
+  const beam = place?.floor.operator.plan.frame.beams[place.row]
+  if (!place || !beam?.supports[Number(support)] || !state.caseIds.includes(caseId)) return null
+  const terms = landingRows(state, place, caseId).map((row) => termOf(row, partOf(place, row, Number(support))))
+  return tracedSum('R', 'force', 'by lever, each span by itself', folded(terms))
+}
+
+/** The part of a landing load that one support gets. */
+function partOf({ floor, row }: Place, { source, intensity, at, force }: PathRow, support: number): number {
+  const beam = floor.operator.plan.frame.beams[row]
+  if (source === null) return beam ? (pointReactions(beam, at ?? 0, force)[support] ?? 0) : 0
+  const { start, index, value } = floor.operator.toSupports
+  const wanted = (floor.operator.firstSupport[row] ?? 0) + support
+  let part = 0
+  for (let e = start[source] ?? 0; e < (start[source + 1] ?? 0); e++) if (index[e] === wanted) part += value[e] ?? 0
+  return part * (intensity ?? 0)
+}
+
+function termOf({ kind, label, force, address }: PathRow, value: number): TracedTerm {
+  return {
+    label: kind === 'ownWeight' ? 'own weight' : `${kindNames[kind]} ${label}`,
+    value,
+    factors: [
+      { value: force, quantity: 'force' },
+      { value: force === 0 ? 0 : value / force, quantity: 'factor' },
+    ],
+    ...(address ? { address } : {}),
+  }
+}

@@ -1,0 +1,164 @@
+import { windDirectionOf } from '../../actions/cases'
+import { buildUpWeight, memberWeight, slabWeight, withSource } from '../../actions/ownWeight'
+import { windSite } from '../../derivation/climate'
+import { floorAt } from '../../derivation/floorQueries'
+import { wallSourcesOf } from '../../derivation/heads'
+import type { ProjectState } from '../../derivation/project'
+import { splitExpanded } from '../../document/labels'
+import { peakVelocityPressure } from '../../standards/en/peakVelocityPressure'
+import { parameter } from '../../standards/layer'
+import { given, tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
+import { columnWeight, landing } from './landing'
+import { reactionSum } from './reactionSum'
+import { columnArea, levelAdds } from './columnParts'
+import { panelArea, panelLost, panelSum, regionForce, takerSum } from './panelSums'
+import {
+  baseSum,
+  beamSum,
+  columnSum,
+  landedSum,
+  levelSum,
+  levelsSum,
+  membersSum,
+  notCarriedSum,
+  splitCase,
+} from './sums'
+import { extremeSum } from './extremeSum'
+
+type Answer = (state: ProjectState, rest: string) => Traced | null
+
+/**
+ * One node of the trace behind a number, by its address `head:rest`; null where the address leads nowhere (any more).
+ * Sums carry the addresses of their terms, so that a chain is made one link at a time.
+ */
+export function why(state: ProjectState, address: string): Traced | null {
+  const at = address.indexOf(':')
+  const head = address.slice(0, at)
+  const answer = Object.hasOwn(answers, head) ? answers[head] : undefined
+  return answer ? answer(state, address.slice(at + 1)) : null
+}
+
+const answers: Readonly<Record<string, Answer>> = {
+  parameter: (state, key) => (Object.hasOwn(state.standard.values, key) ? parameter(state.standard, key) : null),
+  qp: peakPressureAt,
+  key: keyLoad,
+  buildUp: weightOfLayers,
+  slab: weightOfSlab,
+  beamWeight: weightOfMember,
+  wall: wallLoadAt,
+  wallRun,
+  wind: windNumber,
+  storeyForce,
+  panel: panelSum,
+  panelArea,
+  panelLost,
+  region: (state, rest) => regionForce(state, rest, why),
+  taker: takerSum,
+  beam: beamSum,
+  reaction: reactionSum,
+  landing: (state, rest) => landing(state, rest, why),
+  columnWeight: (state, rest) => columnWeight(state, rest, why),
+  column: columnSum,
+  columnArea,
+  adds: levelAdds,
+  applied: levelsSum,
+  level: levelSum,
+  onMembers: membersSum,
+  landed: landedSum,
+  base: baseSum,
+  notCarried: notCarriedSum,
+  extreme: extremeSum,
+}
+
+/** `qp:HEIGHT` in m. */
+function peakPressureAt({ basis, standard }: ProjectState, rest: string): Traced | null {
+  const height = Number(rest)
+  if (!basis || basis.basicWindVelocity === null || !Number.isFinite(height) || height <= 0) return null
+  return peakVelocityPressure(height, windSite(basis.basicWindVelocity, basis.terrain), standard)
+}
+
+const keyParts = ['buildUp', 'imposed', 'concentrated', 'partitions'] as const
+const isKeyPart = (part: string | undefined): part is (typeof keyParts)[number] =>
+  keyParts.some((known) => known === part)
+
+/** `key:LOADKEY:buildUp|imposed|concentrated|partitions`. */
+function keyLoad(state: ProjectState, rest: string): Traced | null {
+  const at = rest.lastIndexOf(':')
+  const loads = state.keys.get(rest.slice(0, at))
+  const part = rest.slice(at + 1)
+  return isKeyPart(part) ? (loads?.[part] ?? null) : null
+}
+
+/** `buildUp:BUILDUP`. */
+function weightOfLayers({ document }: ProjectState, id: string): Traced | null {
+  const buildUp = document.records.get(id)
+  return buildUp?.kind === 'buildUp' ? buildUpWeight(buildUp) : null
+}
+
+/** `slab:PANEL`. */
+function weightOfSlab({ document }: ProjectState, id: string): Traced | null {
+  const panel = document.records.get(id)
+  const slab = panel?.kind === 'panel' ? panel.slab : null
+  const material = slab && document.records.get(slab.material)
+  return slab && material?.kind === 'material' ? slabWeight(slab.thickness, material) : null
+}
+
+/** `beamWeight:MEMBER`: per length, of a column as well. */
+function weightOfMember({ document }: ProjectState, id: string): Traced | null {
+  const member = document.records.get(id)
+  if (member?.kind !== 'member') return null
+  const [section, material] = [document.records.get(member.section), document.records.get(member.material)]
+  if (section?.kind !== 'section' || material?.kind !== 'material') return null
+  return memberWeight({
+    A: given('A', 'sectionArea', section.area, withSource(section)),
+    gamma: given('γ', 'unitWeight', material.unitWeight, withSource(material)),
+  })
+}
+
+/** `wall:RUN/SEGMENT@LEVEL`. */
+function wallLoadAt(state: ProjectState, rest: string): Traced | null {
+  const [id, levelId] = splitExpanded(rest)
+  const floor = floorAt(state, levelId)
+  const index = floor ? wallSourcesOf(floor.operator).findIndex((source) => source.id === id) : -1
+  return floor?.walls.loads[index] ?? null
+}
+
+/** `wallRun:RUN@LEVEL`: the stretches of a run together. */
+function wallRun(state: ProjectState, rest: string): Traced | null {
+  const [runId, levelId] = splitExpanded(rest)
+  const floor = floorAt(state, levelId)
+  if (!floor) return null
+  const terms = wallSourcesOf(floor.operator).flatMap(({ id, run, segment }, i): TracedTerm[] => {
+    if (run.id !== runId) return []
+    const load = floor.walls.loads[i]?.value ?? 0
+    return [
+      {
+        label: `stretch ${segment.index + 1}`,
+        value: load * segment.length,
+        factors: [
+          { value: load, quantity: 'lineLoad' },
+          { value: segment.length, quantity: 'length' },
+        ],
+        address: `wall:${id}@${levelId}`,
+      },
+    ]
+  })
+  return terms.length === 0 ? null : tracedSum('G', 'force', 'sum of the stretches', terms)
+}
+
+const windNumbers = ['ratio', 'c_D', 'c_E', 'k_corr'] as const
+
+/** `wind:CASE:ratio|c_D|c_E|k_corr`. */
+function windNumber(state: ProjectState, rest: string): Traced | null {
+  const [caseId, name] = splitCase(rest)
+  const result = state.wind?.results.find(({ direction }) => direction.id === windDirectionOf(caseId))
+  const wanted = windNumbers.find((entry) => entry === name)
+  return (result && wanted && result[wanted]) ?? null
+}
+
+/** `storeyForce:CASE@LEVEL`. */
+function storeyForce(state: ProjectState, rest: string): Traced | null {
+  const [caseId, levelId] = splitExpanded(rest)
+  const result = state.wind?.results.find(({ direction }) => direction.id === windDirectionOf(caseId))
+  return result?.storeys.find(({ force }) => force.levelId === levelId)?.trace ?? null
+}

@@ -1,0 +1,92 @@
+import type { LayoutOperator } from './operator'
+
+/** Line load on a member, linear from q0 at s0 to q1 at s1 (N/m over m), downwards positive. */
+export type LoadLine = readonly [s0: number, s1: number, q0: number, q1: number]
+
+export interface LoadPoint {
+  readonly s: number
+  readonly force: number
+}
+
+export interface MemberLoad {
+  readonly lines: readonly LoadLine[]
+  /** Walls along the span reach beams as points. Reactions of members that rest on this one are not among them. */
+  readonly points: readonly LoadPoint[]
+}
+
+/** What lands on every beam of a layout directly, in the order of its beams; `intensity` gives the load of each source. */
+export function memberLoads(operator: LayoutOperator, intensity: (source: number) => number): readonly MemberLoad[] {
+  const { frame, sources } = operator.plan
+  const lines = new Map<string, LoadLine[]>()
+  const points = new Map<string, LoadPoint[]>()
+  sources.forEach(({ share }, i) => {
+    const q = intensity(i)
+    if (q === 0) return
+    for (const { member, s0, s1, q0, q1 } of share.lines) listAt(lines, member).push([s0, s1, q0 * q, q1 * q])
+    for (const { member, s, force } of share.points) listAt(points, member).push({ s, force: force * q })
+  })
+  return frame.beams.map(({ member: { id } }) => ({
+    lines: sumLines(lines.get(id) ?? []),
+    points: (points.get(id) ?? []).sort((a, b) => a.s - b.s),
+  }))
+}
+
+function listAt<T>(lists: Map<string, T[]>, key: string): T[] {
+  const known = lists.get(key)
+  if (known) return known
+  const fresh: T[] = []
+  lists.set(key, fresh)
+  return fresh
+}
+
+/** Ends nearer than this are one stop: a tenth of a micrometre. */
+const sameStop = 1e-7
+
+/** Adds overlapping linear pieces; exact, since each stays linear between the ends of all. */
+export function sumLines(pieces: readonly LoadLine[]): readonly LoadLine[] {
+  const stops = distinctStops(pieces.flatMap(([s0, s1]) => [s0, s1]))
+  const summed: LoadLine[] = []
+  for (let i = 1; i < stops.length; i++) {
+    const [from = 0, to = 0] = [stops[i - 1], stops[i]]
+    const line = sumBetween(pieces, from, to)
+    if (line[2] === 0 && line[3] === 0) continue
+    const last = summed.at(-1)
+    if (last && continues(last, line)) summed[summed.length - 1] = [last[0], to, last[2], line[3]]
+    else summed.push(line)
+  }
+  return summed
+}
+
+function distinctStops(values: readonly number[]): readonly number[] {
+  const stops: number[] = []
+  for (const value of [...values].sort((a, b) => a - b)) {
+    const last = stops.at(-1)
+    if (last === undefined || value - last > sameStop) stops.push(value)
+  }
+  return stops
+}
+
+function sumBetween(pieces: readonly LoadLine[], from: number, to: number): LoadLine {
+  const middle = (from + to) / 2
+  let [q0, q1] = [0, 0]
+  for (const [s0, s1, p0, p1] of pieces) {
+    if (s0 > middle || s1 < middle) continue
+    const slope = (p1 - p0) / (s1 - s0)
+    q0 += p0 + slope * (from - s0)
+    q1 += p0 + slope * (to - s0)
+  }
+  return [from, to, q0, q1]
+}
+
+/** Whether the second line goes on from the first in place, value and slope (a millionth of the value over its length). */
+function continues(a: LoadLine, b: LoadLine): boolean {
+  if (a[1] !== b[0]) return false
+  const scale = 1e-6 * Math.max(Math.abs(a[2]), Math.abs(a[3]), Math.abs(b[3]))
+  const slopeChange = Math.abs((a[3] - a[2]) / (a[1] - a[0]) - (b[3] - b[2]) / (b[1] - b[0]))
+  return Math.abs(a[3] - b[2]) <= scale && slopeChange * (b[1] - a[0]) <= scale
+}
+
+/** Total force of what lands directly. */
+export const loadTotal = ({ lines, points }: MemberLoad): number =>
+  lines.reduce((sum, [s0, s1, q0, q1]) => sum + ((s1 - s0) * (q0 + q1)) / 2, 0) +
+  points.reduce((sum, { force }) => sum + force, 0)

@@ -1,0 +1,101 @@
+import type { Beam } from '../building/frame'
+import { present } from '../outcome/assert'
+import type { Share } from '../sharing/share'
+import { lineReactions, pointReactions } from './beamStatics'
+import type { LayoutPlan } from './sources'
+
+/** Sparse rows in typed arrays: entries start[i] to start[i + 1] belong to row i. */
+export interface SparseRows {
+  readonly start: Int32Array
+  readonly index: Int32Array
+  readonly value: Float64Array
+}
+
+/** How one layout hands its sources to its beams and to the supports of its beams; solved once, it serves every case. */
+export interface LayoutOperator {
+  readonly plan: LayoutPlan
+  /** First support row of each beam; one more entry at the end. */
+  readonly firstSupport: Int32Array
+  readonly supportCount: number
+  /** Row by source: reaction at each support, as if the beam carried the source alone. */
+  readonly toSupports: SparseRows
+  /** Row by source: force on each beam. */
+  readonly toBeams: SparseRows
+  /** Per unit of each source: what met no support, or a beam that cannot stand. */
+  readonly notCarried: Float64Array
+  readonly applied: Float64Array
+}
+
+export function layoutOperator(plan: LayoutPlan): LayoutOperator {
+  const { beams, loop } = plan.frame
+  const stuck = new Set(loop)
+  const beamAt = new Map(beams.map(({ member }, i) => [member.id as string, i]))
+  const firstSupport = new Int32Array(beams.length + 1)
+  beams.forEach(({ supports }, i) => (firstSupport[i + 1] = (firstSupport[i] ?? 0) + supports.length))
+  const [toSupports, toBeams] = [rowsBuilder(), rowsBuilder()]
+  const notCarried = new Float64Array(plan.sources.length)
+  plan.sources.forEach(({ share }, i) => {
+    let lost = share.notCarried
+    for (const [index, { force, reactions }] of forcesByBeam(share, beams, beamAt)) {
+      toBeams.put(index, force)
+      if (!beams[index]?.stable || stuck.has(index)) lost += force
+      else reactions.forEach((value, k) => toSupports.put((firstSupport[index] ?? 0) + k, value))
+    }
+    notCarried[i] = lost
+    toSupports.end()
+    toBeams.end()
+  })
+  return {
+    plan,
+    firstSupport,
+    supportCount: firstSupport[beams.length] ?? 0,
+    toSupports: toSupports.rows(),
+    toBeams: toBeams.rows(),
+    notCarried,
+    applied: Float64Array.from(plan.sources, ({ share }) => share.applied),
+  }
+}
+
+function rowsBuilder() {
+  const start: number[] = [0]
+  const index: number[] = []
+  const value: number[] = []
+  return {
+    put: (at: number, amount: number): void => {
+      index.push(at)
+      value.push(amount)
+    },
+    end: (): void => void start.push(index.length),
+    rows: (): SparseRows => ({
+      start: Int32Array.from(start),
+      index: Int32Array.from(index),
+      value: Float64Array.from(value),
+    }),
+  }
+}
+
+interface OnBeam {
+  readonly force: number
+  readonly reactions: readonly number[]
+}
+
+function forcesByBeam(
+  share: Share,
+  beams: readonly Beam[],
+  beamAt: ReadonlyMap<string, number>,
+): ReadonlyMap<number, OnBeam> {
+  const found = new Map<number, OnBeam>()
+  const add = (member: string, force: number, reactionsOf: (beam: Beam) => readonly number[]): void => {
+    const index = present(beamAt.get(member), `beam ${member}`)
+    const reactions = reactionsOf(present(beams[index], `beam ${member}`))
+    const known = found.get(index)
+    found.set(index, {
+      force: force + (known?.force ?? 0),
+      reactions: known ? reactions.map((value, k) => value + (known.reactions[k] ?? 0)) : reactions,
+    })
+  }
+  for (const line of share.lines)
+    add(line.member, ((line.s1 - line.s0) * (line.q0 + line.q1)) / 2, (beam) => lineReactions(beam, line))
+  for (const { member, s, force } of share.points) add(member, force, (beam) => pointReactions(beam, s, force))
+  return found
+}

@@ -1,0 +1,36 @@
+import type { Point } from '../geometry/point'
+import { along, distance } from '../geometry/segment'
+import type { Carrier } from './rails'
+import { shareTotals, type Share } from './share'
+
+/** What a share leaves over per unit load: force, and first moments about the axes. */
+export interface Audit {
+  readonly force: number
+  readonly moments: Point
+  /** Sum of magnitudes that the residuals are measured against. */
+  readonly scale: number
+}
+
+/**
+ * Force in less force out, and both moments; what is not carried is not a residual of force, and leaves its moment.
+ * For the one-way rule by lever with two supports or more all three are nought to rounding.
+ */
+export function auditShare(share: Share, carriers: readonly Carrier[]): Audit {
+  const carrierOf = new Map(carriers.map((carrier) => [carrier.member, carrier]))
+  const pointOn = (member: string, s: number): Point => {
+    const carrier = carrierOf.get(member)
+    if (!carrier) throw new Error(`No carrier ${member}`)
+    return distance(carrier.a, carrier.b) === 0 ? carrier.a : along(carrier.a, carrier.b, s)
+  }
+  const { force, moments } = shareTotals(share, pointOn)
+  const magnitudes = share.lines.reduce(
+    (sum, { s0, s1, q0, q1 }) => sum + ((s1 - s0) * (Math.abs(q0) + Math.abs(q1))) / 2,
+    0,
+  )
+  const points = share.points.reduce((sum, { force: f }) => sum + Math.abs(f), 0)
+  return {
+    force: share.applied - share.notCarried - force,
+    moments: [share.appliedMoments[0] - moments[0], share.appliedMoments[1] - moments[1]],
+    scale: Math.max(share.applied, magnitudes + points),
+  }
+}

@@ -1,0 +1,280 @@
+import fc from 'fast-check'
+import type { Point } from '../geometry/point'
+import { difference, regionOf } from '../geometry/clip'
+import { distance, along } from '../geometry/segment'
+import { contains, regionArea, regionMoments, type Region, type Ring } from '../geometry/polygon'
+import { shareArea, shareLine, type OneWayPanel } from './oneWay'
+import type { Carrier } from './rails'
+import { shareTotals, type Share } from './share'
+
+const rect = (x0: number, y0: number, x1: number, y1: number): Ring => [
+  [x0, y0],
+  [x1, y0],
+  [x1, y1],
+  [x0, y1],
+]
+const carrier = (index: number, a: Point, b: Point): Carrier => ({ member: `m${index}`, a, b })
+const panelOf = (
+  ring: Ring,
+  carriers: readonly Carrier[],
+  spanAngle = Math.PI / 2,
+  more: Partial<OneWayPanel> = {},
+): OneWayPanel => ({
+  outline: regionOf(ring),
+  spanAngle,
+  overhang: 'lever',
+  carriers,
+  ...more,
+})
+const forceOn = (share: Share, index: number): number =>
+  share.lines
+    .filter((line) => line.member === `m${index}`)
+    .reduce((force, { s0, s1, q0, q1 }) => force + ((s1 - s0) * (q0 + q1)) / 2, 0) +
+  share.points.filter((point) => point.member === `m${index}`).reduce((force, point) => force + point.force, 0)
+const on =
+  (carriers: readonly Carrier[]) =>
+  (member: string, s: number): Point => {
+    const found = carriers.find((candidate) => candidate.member === member)
+    return found ? along(found.a, found.b, s) : [NaN, NaN]
+  }
+
+describe('one-way sharing against hand calculation', () => {
+  test('common practice: an inner beam of equal bays carries twice the edge beam', () => {
+    const beams = [0, 3, 6].map((y, i) => carrier(i, [0, y], [7.2, y]))
+    const share = shareArea(panelOf(rect(0, 0, 7.2, 6), beams), regionOf(rect(0, 0, 7.2, 6)))
+    expect(share.lines).toEqual([
+      { member: 'm0', s0: 0, s1: expect.closeTo(7.2, 9), q0: expect.closeTo(1.5, 9), q1: expect.closeTo(1.5, 9) },
+      { member: 'm1', s0: 0, s1: expect.closeTo(7.2, 9), q0: expect.closeTo(3, 9), q1: expect.closeTo(3, 9) },
+      { member: 'm2', s0: 0, s1: expect.closeTo(7.2, 9), q0: expect.closeTo(1.5, 9), q1: expect.closeTo(1.5, 9) },
+    ])
+  })
+
+  test('hand: beside a 3.0 m opening at the end of a 7.2 m beam, 3.00 falls to 1.50 from x = 4.2', () => {
+    const beams = [0, 3, 6].map((y, i) => carrier(i, [0, y], [7.2, y]))
+    const net = difference(regionOf(rect(0, 0, 7.2, 6)), regionOf(rect(4.2, 0, 7.2, 3)))
+    const share = shareArea(panelOf(rect(0, 0, 7.2, 6), beams), net)
+    const inner = share.lines.filter((l) => l.member === 'm1')
+    expect(inner).toHaveLength(2)
+    expect(inner[0]).toMatchObject({ s0: 0, s1: expect.closeTo(4.2, 6), q0: expect.closeTo(3, 6) })
+    expect(inner[1]).toMatchObject({
+      s1: expect.closeTo(7.2, 6),
+      q0: expect.closeTo(1.5, 6),
+      q1: expect.closeTo(1.5, 6),
+    })
+  })
+
+  test('hand: overhang of 1.5 m past a 3 m span: by lever R2 = 4.5²/(2·3) = 3.375 and R1 = 1.125; by width 3.0 and 1.5', () => {
+    const beams = [carrier(0, [0, 0], [5, 0]), carrier(1, [0, 3], [5, 3])]
+    const ring = rect(0, 0, 5, 4.5)
+    const lever = shareArea(panelOf(ring, beams), regionOf(ring))
+    expect(forceOn(lever, 1)).toBeCloseTo(5 * 3.375, 9)
+    expect(forceOn(lever, 0)).toBeCloseTo(5 * 1.125, 9)
+    const width = shareArea(panelOf(ring, beams, Math.PI / 2, { overhang: 'tributary' }), regionOf(ring))
+    expect(forceOn(width, 1)).toBeCloseTo(5 * 3, 9)
+    expect(forceOn(width, 0)).toBeCloseTo(5 * 1.5, 9)
+  })
+
+  test('hand: an overhang longer than the span lifts the far support', () => {
+    const beams = [carrier(0, [0, 0], [1, 0]), carrier(1, [0, 2], [1, 2])]
+    const ring = rect(0, 0, 1, 6)
+    const share = shareArea(panelOf(ring, beams), regionOf(ring))
+    // moments about the second support: R1 · 2 = 6 · (2 − 3) = −6, so R1 = −3 and R2 = 9
+    expect(forceOn(share, 0)).toBeCloseTo(-3, 9)
+    expect(forceOn(share, 1)).toBeCloseTo(9, 9)
+  })
+
+  test('a member along the span takes nothing and does not split strips', () => {
+    const beams = [carrier(0, [0, 0], [6, 0]), carrier(1, [0, 4], [6, 4]), carrier(2, [3, 0], [3, 4])]
+    const share = shareArea(panelOf(rect(0, 0, 6, 4), beams), regionOf(rect(0, 0, 6, 4)))
+    expect(forceOn(share, 2)).toBe(0)
+    expect(forceOn(share, 0)).toBeCloseTo(12, 9)
+  })
+
+  test('a support that ends inside the panel acts only where it is', () => {
+    const beams = [carrier(0, [0, 0], [6, 0]), carrier(1, [0, 4], [6, 4]), carrier(2, [0, 2], [3, 2])]
+    const share = shareArea(panelOf(rect(0, 0, 6, 4), beams), regionOf(rect(0, 0, 6, 4)))
+    expect(forceOn(share, 2)).toBeCloseTo(3 * 2, 9) // hand: 3 m long, tributary 1 + 1
+    expect(forceOn(share, 0)).toBeCloseTo(3 * 1 + 3 * 2, 9)
+  })
+
+  test('coincident members share equally and are named', () => {
+    const beams = [carrier(0, [0, 0], [6, 0]), carrier(1, [0, 4], [6, 4]), carrier(2, [0, 4], [6, 4])]
+    const share = shareArea(panelOf(rect(0, 0, 6, 4), beams), regionOf(rect(0, 0, 6, 4)))
+    expect(forceOn(share, 1)).toBeCloseTo(6, 9)
+    expect(forceOn(share, 2)).toBeCloseTo(6, 9)
+    expect(share.merged).toEqual([['m1', 'm2']])
+  })
+
+  test('no support: all of it is not carried; one support: all of it and the torque', () => {
+    const ring = rect(0, 0, 6, 4)
+    expect(shareArea(panelOf(ring, []), regionOf(ring)).notCarried).toBeCloseTo(24, 9)
+    const share = shareArea(panelOf(ring, [carrier(0, [0, 0], [6, 0])]), regionOf(ring))
+    expect(forceOn(share, 0)).toBeCloseTo(24, 9)
+    expect(share.torque).toBeCloseTo(24 * 2, 9)
+  })
+
+  test('an opening may interrupt the strip: the rest beyond it has one support', () => {
+    const beams = [carrier(0, [0, 0], [2, 0]), carrier(1, [0, 6], [2, 6])]
+    const net = difference(regionOf(rect(0, 0, 2, 6)), regionOf(rect(-1, 1, 3, 4)))
+    const share = shareArea(panelOf(rect(0, 0, 2, 6), beams, Math.PI / 2, { outline: net }), net)
+    expect(forceOn(share, 0)).toBeCloseTo(2, 6)
+    expect(forceOn(share, 1)).toBeCloseTo(4, 6)
+  })
+
+  test('a wall across the span goes by lever; a wall along the span becomes point loads', () => {
+    const beams = [carrier(0, [0, 0], [6, 0]), carrier(1, [0, 4], [6, 4])]
+    const panel = panelOf(rect(0, 0, 6, 4), beams)
+    const across = shareLine(panel, [0, 1], [6, 1])
+    expect(forceOn(across, 0)).toBeCloseTo(6 * 0.75, 9)
+    const along = shareLine(panel, [2, 0], [2, 4])
+    expect(along.points.map((p) => [p.member, p.s, p.force])).toEqual([
+      ['m0', expect.closeTo(2, 9), expect.closeTo(2, 9)],
+      ['m1', expect.closeTo(2, 9), expect.closeTo(2, 9)],
+    ])
+  })
+})
+
+/** Where a vertical line at x crosses the sides of a region, rising. */
+const cutAt = (region: Region, x: number): readonly number[] =>
+  region
+    .flatMap((ring) =>
+      ring.flatMap((a, k) => {
+        const b = ring[(k + 1) % ring.length] ?? a
+        return a[0] > x !== b[0] > x ? [a[1] + ((b[1] - a[1]) * (x - a[0])) / (b[0] - a[0])] : []
+      }),
+    )
+    .sort((p, q) => p - q)
+
+/** Independent reference: many thin strips along y, each a row of simple spans with overhangs, solved by hand. */
+function denseStrips(region: Region, carriers: readonly Carrier[], strips: number): ReadonlyMap<string, number> {
+  const totals = new Map<string, number>()
+  const xs = region.flat().map(([x]) => x)
+  const width = (Math.max(...xs) - Math.min(...xs)) / strips
+  for (let i = 0; i < strips; i++) {
+    const x = Math.min(...xs) + (i + 0.5) * width
+    const [from = 0, to = 0] = cutAt(region, x)
+    const met = carriers
+      .map(({ member, a, b }) => ({ member, y: a[1] + ((b[1] - a[1]) * (x - a[0])) / (b[0] - a[0]) }))
+      .sort((p, q) => p.y - q.y)
+    met.slice(1).forEach((upper, k) => {
+      const lower = met[k] ?? upper
+      const low = k === 0 ? from : Math.max(from, lower.y)
+      const high = k === met.length - 2 ? to : Math.min(to, upper.y)
+      const force = (high - low) * width
+      const onUpper = (force * ((low + high) / 2 - lower.y)) / (upper.y - lower.y)
+      totals.set(upper.member, (totals.get(upper.member) ?? 0) + onUpper)
+      totals.set(lower.member, (totals.get(lower.member) ?? 0) + force - onUpper)
+    })
+  }
+  return totals
+}
+
+describe('one-way sharing by laws', () => {
+  const angle = fc.double({ min: -3, max: 3, noNaN: true })
+  const starShaped = fc
+    .array(fc.double({ min: 2, max: 8, noNaN: true }), { minLength: 3, maxLength: 9 })
+    .map((radii): Ring =>
+      radii.map((r, i) => [
+        10 + r * Math.cos((2 * Math.PI * i) / radii.length),
+        10 + r * Math.sin((2 * Math.PI * i) / radii.length),
+      ]),
+    )
+  const somewhere = fc.tuple(fc.double({ min: 0, max: 20, noNaN: true }), fc.double({ min: 0, max: 20, noNaN: true }))
+  const segment = fc.tuple(somewhere, somewhere).filter(([a, b]) => distance(a, b) > 0.5)
+
+  test('force and both moments arrive, whatever the polygon, opening, span and members', () => {
+    fc.assert(
+      fc.property(
+        starShaped,
+        starShaped,
+        angle,
+        fc.array(segment, { maxLength: 5 }),
+        (ring, hole, spanAngle, segments) => {
+          const carriers = segments.map(([a, b], i) => carrier(i, a, b))
+          const small: Ring = hole.map(([x, y]) => [10 + (x - 10) / 4, 10 + (y - 10) / 4])
+          const region = difference(regionOf(ring), regionOf(small))
+          const share = shareArea(panelOf(ring, carriers, spanAngle), region)
+          const { force, moments } = shareTotals(share, on(carriers))
+          const area = regionArea(region)
+          const scale = share.lines.reduce(
+            (sum, l) => sum + ((l.s1 - l.s0) * (Math.abs(l.q0) + Math.abs(l.q1))) / 2,
+            area,
+          )
+          expect(Math.abs(force + share.notCarried - area)).toBeLessThanOrEqual(1e-9 * scale)
+          if (share.notCarried === 0 && share.torque === 0 && share.merged.length === 0) {
+            const [mx, my] = regionMoments(region)
+            expect(Math.abs(moments[0] - mx)).toBeLessThanOrEqual(1e-9 * scale * 20)
+            expect(Math.abs(moments[1] - my)).toBeLessThanOrEqual(1e-9 * scale * 20)
+          }
+        },
+      ),
+      { numRuns: 150 },
+    )
+  })
+
+  test('the same as many dense strips, in a convex panel between two skew beams', () => {
+    fc.assert(
+      fc.property(fc.tuple(...[1, 2, 3, 4].map(() => fc.double({ min: 0.5, max: 2, noNaN: true }))), (d) => {
+        const ring: Ring = [
+          [0, 0],
+          [8, 0],
+          [8, 9],
+          [0, 9],
+        ]
+        const carriers = [
+          carrier(0, [0, d[0] ?? 1], [8, d[1] ?? 1]),
+          carrier(1, [0, 9 - (d[2] ?? 1)], [8, 9 - (d[3] ?? 1)]),
+          carrier(2, [0, 4], [8, 5]),
+        ]
+        const share = shareArea(panelOf(ring, carriers), regionOf(ring))
+        const dense = denseStrips(regionOf(ring), carriers, 4000)
+        for (const index of [0, 1, 2])
+          expect(Math.abs(forceOn(share, index) - (dense.get(`m${index}`) ?? 0))).toBeLessThan(2e-4)
+      }),
+      { numRuns: 25 },
+    )
+  })
+
+  test('turning everything, drawing clockwise and splitting a beam change nothing', () => {
+    fc.assert(
+      fc.property(angle, fc.double({ min: 0.2, max: 0.8, noNaN: true }), (turn, cut) => {
+        const rotate = ([x, y]: Point): Point => [
+          x * Math.cos(turn) - y * Math.sin(turn) + 5,
+          x * Math.sin(turn) + y * Math.cos(turn) - 3,
+        ]
+        const ring: Ring = [
+          [0, 0],
+          [7, 0.5],
+          [6, 5],
+          [1, 4],
+        ]
+        const plain = [carrier(0, [0, 0], [7, 0.5]), carrier(1, [6, 5], [1, 4])]
+        const before = shareArea(panelOf(ring, plain), regionOf(ring))
+        const turned = plain.map(({ a, b }, index) => carrier(index, rotate(a), rotate(b)))
+        const back = [...ring].reverse().map(rotate)
+        const after = shareArea(panelOf(back, turned, Math.PI / 2 + turn), regionOf(back))
+        for (const index of [0, 1]) expect(forceOn(after, index)).toBeCloseTo(forceOn(before, index), 6)
+        const at = along([0, 0], [7, 0.5], cut * distance([0, 0], [7, 0.5]))
+        const split = shareArea(
+          panelOf(ring, [carrier(0, [0, 0], at), carrier(2, at, [7, 0.5]), carrier(1, [6, 5], [1, 4])]),
+          regionOf(ring),
+        )
+        expect(forceOn(split, 0) + forceOn(split, 2)).toBeCloseTo(forceOn(before, 0), 6)
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  test('slivers, far coordinates and rings the wrong way round give finite numbers that balance', () => {
+    for (const ring of [rect(0, 0, 7, 1e-3), rect(1e6 - 10, 1e6 - 10, 1e6, 1e6), rect(0, 0, 5, 5).slice().reverse()]) {
+      const xs = ring.map(([x]) => x)
+      const ys = ring.map(([, y]) => y)
+      const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
+      const carriers = [carrier(0, [x0, y0], [x1, y0]), carrier(1, [x0, y1], [x1, y1])]
+      const region = regionOf(ring)
+      const share = shareArea(panelOf(ring, carriers), region)
+      expect(forceOn(share, 0) + forceOn(share, 1) + share.notCarried).toBeCloseTo(regionArea(region), 6)
+    }
+    expect(contains(regionOf(rect(0, 0, 5, 5)), [2, 2])).toBe(true)
+  })
+})

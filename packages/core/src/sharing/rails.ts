@@ -1,0 +1,82 @@
+import type { Point } from '../geometry/point'
+import { boxesTouch, boxOf, type Region } from '../geometry/polygon'
+import { distance } from '../geometry/segment'
+import { alongSpan, onLine, sameSupport } from '../geometry/tolerance'
+import type { ShareLine } from './share'
+import { edgeOf, turnTo, uAt, type Edge } from './strips'
+
+/** A member that may carry a panel: its axis in plan. */
+export interface Carrier {
+  readonly member: string
+  readonly a: Point
+  readonly b: Point
+}
+
+/** A carrier seen across the span: its edge, and how its own length runs with v. */
+export interface Rail {
+  readonly member: string
+  readonly edge: Edge
+  /** s = s0 + slope · (v − edge.v0). */
+  readonly s0: number
+  readonly slope: number
+}
+
+/** The carriers that cross strips of this span; those along the span carry none and split none. */
+export function railsOf(carriers: readonly Carrier[], spanAngle: number, outline: Region): readonly Rail[] {
+  const turn = turnTo(spanAngle)
+  const box = boxOf(outline.flat())
+  return carriers.flatMap(({ member, a, b }): Rail[] => {
+    if (!boxesTouch(boxOf([a, b]), box, onLine)) return []
+    const [p, q] = [turn.uv(a), turn.uv(b)]
+    const length = distance(a, b)
+    if (Math.abs(q[1] - p[1]) < Math.sin(alongSpan) * length) return []
+    const slope = length / (q[1] - p[1])
+    return [{ member, edge: edgeOf(p, q), s0: slope > 0 ? 0 : length, slope }]
+  })
+}
+
+/** Rails that count as one support of a strip and share its reaction equally. */
+export interface Cluster {
+  readonly rails: readonly Rail[]
+}
+
+/** Pairs of members that were clustered, so that they can be named. */
+export type Merged = Map<string, readonly [string, string]>
+
+/** Supports that a piece of strip from–to meets at v; those nearer than 50 mm to the one before count as one with it. */
+export function clustersWithin(
+  rails: readonly Rail[],
+  v: number,
+  from: number,
+  to: number,
+  merged: Merged,
+): readonly Cluster[] {
+  const met = rails
+    .filter(({ edge }) => edge.v0 < v && v < edge.v1)
+    .map((rail) => ({ rail, u: uAt(rail.edge, v) }))
+    .filter(({ u }) => u >= from - onLine && u <= to + onLine)
+    .sort((p, q) => p.u - q.u || (p.rail.member < q.rail.member ? -1 : 1))
+  const clusters: { rails: Rail[]; u: number }[] = []
+  for (const { rail, u } of met) {
+    const last = clusters[clusters.length - 1]
+    if (last && u - last.u < sameSupport) {
+      const other = last.rails[0]?.member ?? rail.member
+      merged.set(`${other},${rail.member}`, [other, rail.member])
+      last.rails.push(rail)
+      last.u = u
+    } else clusters.push({ rails: [rail], u })
+  }
+  return clusters
+}
+
+export const positionOf = ({ rails }: Cluster, v: number): number =>
+  rails.reduce((sum, { edge }) => sum + uAt(edge, v), 0) / rails.length
+
+/** From per unit of v to per unit of the member's own length: multiplied by the sine of the angle to the span. */
+export function onRail({ member, edge, s0, slope }: Rail, va: number, vb: number, qa: number, qb: number): ShareLine {
+  const sine = 1 / Math.abs(slope)
+  const at = (v: number) => s0 + slope * (v - edge.v0)
+  return slope > 0
+    ? { member, s0: at(va), s1: at(vb), q0: qa * sine, q1: qb * sine }
+    : { member, s0: at(vb), s1: at(va), q0: qb * sine, q1: qa * sine }
+}

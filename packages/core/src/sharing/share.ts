@@ -1,0 +1,67 @@
+import type { Point } from '../geometry/point'
+
+/** A stretch of line load on a member, linear from q0 at s0 to q1 at s1; force per true length per unit load. */
+export interface ShareLine {
+  readonly member: string
+  readonly s0: number
+  readonly s1: number
+  readonly q0: number
+  readonly q1: number
+}
+
+export interface SharePoint {
+  readonly member: string
+  readonly s: number
+  readonly force: number
+}
+
+/** What one unit of a load hands to members. Solved once per geometry; every case scales it. */
+export interface Share {
+  readonly lines: readonly ShareLine[]
+  readonly points: readonly SharePoint[]
+  /** All that was applied per unit load: area of a region, length of a line. */
+  readonly applied: number
+  readonly appliedMoments: Point
+  /** The part that met no support. */
+  readonly notCarried: number
+  /** Torque left where a strip had one support only (sum of magnitudes). */
+  readonly torque: number
+  /** Pairs of members that were nearer than 50 mm along a strip and counted as one support. */
+  readonly merged: readonly (readonly [string, string])[]
+}
+
+export const emptyShare: Share = {
+  lines: [],
+  points: [],
+  applied: 0,
+  appliedMoments: [0, 0],
+  notCarried: 0,
+  torque: 0,
+  merged: [],
+}
+
+/** Total force on members and its first moments about the axes, given where the members lie. */
+export function shareTotals(
+  share: Share,
+  pointOn: (member: string, s: number) => Point,
+): { readonly force: number; readonly moments: Point } {
+  let [force, mx, my] = [0, 0, 0]
+  const add = (f: number, [x, y]: Point) => {
+    force += f
+    mx += f * x
+    my += f * y
+  }
+  for (const { member, s0, s1, q0, q1 } of share.lines) {
+    const h = s1 - s0
+    const f = (h * (q0 + q1)) / 2
+    if (f === 0 && q0 === 0) continue
+    const moment = (h * h * (q0 + 2 * q1)) / 6
+    const [ax, ay] = pointOn(member, s0)
+    const [bx, by] = pointOn(member, s1)
+    add(f, [ax, ay])
+    mx += (moment * (bx - ax)) / h
+    my += (moment * (by - ay)) / h
+  }
+  for (const { member, s, force: f } of share.points) add(f, pointOn(member, s))
+  return { force, moments: [mx, my] }
+}

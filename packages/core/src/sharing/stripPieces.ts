@@ -1,0 +1,122 @@
+import { onLine, shortest } from '../geometry/tolerance'
+import { leverReactions, type Overhang } from './lever'
+import { linearPieces } from './linearPieces'
+import { clustersWithin, onRail, positionOf, type Cluster, type Merged, type Rail } from './rails'
+import type { ShareLine } from './share'
+import { crossing, uAt, type Edge } from './strips'
+
+/** A load on the strips: an area between edges, or a line that crosses them with a force per unit of v. */
+export type Loaded =
+  | { readonly kind: 'area'; readonly edges: readonly Edge[] }
+  | { readonly kind: 'line'; readonly edge: Edge; readonly perV: number }
+
+/** What the strips of a panel run through and rest on. */
+export interface StripGround {
+  readonly outline: readonly Edge[]
+  readonly rails: readonly Rail[]
+  readonly overhang: Overhang
+}
+
+/** What a band of strips adds to. */
+export interface Tally {
+  readonly lines: ShareLine[]
+  notCarried: number
+  torque: number
+  readonly merged: Merged
+}
+
+/**
+ * One band of strips between two breakpoints, in which nothing changes but lengths; each piece stands for itself. Load
+ * that lies on no piece (a hair outside the outline, as clipping leaves it) meets no support.
+ */
+export function shareBand(ground: StripGround, load: Loaded, v0: number, v1: number, tally: Tally): void {
+  const middle = (v0 + v1) / 2
+  const borders = crossing(ground.outline, middle)
+  const waiting = new Set(loadsAt(load, middle))
+  for (let k = 0; k + 1 < borders.length; k += 2) {
+    const [start, end] = [borders[k], borders[k + 1]]
+    if (!start || !end) continue
+    const [from, to] = [uAt(start, middle), uAt(end, middle)]
+    const loads = [...waiting].filter(({ middle: u }) => u > from - onLine && u < to + onLine)
+    if (loads.length === 0) continue
+    for (const taken of loads) waiting.delete(taken)
+    sharePiece(ground.overhang, loads, clustersWithin(ground.rails, middle, from, to, tally.merged), v0, v1, tally)
+  }
+  if (waiting.size > 0) sharePiece(ground.overhang, [...waiting], [], v0, v1, tally)
+}
+
+/** Force of one strip of unit width and where it lies: [c, d] with weight w, as functions of v. */
+interface StripLoad {
+  readonly c: (v: number) => number
+  readonly d: (v: number) => number
+  readonly w: (v: number) => number
+  /** Half-way between its ends, at the middle of the band. */
+  readonly middle: number
+}
+
+function loadsAt(load: Loaded, v: number): readonly StripLoad[] {
+  if (load.kind === 'line') {
+    const { edge, perV } = load
+    const at = (t: number) => uAt(edge, t)
+    return edge.v0 < v && v < edge.v1 ? [{ c: at, d: at, w: () => perV, middle: at(v) }] : []
+  }
+  const borders = crossing(load.edges, v)
+  const loads: StripLoad[] = []
+  for (let k = 0; k + 1 < borders.length; k += 2) {
+    const [a, b] = [borders[k], borders[k + 1]]
+    if (!a || !b) continue
+    const middle = (uAt(a, v) + uAt(b, v)) / 2
+    loads.push({ c: (t) => uAt(a, t), d: (t) => uAt(b, t), w: (t) => uAt(b, t) - uAt(a, t), middle })
+  }
+  return loads
+}
+
+function sharePiece(
+  overhang: Overhang,
+  loads: readonly StripLoad[],
+  clusters: readonly Cluster[],
+  v0: number,
+  v1: number,
+  tally: Tally,
+): void {
+  const total = (v: number) => loads.reduce((sum, { w }) => sum + w(v), 0)
+  const [only, second] = clusters
+  if (!only) {
+    tally.notCarried += ((v1 - v0) * (total(v0) + total(v1))) / 2
+    return
+  }
+  if (!second) tally.torque += torqueOf(loads, only, v0, v1)
+  const reactionsAt = (v: number): readonly number[] => {
+    if (!second) return [total(v)]
+    const x = clusters.map((cluster) => positionOf(cluster, v))
+    const out = clusters.map(() => 0)
+    for (const { c, d, w } of loads) leverReactions(x, c(v), d(v), w(v), overhang, out)
+    return out
+  }
+  ontoRails(clusters, reactionsAt, v0, v1, tally)
+}
+
+function ontoRails(
+  clusters: readonly Cluster[],
+  reactionsAt: (v: number) => readonly number[],
+  v0: number,
+  v1: number,
+  tally: Tally,
+): void {
+  // the peak says how closely an ordinate is followed: a short band is not followed at all
+  const places = v1 - v0 > shortest ? [0.05, 0.5, 0.95] : []
+  const peak = Math.max(1e-12, ...places.flatMap((t) => reactionsAt(v0 + t * (v1 - v0)).map(Math.abs)))
+  const pieces = linearPieces(reactionsAt, v0, v1, peak)
+  clusters.forEach(({ rails }, k) => {
+    for (const rail of rails)
+      for (const { s0, s1, q0, q1 } of pieces[k] ?? [])
+        if (q0 !== 0 || q1 !== 0) tally.lines.push(onRail(rail, s0, s1, q0 / rails.length, q1 / rails.length))
+  })
+}
+
+/** Sum of force × lever where one support takes all, by Simpson's rule. */
+function torqueOf(loads: readonly StripLoad[], cluster: Cluster, v0: number, v1: number): number {
+  const at = (v: number) =>
+    loads.reduce((sum, { c, d, w }) => sum + Math.abs(w(v) * ((c(v) + d(v)) / 2 - positionOf(cluster, v))), 0)
+  return ((v1 - v0) * (at(v0) + 4 * at((v0 + v1) / 2) + at(v1))) / 6
+}

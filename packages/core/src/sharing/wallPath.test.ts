@@ -1,0 +1,152 @@
+import fc from 'fast-check'
+import { rectangle } from '../../test/shapes'
+import { planPanel, type PanelPlan } from '../building/panelRegions'
+import { wallSegments, type WallSegment } from '../building/wallSegments'
+import type { PanelShape } from '../document/shapes'
+import type { Point } from '../geometry/point'
+import { along } from '../geometry/segment'
+import { auditShare } from './audit'
+import type { Carrier } from './rails'
+import { shareTotals, type Share } from './share'
+import { shareWall } from './wallPath'
+
+const wall = (a: Point, b: Point): WallSegment => {
+  const [segment] = wallSegments({ path: [a, b], closed: false })
+  if (!segment) throw new Error('no segment')
+  return segment
+}
+const carrier = (member: string, a: Point, b: Point): Carrier => ({ member, a, b })
+const panel = (n: number, outline: PanelShape['outline'], more: Partial<PanelShape> = {}): PanelPlan =>
+  planPanel(
+    {
+      id: `panel:000000000000000${n}`,
+      layout: 'layout:0000000000000001',
+      outline,
+      spanAngle: Math.PI / 2,
+      overhang: 'lever',
+      openings: 'bridged',
+      ...more,
+    },
+    [],
+    [],
+  )
+const forces = ({ lines, points }: Share): Readonly<Record<string, number>> => {
+  const sums: Record<string, number> = {}
+  for (const { member, s0, s1, q0, q1 } of lines) sums[member] = (sums[member] ?? 0) + ((s1 - s0) * (q0 + q1)) / 2
+  for (const { member, force } of points) sums[member] = (sums[member] ?? 0) + force
+  return Object.fromEntries(Object.entries(sums).map(([member, sum]) => [member, Number(sum.toFixed(6))]))
+}
+
+const bay = [carrier('south', [0, 0], [6, 0]), carrier('north', [0, 4], [6, 4]), carrier('west', [0, 0], [0, 4])]
+const floor = [panel(1, rectangle(0, 0, 6, 4))]
+
+describe('a wall goes to what is under it', () => {
+  test('a beam on its line takes it stretch by stretch, whatever the directions', () => {
+    const share = shareWall(wall([5, 0], [1, 0]), bay, floor)
+    expect(share.lines).toEqual([{ member: 'south', s0: 1, s1: 5, q0: 1, q1: 1 }])
+    expect(share.notCarried).toBe(0)
+  })
+
+  test('where the beam ends, the panel takes over by its span', () => {
+    // the wall at y = 1 leaves the short beam at x = 2: 4 m on the slab, 3/4 to the south and 1/4 to the north
+    const share = shareWall(wall([0, 1], [6, 1]), [...bay, carrier('short', [0, 1], [2, 1])], floor)
+    expect(forces(share)).toEqual({ short: 2, south: 3, north: 1 })
+  })
+
+  test('beams that lie on each other share it equally', () => {
+    const share = shareWall(wall([0, 0], [6, 0]), [...bay, carrier('twin', [6, 0], [0, 0])], floor)
+    expect(forces(share)).toEqual({ south: 3, twin: 3 })
+  })
+
+  test('a wall along the span of the slab reaches the beams as points', () => {
+    const share = shareWall(wall([2, 0], [2, 4]), bay, floor)
+    expect(share.lines).toEqual([])
+    expect(forces(share)).toEqual({ south: 2, north: 2 })
+  })
+
+  test('hand: a parapet of 5.74 kN/m on the tip of a balcony of 1.5 m behind a 4 m span lifts the far beam', () => {
+    const over = [panel(1, rectangle(0, -1.5, 6, 4))]
+    const share = shareWall(wall([0, -1.5], [6, -1.5]), bay, over)
+    const perMetre = (member: string) => ((forces(share)[member] ?? 0) / 6) * 5.74
+    expect(perMetre('south')).toBeCloseTo((5.74 * 5.5) / 4, 5)
+    expect(perMetre('north')).toBeCloseTo((-5.74 * 1.5) / 4, 5)
+  })
+
+  test('on the very edge of a slab it belongs to that slab, from either side', () => {
+    for (const [a, b] of [
+      [
+        [6, 0.5],
+        [6, 3.5],
+      ],
+      [
+        [6, 3.5],
+        [6, 0.5],
+      ],
+    ] as const)
+      expect(shareWall(wall(a, b), bay, floor).notCarried).toBeCloseTo(0, 9)
+  })
+
+  test('beyond every panel and beam it is not carried, by its length', () => {
+    const share = shareWall(wall([3, 2], [10, 2]), bay, floor)
+    expect(share.notCarried).toBeCloseTo(4, 9)
+    expect(forces(share)).toEqual({ south: 1.5, north: 1.5 })
+  })
+
+  test('from one panel to the next each rules its own part', () => {
+    const two = [panel(1, rectangle(0, 0, 6, 4)), panel(2, rectangle(6, 0, 12, 4), { spanAngle: 0 })]
+    const frame = [
+      carrier('south', [0, 0], [6, 0]),
+      carrier('north', [0, 4], [6, 4]),
+      carrier('mid', [6, 0], [6, 4]),
+      carrier('east', [12, 0], [12, 4]),
+    ]
+    const share = shareWall(wall([3, 2], [9, 2]), frame, two)
+    expect(forces(share)).toEqual({ south: 1.5, north: 1.5, mid: 2.25, east: 0.75 })
+  })
+})
+
+test('force and moments are kept wherever the wall stands, as far as it is carried', () => {
+  const inside = fc.tuple(
+    fc.double({ min: 0.1, max: 5.9, noNaN: true }),
+    fc.double({ min: 0.1, max: 3.9, noNaN: true }),
+  )
+  const frame = [
+    ...bay,
+    carrier('east', [6, 0], [6, 4]),
+    carrier('inner', [2.5, 0], [2.5, 4]),
+    carrier('cross', [0, 2], [6, 2.2]),
+  ]
+  fc.assert(
+    fc.property(inside, inside, fc.double({ min: -3, max: 3, noNaN: true }), (a, b, spanAngle) => {
+      fc.pre(Math.hypot(a[0] - b[0], a[1] - b[1]) > 0.3)
+      const share = shareWall(wall(a, b), frame, [panel(1, rectangle(0, 0, 6, 4), { spanAngle })])
+      const audit = auditShare(share, frame)
+      expect(Math.abs(audit.force)).toBeLessThan(1e-9 * audit.scale + 1e-9)
+      fc.pre(share.notCarried === 0 && share.torque === 0 && share.merged.length === 0)
+      expect(Math.abs(audit.moments[0])).toBeLessThan(1e-6 * audit.scale * 6)
+      expect(Math.abs(audit.moments[1])).toBeLessThan(1e-6 * audit.scale * 6)
+    }),
+    { numRuns: 200 },
+  )
+})
+
+describe('the audit of a share', () => {
+  const [south, north] = [carrier('south', [0, 0], [6, 0]), carrier('north', [0, 4], [6, 4])]
+
+  test('agrees with the totals, and sees what is missing', () => {
+    const share = shareWall(wall([1, 1], [5, 3]), [south, north], floor)
+    const pointOn = (member: string, s: number): Point => {
+      const found = member === 'south' ? south : north
+      return along(found.a, found.b, s)
+    }
+    expect(shareTotals(share, pointOn).force).toBeCloseTo(share.applied, 9)
+    expect(auditShare(share, [south, north])).toMatchObject({ force: expect.closeTo(0, 9) })
+    const broken = { ...share, lines: share.lines.slice(1) }
+    expect(Math.abs(auditShare(broken, [south, north]).force)).toBeGreaterThan(0.1)
+  })
+
+  test('a share on a member that is not there is a mistake of ours', () => {
+    const share = shareWall(wall([1, 1], [5, 3]), [south, north], floor)
+    expect(() => auditShare(share, [south])).toThrow(/No carrier/)
+  })
+})

@@ -1,0 +1,122 @@
+import { stripOutline, type PanelPlan } from '../building/panelRegions'
+import type { WallSegment } from '../building/wallSegments'
+import type { Point } from '../geometry/point'
+import { contains, eachEdge, type Region } from '../geometry/polygon'
+import { along, distance, overlapOn, project } from '../geometry/segment'
+import { onLine } from '../geometry/tolerance'
+import { shareLine } from './oneWay'
+import type { Carrier } from './rails'
+import { emptyShare, type Share, type ShareLine, type SharePoint } from './share'
+
+interface Stretch {
+  readonly from: number
+  readonly to: number
+}
+
+/**
+ * One unit of line load along a stretch of wall: onto beams under it (those that lie on each other share equally), else
+ * onto the panel under it by its one-way rule, else not carried.
+ */
+export function shareWall(segment: WallSegment, carriers: readonly Carrier[], panels: readonly PanelPlan[]): Share {
+  const { a, b, length } = segment
+  const middle = along(a, b, length / 2)
+  const tally: Tally = { lines: [], points: [], merged: [], notCarried: 0, torque: 0 }
+  for (const { from, to, under } of stretches(segment, carriers)) {
+    if (under.length > 0)
+      for (const carrier of under) tally.lines.push(onBeam(segment, carrier, from, to, under.length))
+    else shareOnPanels(segment, { from, to }, carriers, panels, tally)
+  }
+  return { ...emptyShare, ...tally, applied: length, appliedMoments: [middle[0] * length, middle[1] * length] }
+}
+
+interface Tally {
+  readonly lines: ShareLine[]
+  readonly points: SharePoint[]
+  readonly merged: (readonly [string, string])[]
+  notCarried: number
+  torque: number
+}
+
+/** Cuts the segment where a beam under it begins or ends; each part knows the beams that it stands on. */
+function stretches(
+  segment: WallSegment,
+  carriers: readonly Carrier[],
+): readonly (Stretch & { readonly under: readonly Carrier[] })[] {
+  const overlaps = carriers.flatMap((carrier) => {
+    const overlap = overlapOn(segment.a, segment.b, carrier.a, carrier.b, onLine)
+    return overlap ? [{ ...overlap, carrier }] : []
+  })
+  const stops = sorted([0, segment.length, ...overlaps.flatMap(({ from, to }) => [from, to])])
+  return between(stops).map(({ from, to }) => {
+    const middle = (from + to) / 2
+    return { from, to, under: overlaps.filter((o) => o.from < middle && o.to > middle).map(({ carrier }) => carrier) }
+  })
+}
+
+/** Rising values; those within the tolerance of the one before are left out. */
+const sorted = (values: readonly number[]): readonly number[] =>
+  [...values].sort((p, q) => p - q).filter((value, i, all) => i === 0 || value - (all[i - 1] ?? value) > 1e-9)
+
+const between = (stops: readonly number[]): readonly Stretch[] =>
+  stops.slice(1).map((to, i) => ({ from: stops[i] ?? 0, to }))
+
+/** The force of the stretch is kept where the beam's axis and the wall's path differ by the tolerance. */
+function onBeam(segment: WallSegment, carrier: Carrier, from: number, to: number, sharers: number): ShareLine {
+  const ends = [from, to].map((s) => project(carrier.a, carrier.b, along(segment.a, segment.b, s)).s)
+  const s0 = Math.max(0, Math.min(...ends))
+  const s1 = Math.min(distance(carrier.a, carrier.b), Math.max(...ends))
+  const intensity = (to - from) / (s1 - s0) / sharers
+  return { member: carrier.member, s0, s1, q0: intensity, q1: intensity }
+}
+
+function shareOnPanels(
+  segment: WallSegment,
+  stretch: Stretch,
+  carriers: readonly Carrier[],
+  panels: readonly PanelPlan[],
+  tally: Tally,
+): void {
+  const { a, b } = segment
+  const inner = panels
+    .flatMap((plan) => crossings(segment, stripOutline(plan)))
+    .filter((s) => s > stretch.from + 1e-9 && s < stretch.to - 1e-9)
+  for (const { from, to } of between(sorted([stretch.from, ...inner, stretch.to]))) {
+    const plan = panelUnder(segment, along(a, b, (from + to) / 2), panels)
+    if (!plan) {
+      tally.notCarried += to - from
+      continue
+    }
+    const { spanAngle, overhang } = plan.panel
+    const ground = { outline: stripOutline(plan), spanAngle, overhang, carriers }
+    const share = shareLine(ground, along(a, b, from), along(a, b, to))
+    tally.lines.push(...share.lines)
+    tally.points.push(...share.points)
+    tally.merged.push(...share.merged)
+    tally.notCarried += share.notCarried
+    tally.torque += share.torque
+  }
+}
+
+/** The panel under a point; a wall on the very edge of a panel (slab edge) belongs to that panel. */
+function panelUnder({ a, b, length }: WallSegment, [x, y]: Point, panels: readonly PanelPlan[]): PanelPlan | undefined {
+  const [nx, ny] = [(-(b[1] - a[1]) / length) * onLine, ((b[0] - a[0]) / length) * onLine]
+  const tries: readonly Point[] = [
+    [x, y],
+    [x + nx, y + ny],
+    [x - nx, y - ny],
+  ]
+  return tries.flatMap((point) => panels.filter((plan) => contains(stripOutline(plan), point)))[0]
+}
+
+function crossings({ a, b, length }: WallSegment, region: Region): readonly number[] {
+  const found: number[] = []
+  for (const ring of region)
+    eachEdge(ring, (p, q) => {
+      const from = project(a, b, p)
+      const to = project(a, b, q)
+      if (from.off > 0 === to.off > 0) return
+      const s = from.s + ((to.s - from.s) * from.off) / (from.off - to.off)
+      if (s > 0 && s < length) found.push(s)
+    })
+  return found
+}

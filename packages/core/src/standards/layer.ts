@@ -1,0 +1,152 @@
+import type { Concern } from '../outcome/outcome'
+import type { Table } from '../trace/table'
+import type { Traced } from '../trace/traced'
+import type { Quantity } from '../units/quantity'
+
+export interface LayerValue {
+  readonly value: number
+  readonly clause: string
+  readonly fromMemory?: boolean
+}
+
+/** A parameter of a family: a layer may replace its value, never its meaning or its limits. */
+export interface ParameterMeaning {
+  readonly symbol: string
+  readonly quantity: Quantity
+  readonly name: string
+  readonly min: number
+  readonly max: number
+}
+
+/** A family's recommended values, a national set or a project's own changes: flat data, laid one over another. */
+export interface StandardLayer {
+  readonly name: string
+  readonly values: Readonly<Record<string, LayerValue>>
+  readonly tables: Readonly<Record<string, Table>>
+  /** Methods are chosen by name among those that the family registers; a layer never carries code. */
+  readonly methods: Readonly<Record<string, string>>
+}
+
+/** What a family knows: the parameters and tables that a layer may replace, and the methods it may choose among. */
+export interface Family {
+  readonly meanings: Readonly<Record<string, ParameterMeaning>>
+  readonly methods: Readonly<Record<string, readonly string[]>>
+  readonly recommended: StandardLayer
+}
+
+export interface ResolvedValue extends LayerValue {
+  readonly key: string
+  readonly meaning: ParameterMeaning
+  /** Name of the layer that decided. */
+  readonly layer: string
+  /** The values that were laid over, lowest first: the sheet strikes them through. */
+  readonly replaced: readonly { readonly layer: string; readonly value: number; readonly clause: string }[]
+}
+
+/** A resolved standard: what the clauses ask for their values. */
+export interface Standard {
+  /** Names, lowest first. */
+  readonly layers: readonly string[]
+  readonly values: Readonly<Record<string, ResolvedValue>>
+  readonly tables: Readonly<Record<string, Table>>
+  readonly methods: Readonly<Record<string, string>>
+  /** Entries of a layer that could not be used, each with its layer. */
+  readonly concerns: readonly Concern[]
+}
+
+/** Lays layers over the recommended values, the last on top; each value keeps its own clause and says what it replaced. */
+export function resolveLayers(family: Family, over: readonly StandardLayer[]): Standard {
+  const layers = [family.recommended, ...over]
+  const values: Record<string, ResolvedValue> = {}
+  const tables: Record<string, Table> = {}
+  const methods: Record<string, string> = {}
+  const concerns: Concern[] = []
+  for (const layer of layers) {
+    concerns.push(...unusable(family, layer))
+    for (const [key, entry] of Object.entries(layer.values))
+      if (valueFits(family.meanings[key], entry)) values[key] = laidOver(values[key], key, family, layer, entry)
+    for (const [key, table] of Object.entries(layer.tables)) if (tableFits(family, key, table)) tables[key] = table
+    for (const [key, name] of Object.entries(layer.methods))
+      if (family.methods[key]?.includes(name)) methods[key] = name
+  }
+  return { layers: layers.map(({ name }) => name), values, tables, methods, concerns }
+}
+
+function laidOver(
+  below: ResolvedValue | undefined,
+  key: string,
+  { meanings }: Family,
+  layer: StandardLayer,
+  entry: LayerValue,
+): ResolvedValue {
+  const meaning = meanings[key]
+  if (!meaning) throw new Error(`No meaning of ${key}`)
+  const replaced = below ? [...below.replaced, { layer: below.layer, value: below.value, clause: below.clause }] : []
+  return { ...entry, key, meaning, layer: layer.name, replaced }
+}
+
+const valueFits = (meaning: ParameterMeaning | undefined, { value }: LayerValue): boolean =>
+  meaning !== undefined && Number.isFinite(value) && value >= meaning.min && value <= meaning.max
+
+/** A table may be replaced by one of the same symbol, with a rising axis, all rows and as many values as points. */
+function tableFits({ recommended }: Family, key: string, table: Table): boolean {
+  const known = recommended.tables[key]
+  const { at } = table.axis
+  const rising = at.every((x, i) => i === 0 || x > (at[i - 1] ?? x))
+  const rows = Object.keys(known?.rows ?? {})
+  return (
+    known !== undefined &&
+    known.symbol === table.symbol &&
+    rising &&
+    rows.every((row) => table.rows[row]?.length === at.length)
+  )
+}
+
+function unusable(family: Family, layer: StandardLayer): readonly Concern[] {
+  const concern = (code: Concern['code'], data: Concern['data']): Concern => ({
+    code,
+    severity: 'caution',
+    about: [],
+    data,
+  })
+  const values = Object.entries(layer.values).flatMap(([key, entry]) => {
+    const meaning = family.meanings[key]
+    if (!meaning) return [concern('layer.unknown-key', { layer: layer.name, key })]
+    if (valueFits(meaning, entry)) return []
+    const { min, max, name, quantity } = meaning
+    return [concern('layer.outside-limits', { layer: layer.name, key, name, quantity, value: entry.value, min, max })]
+  })
+  const tables = Object.entries(layer.tables).flatMap(([key, table]) =>
+    tableFits(family, key, table) ? [] : [concern('layer.unusable-table', { layer: layer.name, key })],
+  )
+  const methods = Object.entries(layer.methods).flatMap(([key, name]) =>
+    family.methods[key]?.includes(name) ? [] : [concern('layer.unknown-method', { layer: layer.name, key, name })],
+  )
+  return [...values, ...tables, ...methods]
+}
+
+/** The traced value of a parameter; a key that no layer knows is a programming error. */
+export function parameter(standard: Standard, key: string): Traced {
+  const found = standard.values[key]
+  if (!found) throw new Error(`No parameter ${key} in ${standard.layers.join(' + ')}`)
+  const { meaning, value, clause, layer, fromMemory } = found
+  return {
+    symbol: meaning.symbol,
+    quantity: meaning.quantity,
+    value,
+    basis: { kind: 'parameter', clause, layer, ...(fromMemory ? { fromMemory } : {}) },
+  }
+}
+
+/** The same with its quantity stated, where a formula wants it; a mismatch is a programming error. */
+export function parameterOf<Q extends Quantity>(standard: Standard, key: string, quantity: Q): Traced<Q> {
+  const traced = parameter(standard, key)
+  if (traced.quantity !== quantity) throw new Error(`${key} is a ${traced.quantity}, not a ${quantity}`)
+  return traced as Traced<Q>
+}
+
+export function tableOf(standard: Standard, key: string): Table {
+  const found = standard.tables[key]
+  if (!found) throw new Error(`No table ${key} in ${standard.layers.join(' + ')}`)
+  return found
+}

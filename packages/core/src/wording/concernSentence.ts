@@ -1,0 +1,88 @@
+import type { Concern } from '../outcome/outcome'
+import { formatQuantity, type NumberFormat } from '../units/format'
+import type { Quantity } from '../units/quantity'
+
+type Sentence = (
+  data: Readonly<Record<string, number | string>>,
+  show: (key: string, quantity: Quantity) => string,
+) => string
+
+const whatIs: Readonly<Record<string, string>> = { region: 'panel', wall: 'wall run', beam: 'beam' }
+
+/** One sentence with its remedy for every code; a test holds the list against the codes in use. */
+const sentences: Readonly<Record<string, Sentence>> = {
+  'value.unusual': (d, show) =>
+    `The ${d['name']} of ${show('value', d['quantity'] as Quantity)} is outside the usual ${show('from', d['quantity'] as Quantity)} to ${show('to', d['quantity'] as Quantity)}. Check it.`,
+  'value.factor-of-ten': (d, show) =>
+    `The ${d['name']} of ${show('value', d['quantity'] as Quantity)} is outside the usual range; was ${show('meant', d['quantity'] as Quantity)} meant?`,
+  'member.same-label': (d) => `Two members of one layout are called ${d['label']}. Rename one.`,
+  'outline.crosses-itself': (d) =>
+    `The outline of ${d['label']} crosses itself, so inside and outside are in doubt. Draw it again.`,
+  'member.no-length': (d) =>
+    `Beam ${d['label']} has no length, so it carries and weighs nothing. Draw it again or delete it.`,
+  'member.doubled': (d, show) =>
+    `Beams ${d['a']} and ${d['b']} lie on each other over ${show('length', 'length')}: each takes half of the load, and both weigh. Delete one of them.`,
+  'member.near-miss': (d, show) =>
+    `Beam ${d['label']} ends ${show('gap', 'smallLength')} beside ${d['other']} and stands on nothing there. Move its ${d['end']} onto it.`,
+  'member.crossing': (d) =>
+    `Beams ${d['a']} and ${d['b']} cross without a joint, so neither carries the other. Let one end on the other where it does.`,
+  'panel.overlap': (d, show) =>
+    `Panels ${d['a']} and ${d['b']} lie over each other by ${show('area', 'area')}, so the load there counts twice. Draw one of them smaller.`,
+  'layout.on-no-level': (d) =>
+    `Layout “${d['name']}” stands on no level, so nothing of it counts. Give it a level or delete what it holds.`,
+  'patch.on-nothing': (d) =>
+    `Patch ${d['label']} lies on no panel of its layout, so it loads nothing. Move it onto a panel.`,
+  'member.loop': (d) =>
+    `On level ${d['level']}, ${d['labels']} carry each other in a ring, so none of them can hand its load on. Let one end on a column.`,
+  'member.unsupported': (d) =>
+    Number(d['supports']) === 0
+      ? `Nothing carries beam ${d['label']} on level ${d['level']}: no column or beam is under it. End it on one.`
+      : `Beam ${d['label']} on level ${d['level']} has one support and a pinned end, so it would fall. Fix that end or give it a second support.`,
+  'column.unsupported': (d, show) =>
+    `${d['labels']} under level ${d['level']} stand on nothing, and ${show('force', 'force')} with them. Add columns or beams below.`,
+  'selfweight.twice': (d, show) =>
+    `The slab of ${d['panel']} (${show('slab', 'smallLength')}) is weighed already, and its build-up has ${d['layer']} of ${show('thickness', 'smallLength')} as well. Take one of them out.`,
+  'key.no-use': (d) =>
+    `Load key “${d['key']}” has a load and no use, so the load belongs to no case and is not applied. Give it a use.`,
+  'partitions.too-heavy': (d, show) =>
+    `Partitions of ${show('weight', 'lineLoad')} on “${d['key']}” are heavier than the allowance covers. Enter them as wall runs.`,
+  'wall.no-height': (d) =>
+    `Wall run ${d['label']} on level ${d['level']} has no storey above to take its height from. Type its height.`,
+  'wall.no-beam-above': (d) =>
+    `No beam is above wall run ${d['label']} on level ${d['level']}, so no beam depth was taken off.`,
+  'panel.unloaded': (d) =>
+    `Panel ${d['label']} on level ${d['level']} has no imposed load; ${d['neighbours'] === 1 ? 'another there has' : `${d['neighbours']} others there have`} some. Give it a use.`,
+  'panel.one-support': (d) =>
+    `Part of panel ${d['label']} has one support only: it takes all and is twisted. Add a second support or turn the span.`,
+  'panel.close-supports': (d) =>
+    `Under panel ${d['label']}, ${d['a']} and ${d['b']} are nearer than 50 mm and share as one support.`,
+  'wind.roof-underived': () =>
+    'Wind on the roof is not derived yet: suction and pressure there are missing from every wind case.',
+  'wind.structural-factor': (d, show) =>
+    `The building is ${show('height', 'length')} high, and c_s c_d = 1 may be taken below 15 m only (EN 1991-1-4, 6.2(1)). Derive it and type it.`,
+  'wind.too-high': (d, show) =>
+    `The building is ${show('height', 'length')} high; the wind profile holds to ${show('limit', 'length')} (EN 1991-1-4, 4.3.2(1)).`,
+  'wind.too-slender': (d) =>
+    `h/d = ${Number(d['at']).toFixed(2)} for ${d['direction']} is above ${d['to']}, where ${d['clause']} ends. This direction is not derived.`,
+  'load.not-carried': (d, show) =>
+    `Nothing carries ${show('force', 'force')} of ${whatIs[String(d['what'])] ?? ''} ${d['label']} on level ${d['level']}. Extend beams under it or turn the span.`,
+  'layer.unknown-key': (d) =>
+    `Layer “${d['layer']}” gives a value for ${d['key']}, which is not known here; it is not used.`,
+  'layer.outside-limits': (d, show) =>
+    `Layer “${d['layer']}” sets ${d['name']} to ${show('value', d['quantity'] as Quantity)}, outside ${show('min', d['quantity'] as Quantity)} to ${show('max', d['quantity'] as Quantity)}; the value below it is used.`,
+  'layer.unusable-table': (d) =>
+    `Layer “${d['layer']}” has a table ${d['key']} that does not fit the one it replaces; it is not used.`,
+  'layer.unknown-method': (d) =>
+    `Layer “${d['layer']}” chooses ${d['name']} for ${d['key']}, which is no method known here; it is not used.`,
+  'table.outside-range': (d) => `${d['symbol']} = ${d['at']} is outside ${d['from']} to ${d['to']} of ${d['clause']}.`,
+  'table.unknown-row': (d) => `${d['clause']} has no row ${d['row']}.`,
+}
+
+export const wordedCodes: readonly string[] = Object.keys(sentences)
+
+/** What a colleague would say about a concern, with its figures in the project's units. */
+export function concernSentence({ code, data }: Concern, format: NumberFormat): string {
+  const sentence = sentences[code]
+  if (!sentence) throw new Error(`No wording for ${code}`)
+  return sentence(data, (key, quantity) => formatQuantity(Number(data[key]), quantity, format))
+}

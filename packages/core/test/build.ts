@@ -1,0 +1,287 @@
+import { Memo } from '../src/derivation/memo'
+import { deriveProject, type ProjectState } from '../src/derivation/project'
+import { documentOf, newId, seededRandom, type Document, type Random } from '../src/document/document'
+import { invariantProblems } from '../src/document/invariants'
+import type {
+  Basis,
+  BuildUp,
+  BuildingPart,
+  GridLine,
+  Layer,
+  Layout,
+  Level,
+  LevelRange,
+  LoadKey,
+  Material,
+  Member,
+  Opening,
+  Panel,
+  Patch,
+  Rec,
+  Section,
+  WallRun,
+} from '../src/document/recordKinds'
+import type { Point } from '../src/geometry/point'
+import { rectangle } from './shapes'
+
+type More<R extends Rec> = Partial<Omit<R, 'kind' | 'id'>>
+
+/** Builds a document for a test record by record; what a test does not care about has a plain default. */
+export class Building {
+  readonly records: Rec[] = []
+  readonly random: Random
+  readonly basis: Basis
+  /** Without weight, so that a test sees only the loads that it puts on. */
+  readonly weightless: Material
+  readonly section: Section
+  readonly #labels = new Map<string, number>()
+
+  constructor(more: More<Basis> = {}, seed = 1) {
+    this.random = seededRandom(seed)
+    this.basis = this.add({
+      kind: 'basis',
+      id: newId('basis', this.random),
+      name: 'Test',
+      units: 'metric',
+      decimal: 'point',
+      family: 'EN',
+      consequenceClass: 'CC2',
+      basicWindVelocity: null,
+      terrain: 'II',
+      altitude: 0,
+      place: '',
+      ...more,
+    })
+    this.weightless = this.material({ name: 'weightless', unitWeight: 0 })
+    this.section = this.sectionOf({ name: 'own 300', depth: 0.3 })
+  }
+
+  add<R extends Rec>(record: R): R {
+    this.records.push(record)
+    return record
+  }
+
+  #label(letter: string): string {
+    const count = (this.#labels.get(letter) ?? 0) + 1
+    this.#labels.set(letter, count)
+    return `${letter}${count}`
+  }
+
+  material(more: More<Material> = {}): Material {
+    return this.add({
+      kind: 'material',
+      id: newId('material', this.random),
+      name: 'steel',
+      unitWeight: 78_500,
+      elasticModulus: 210e9,
+      source: '',
+      ...more,
+    })
+  }
+
+  sectionOf(more: More<Section> = {}): Section {
+    return this.add({
+      kind: 'section',
+      id: newId('section', this.random),
+      name: 'own',
+      shape: 'own',
+      area: 0.01,
+      depth: 0.3,
+      width: 0.15,
+      assumed: false,
+      source: '',
+      ...more,
+    })
+  }
+
+  level(name: string, elevation: number): Level {
+    return this.add({ kind: 'level', id: newId('level', this.random), name, elevation })
+  }
+
+  /** A layout and where it stands. */
+  layout(name: string, key: LoadKey | null = null, from?: Level, to: Level | undefined = from): Layout {
+    const layout = this.add<Layout>({
+      kind: 'layout',
+      id: newId('layout', this.random),
+      name,
+      defaultKey: key?.id ?? null,
+    })
+    if (from && to)
+      this.add<LevelRange>({
+        kind: 'levelRange',
+        id: newId('levelRange', this.random),
+        layout: layout.id,
+        from: from.id,
+        to: to.id,
+      })
+    return layout
+  }
+
+  grid(axis: GridLine['axis'], label: string, at: number): GridLine {
+    return this.add({ kind: 'gridLine', id: newId('gridLine', this.random), axis, label, at })
+  }
+
+  member(layout: Layout, role: Member['role'], path: readonly Point[], more: More<Member> = {}): Member {
+    return this.add({
+      kind: 'member',
+      id: newId('member', this.random),
+      layout: layout.id,
+      label: this.#label(role === 'column' ? 'C' : 'B'),
+      role,
+      path,
+      section: this.section.id,
+      material: this.weightless.id,
+      startRelease: 'pinned',
+      endRelease: 'pinned',
+      ...more,
+    })
+  }
+
+  beam(layout: Layout, a: Point, b: Point, more: More<Member> = {}): Member {
+    return this.member(layout, 'beam', [a, b], more)
+  }
+
+  column(layout: Layout, at: Point, more: More<Member> = {}): Member {
+    return this.member(layout, 'column', [at], more)
+  }
+
+  panel(layout: Layout, outline: readonly Point[], more: More<Panel> = {}): Panel {
+    return this.add({
+      kind: 'panel',
+      id: newId('panel', this.random),
+      layout: layout.id,
+      label: this.#label('P'),
+      outline,
+      spanAngle: Math.PI / 2,
+      slab: null,
+      overhang: 'lever',
+      openings: 'bridged',
+      ...more,
+    })
+  }
+
+  opening(layout: Layout, outline: readonly Point[]): Opening {
+    return this.add({
+      kind: 'opening',
+      id: newId('opening', this.random),
+      layout: layout.id,
+      label: this.#label('V'),
+      outline,
+    })
+  }
+
+  buildUp(layers: BuildUp['layers'], name = 'build-up'): BuildUp {
+    return this.add({ kind: 'buildUp', id: newId('buildUp', this.random), name, layers })
+  }
+
+  /** A load key of a typed imposed load on offices, unless the test says more. */
+  key(imposed: number | null, more: More<LoadKey> = {}): LoadKey {
+    return this.add({
+      kind: 'loadKey',
+      id: newId('loadKey', this.random),
+      name: this.#label('key '),
+      buildUp: null,
+      use: 'B',
+      imposed,
+      partitionWeight: null,
+      ...more,
+    })
+  }
+
+  patch(layout: Layout, key: LoadKey, outline: readonly Point[], more: More<Patch> = {}): Patch {
+    return this.add({
+      kind: 'patch',
+      id: newId('patch', this.random),
+      layout: layout.id,
+      label: this.#label('A'),
+      outline,
+      key: key.id,
+      mode: 'insteadOf',
+      order: 1,
+      ...more,
+    })
+  }
+
+  wall(layout: Layout, path: readonly Point[], more: More<WallRun> = {}): WallRun {
+    return this.add({
+      kind: 'wallRun',
+      id: newId('wallRun', this.random),
+      layout: layout.id,
+      label: this.#label('W'),
+      path,
+      closed: false,
+      weight: 2870,
+      buildUp: null,
+      heightRule: 'typed',
+      height: 2,
+      openingShare: 0,
+      ...more,
+    })
+  }
+
+  part(more: More<BuildingPart> = {}): BuildingPart {
+    return this.add({
+      kind: 'buildingPart',
+      id: newId('buildingPart', this.random),
+      name: 'part',
+      parapet: 0,
+      structuralFactor: 1,
+      ...more,
+    })
+  }
+
+  layer(more: More<Layer> = {}): Layer {
+    return this.add({
+      kind: 'layer',
+      id: newId('layer', this.random),
+      standing: 'own',
+      name: 'this project',
+      values: {},
+      tables: {},
+      methods: {},
+      ...more,
+    })
+  }
+
+  get document(): Document {
+    const document = documentOf(this.records)
+    const [problem] = invariantProblems(document)
+    if (problem) throw new Error(`${problem.path}: ${problem.problem}`)
+    return document
+  }
+
+  state(memo = new Memo()): ProjectState {
+    return deriveProject(memo, this.document)
+  }
+}
+
+export interface OneStorey {
+  readonly building: Building
+  readonly base: Level
+  readonly top: Level
+  readonly layout: Layout
+  readonly key: LoadKey
+}
+
+/** A base, one level 3 m above it, and a layout with an imposed load of 1 kN/m². */
+export function oneStorey(imposed = 1000, more: More<Basis> = {}): OneStorey {
+  const building = new Building(more)
+  const [base, top] = [building.level('Base', 0), building.level('Top', 3)]
+  const key = building.key(imposed)
+  return { building, base, top, key, layout: building.layout('Floor', key, top) }
+}
+
+/** A bay of x by y on four columns with beams all round and a panel spanning along y. */
+export function bay({ building, layout }: OneStorey, x = 6, y = 4) {
+  const corners: readonly Point[] = rectangle(0, 0, x, y)
+  const [sw = [0, 0], se = [0, 0], ne = [0, 0], nw = [0, 0]] = corners
+  const columns = corners.map((at) => building.column(layout, at))
+  return {
+    columns,
+    south: building.beam(layout, sw, se),
+    north: building.beam(layout, nw, ne),
+    west: building.beam(layout, sw, nw),
+    east: building.beam(layout, se, ne),
+    panel: building.panel(layout, corners),
+  }
+}

@@ -1,0 +1,474 @@
+import fc from 'fast-check'
+import { concernsOf } from '../src/concerns/concernsOf'
+import { mendsOf } from '../src/concerns/mends'
+import { Memo } from '../src/derivation/memo'
+import { deriveProject } from '../src/derivation/project'
+import { applyChange } from '../src/document/changes'
+import { seededRandom, type Document } from '../src/document/document'
+import type { Point } from '../src/geometry/point'
+import type { Concern } from '../src/outcome/outcome'
+import { readTable } from '../src/trace/table'
+import { given } from '../src/trace/traced'
+import { metricPoint } from '../src/units/format'
+import { concernSentence, wordedCodes } from '../src/wording/concernSentence'
+import { bay, Building, oneStorey } from './build'
+import { rectangle } from './shapes'
+
+/** Makes a building that gives a concern, and what it should say. */
+interface Trigger {
+  readonly code: string
+  readonly make: () => Building
+  readonly says: RegExp
+  /** What can be done about it in one step; nothing where only a person can say what was meant. */
+  readonly mends?: readonly (string | RegExp)[]
+}
+
+const storeyWith =
+  (change: (storey: ReturnType<typeof oneStorey>, parts: ReturnType<typeof bay>) => void, imposed = 2000) =>
+  () => {
+    const storey = oneStorey(imposed)
+    change(storey, bay(storey))
+    return storey.building
+  }
+const windy =
+  (x: number, y: number, height: number, parapet = 0) =>
+  () => {
+    const building = new Building({ basicWindVelocity: 26 })
+    building.level('Base', 0)
+    const layout = building.layout('Floor', null, building.level('Top', height))
+    for (const at of rectangle(0, 0, x, y)) building.column(layout, at)
+    building.part({ parapet })
+    return building
+  }
+const line = (...points: readonly Point[]) => points
+
+const triggers: readonly Trigger[] = [
+  {
+    code: 'value.factor-of-ten',
+    make: storeyWith(() => undefined, 40_000),
+    says: /^The imposed load of 40\.00 kN\/m² is outside the usual range; was 4\.00 kN\/m² meant\?$/,
+    mends: ['Make it 4.00 kN/m²'],
+  },
+  {
+    code: 'value.factor-of-ten',
+    make: storeyWith(({ building }) => building.sectionOf({ depth: 0.03 })),
+    says: /^The section depth of 30 mm is outside the usual range; was 300 mm meant\?$/,
+    mends: ['Make it 300 mm'],
+  },
+  {
+    code: 'value.unusual',
+    make: storeyWith(() => undefined, 900_000),
+    says: /^The imposed load of 900\.00 kN\/m² is outside the usual 0\.30 kN\/m² to 20\.00 kN\/m²\. Check it\.$/,
+  },
+  {
+    code: 'member.same-label',
+    make: storeyWith(({ building, layout }) => building.beam(layout, [0, 1], [6, 1], { label: 'B1' })),
+    says: /^Two members of one layout are called B1\./,
+    mends: ['Call the second one B5'],
+  },
+  {
+    code: 'outline.crosses-itself',
+    make: storeyWith(({ building, layout }) => building.opening(layout, line([1, 1], [2, 2], [2, 1], [1, 2]))),
+    says: /^The outline of V1 crosses itself/,
+    mends: ['Go round its corners in order'],
+  },
+  {
+    code: 'member.no-length',
+    make: storeyWith(({ building, layout }) => building.beam(layout, [1, 1], [1, 1.001])),
+    says: /^Beam B5 has no length/,
+    mends: ['Delete beam B5'],
+  },
+  {
+    code: 'member.doubled',
+    make: storeyWith(({ building, layout }) => building.beam(layout, [6, 4], [0, 4])),
+    says: /^Beams B\d and B\d lie on each other over 6\.00 m: each takes half of the load/,
+    mends: [/^Delete beam B\d$/],
+  },
+  {
+    code: 'member.doubled',
+    make: storeyWith(({ building, layout }) => building.beam(layout, [2, 0], [8, 0])),
+    says: /^Beams B\d and B\d lie on each other over 4\.00 m/,
+  },
+  {
+    code: 'member.near-miss',
+    make: storeyWith(({ building, layout }) => building.beam(layout, [0.06, 2], [6, 2])),
+    says: /^Beam B5 ends 60 mm beside B3 and stands on nothing there\. Move its start onto it\.$/,
+    mends: ['Move its start onto B3'],
+  },
+  {
+    code: 'member.near-miss',
+    make: storeyWith(({ building, layout }) => building.beam(layout, [0, 8], [0.05, 4.04])),
+    says: /^Beam B5 ends 64 mm beside C4 and stands on nothing there\. Move its end onto it\.$/,
+    mends: ['Move its end onto C4'],
+  },
+  {
+    code: 'member.crossing',
+    make: storeyWith(({ building, layout }) => {
+      building.beam(layout, [3, 0], [3, 4])
+      building.beam(layout, [0, 2], [6, 2])
+    }),
+    says: /^Beams B5 and B6 cross without a joint, so neither carries the other\.|^Beams B6 and B5 cross/,
+    mends: ['Let B5 end on B6 at both sides', 'Let B6 end on B5 at both sides'],
+  },
+  {
+    code: 'panel.overlap',
+    make: storeyWith(({ building, layout }) => building.panel(layout, rectangle(4, 0, 8, 4))),
+    says: /^Panels P\d and P\d lie over each other by 8\.0 m², so the load there counts twice\./,
+    mends: ['Delete panel P1', 'Delete panel P2'],
+  },
+  {
+    code: 'layout.on-no-level',
+    make: storeyWith(({ building }) => building.column(building.layout('Attic'), [0, 0])),
+    says: /^Layout “Attic” stands on no level/,
+    mends: ['Delete it with the one thing it holds'],
+  },
+  {
+    code: 'member.loop',
+    make: storeyWith(({ building, layout }) => {
+      building.beam(layout, [1, 2], [4, 2])
+      building.beam(layout, [4, 1], [4, 3.5])
+      building.beam(layout, [5, 3.5], [2, 3.5])
+      building.beam(layout, [2, 3.9], [2, 2])
+    }),
+    says: /^On level Top, B\d, B\d, B\d, B\d carry each other in a ring/,
+  },
+  {
+    code: 'member.unsupported',
+    make: storeyWith(({ building, layout }) => building.beam(layout, [1, 1], [5, 1])),
+    says: /^Nothing carries beam B5 on level Top: no column or beam is under it\./,
+  },
+  {
+    code: 'member.unsupported',
+    make: storeyWith(({ building, layout }) => building.beam(layout, [0, 1], [5, 1])),
+    says: /^Beam B5 on level Top has one support and a pinned end, so it would fall\./,
+    mends: ['Fix its start'],
+  },
+  {
+    code: 'column.unsupported',
+    make: () => {
+      const building = new Building()
+      building.level('Base', 0)
+      const [first, second] = [building.level('1', 3), building.level('2', 6)]
+      const key = building.key(1000)
+      const [lower, upper] = [building.layout('Lower', key, first), building.layout('Upper', key, second)]
+      building.column(lower, [0, 0])
+      building.column(upper, [3, 0])
+      building.column(upper, [3, 4])
+      building.beam(upper, [3, 0], [3, 4])
+      building.panel(upper, rectangle(2, 0, 4, 4), { spanAngle: 0 })
+      return building
+    },
+    says: /^C\d, C\d under level 2 stand on nothing, and 8\.0 kN with them\./,
+  },
+  {
+    code: 'selfweight.twice',
+    make: storeyWith(({ building, layout, key }) => {
+      const buildUp = building.buildUp([
+        { name: 'topping', thickness: 0.1, unitWeight: 24_000, load: null, source: '' },
+      ])
+      building.patch(layout, building.key(1000, { buildUp: buildUp.id }), rectangle(0, 0, 3, 4))
+      const concrete = building.material({ name: 'Concrete', unitWeight: 24_000 })
+      building.panel(layout, rectangle(0, 4, 3, 8), { slab: { thickness: 0.15, material: concrete.id } })
+      building.patch(layout, building.key(1000, { buildUp: buildUp.id }), rectangle(0, 4, 3, 8))
+      return key
+    }),
+    says: /^The slab of P2 \(150 mm\) is weighed already, and its build-up has topping of 100 mm as well\./,
+    mends: ['Take topping out of the build-up'],
+  },
+  {
+    code: 'key.no-use',
+    make: storeyWith(({ building }) => building.key(2000, { use: null, name: 'Loft' })),
+    says: /^Load key “Loft” has a load and no use, so the load belongs to no case and is not applied\. Give it a use\.$/,
+  },
+  {
+    code: 'partitions.too-heavy',
+    make: storeyWith(({ building }) => building.key(null, { partitionWeight: 3500, name: 'Flats' })),
+    says: /^Partitions of 3\.50 kN\/m on “Flats” are heavier than the allowance covers\. Enter them as wall runs\.$/,
+  },
+  {
+    code: 'wall.no-height',
+    make: storeyWith(({ building, layout }) =>
+      building.wall(layout, line([0, 0], [6, 0]), { heightRule: 'lessBeam', height: null }),
+    ),
+    says: /^Wall run W1 on level Top has no storey above to take its height from\./,
+    mends: ['Make it 1.00 m high'],
+  },
+  {
+    code: 'wall.no-beam-above',
+    make: () => {
+      const building = new Building()
+      building.level('Base', 0)
+      const layout = building.layout('Floor', null, building.level('1', 3), building.level('2', 6))
+      building.wall(layout, line([0, 0], [6, 0]), { heightRule: 'lessBoth', height: null })
+      return building
+    },
+    says: /^No beam is above wall run W1 on level 1/,
+    mends: ['Take off the slab only'],
+  },
+  {
+    code: 'patch.on-nothing',
+    make: storeyWith(({ building, layout, key }) => building.patch(layout, key, rectangle(20, 20, 22, 22))),
+    says: /^Patch A1 lies on no panel of its layout/,
+    mends: ['Delete patch A1'],
+  },
+  {
+    code: 'panel.unloaded',
+    make: storeyWith(({ building, layout }) => {
+      building.panel(layout, rectangle(0, 4, 6, 8))
+      building.patch(layout, building.key(null, { use: null }), rectangle(0, 4, 6, 8))
+    }),
+    says: /^Panel P2 on level Top has no imposed load; another there has some\./,
+  },
+  {
+    code: 'panel.unloaded',
+    make: () => {
+      const building = new Building()
+      const [base, top, key] = [
+        building.level('Base', 0),
+        building.level('Top', 3),
+        building.key(3000, { name: 'Office' }),
+      ]
+      const layout = building.layout('Floor', null, top)
+      bay({ building, base, top, key, layout })
+      building.panel(layout, rectangle(0, 4, 6, 8))
+      building.patch(layout, key, rectangle(0, 0, 6, 4))
+      return building
+    },
+    says: /^Panel P2 on level Top has no imposed load/,
+    mends: ['Make “Office” the default of level Top'],
+  },
+  {
+    code: 'panel.one-support',
+    make: storeyWith(({ building, layout }) => building.panel(layout, rectangle(0, 4, 6, 8))),
+    says: /^Part of panel P2 has one support only/,
+  },
+  {
+    code: 'panel.close-supports',
+    make: storeyWith(({ building, layout }) => {
+      building.column(layout, [0, 2])
+      building.column(layout, [6, 2])
+      building.beam(layout, [0, 2], [6, 2])
+      building.beam(layout, [0, 2.03], [6, 2.03])
+    }),
+    says: /^Under panel P1, B5 and B6 are nearer than 50 mm and share as one support\.$/,
+  },
+  { code: 'wind.roof-underived', make: windy(20, 12, 9), says: /^Wind on the roof is not derived yet/ },
+  {
+    code: 'wind.structural-factor',
+    make: windy(20, 12, 15),
+    says: /^The building is 15\.00 m high, and c_s c_d = 1 may be taken below 15 m only \(EN 1991-1-4, 6\.2\(1\)\)/,
+  },
+  {
+    code: 'wind.too-high',
+    make: windy(90, 90, 199, 2),
+    says: /^The building is 201\.00 m high; the wind profile holds to 200\.00 m/,
+  },
+  {
+    code: 'wind.too-slender',
+    make: windy(20, 1.7, 9),
+    says: /^h\/d = 5\.29 for wind from the south is above 5, where EN 1991-1-4 table 7\.1 ends/,
+  },
+  {
+    code: 'load.not-carried',
+    make: storeyWith(({ building, layout }) => building.panel(layout, rectangle(10, 0, 12, 4))),
+    says: /^Nothing carries 16\.0 kN of panel P2 on level Top\. Extend beams under it or turn the span\.$/,
+  },
+  {
+    code: 'layer.unknown-key',
+    make: storeyWith(({ building }) =>
+      building.layer({ values: { 'wind.zeta': { value: 1, clause: 'x', fromMemory: false } } }),
+    ),
+    says: /^Layer “this project” gives a value for wind\.zeta/,
+    mends: ['Take it out of the layer'],
+  },
+  {
+    code: 'layer.outside-limits',
+    make: storeyWith(({ building }) =>
+      building.layer({ values: { 'basis.gamma_Q': { value: 15, clause: 'x', fromMemory: false } } }),
+    ),
+    says: /^Layer “this project” sets variable, unfavourable to 15\.00, outside 0\.00 to 2\.00/,
+    mends: ['Take it out of the layer'],
+  },
+  {
+    code: 'layer.unusable-table',
+    make: storeyWith(({ building }) =>
+      building.layer({
+        tables: {
+          'imposed.partitions': {
+            symbol: 'q',
+            quantity: 'pressure',
+            clause: 'x',
+            fromMemory: false,
+            axis: { symbol: 'g', quantity: 'lineLoad', at: [1], between: 'linear', below: 'refuse', above: 'refuse' },
+            rows: {},
+          },
+        },
+      }),
+    ),
+    says: /^Layer “this project” has a table imposed\.partitions that does not fit/,
+    mends: ['Take it out of the layer'],
+  },
+  {
+    code: 'layer.unknown-method',
+    make: storeyWith(({ building }) => building.layer({ methods: { 'wind.peakPressure': 'guess' } })),
+    says: /^Layer “this project” chooses guess for wind\.peakPressure/,
+    mends: ['Take it out of the layer'],
+  },
+]
+
+/** Apart from the weightless stuff that these buildings are made of, which is unusual indeed. */
+const found = (building: Building) =>
+  concernsOf(deriveProject(new Memo(), building.document)).filter(
+    ({ code, about }) => code !== 'value.unusual' || about[0] !== building.weightless.id,
+  )
+
+describe('every concern is raised by its mistake, and says what to do', () => {
+  test.each(triggers.map((trigger) => [trigger.code, trigger] as const))('%s', (code, { make, says }) => {
+    const building = make()
+    const matching = found(building).filter((concern) => concern.code === code)
+    expect(matching.map((concern) => concernSentence(concern, metricPoint))).toContainEqual(expect.stringMatching(says))
+    // it points at records that are there, so that the screen can show them
+    for (const { about } of matching)
+      for (const id of about) expect(building.document.records.has(id.split('@')[0] ?? '')).toBe(true)
+  })
+
+  test.each(triggers.map((trigger) => [trigger.code, trigger] as const))(
+    '%s: each mend takes it away and blocks nothing',
+    (code, { make, says, mends = [] }) => {
+      const { document } = make()
+      const concernsIn = (state: Document) => concernsOf(deriveProject(new Memo(), state))
+      const said = (concern: Concern) => concern.code === code && says.test(concernSentence(concern, metricPoint))
+      const concern = concernsIn(document).find(said)
+      if (!concern) throw new Error('no concern')
+      const offered = mendsOf(document, concern, metricPoint, seededRandom(5))
+      expect(offered.map(({ words }) => words).sort()).toEqual(
+        mends.map((words) => (typeof words === 'string' ? words : expect.stringMatching(words))),
+      )
+      const blocking = (state: Document) => concernsIn(state).filter(({ severity }) => severity === 'blocking').length
+      for (const { words, edits } of offered) {
+        const applied = applyChange(document, { id: 'mend', seen: 0, note: words, edits })
+        if (!applied.ok) throw new Error(JSON.stringify(applied))
+        expect(concernsIn(applied.document).filter(said)).toEqual([])
+        expect(blocking(applied.document)).toBeLessThanOrEqual(blocking(document))
+      }
+    },
+  )
+
+  test('a mend of one value leaves what was typed for others, and nothing typed for itself', () => {
+    const building = new Building()
+    const { weight, height } = { weight: '50 kN/m²', height: '3 m' }
+    const layout = building.layout('Floor')
+    const run = building.wall(layout, line([0, 0], [6, 0]), { weight: 50_000, height: 3, typed: { weight, height } })
+    const [concern] = found(building).filter(({ about }) => about[0] === run.id)
+    if (!concern) throw new Error('no concern')
+    const [mend] = mendsOf(building.document, concern, metricPoint, seededRandom(5))
+    expect(mend?.edits).toEqual([{ id: run.id, before: run, after: { ...run, weight: 5000, typed: { height } } }])
+  })
+
+  test('a mend of a record that is gone is not offered', () => {
+    const about = ['wallRun:gone00000000', 'panel:gone00000000']
+    for (const { code } of triggers)
+      expect(
+        mendsOf(
+          new Building().document,
+          { code, severity: 'note', about, data: {} } as Concern,
+          metricPoint,
+          seededRandom(5),
+        ),
+      ).toEqual([])
+  })
+
+  test('joints that are sound: a column where beams cross, beams end to end, a beam on another, a tip in the air', () => {
+    const joints = (change: (storey: ReturnType<typeof oneStorey>) => void) =>
+      found(storeyWith(change)()).filter(({ code }) => /near-miss|crossing|doubled/.test(code))
+    const sound: readonly ((storey: ReturnType<typeof oneStorey>) => void)[] = [
+      ({ building, layout }) => {
+        building.column(layout, [3, 2])
+        building.beam(layout, [0, 2], [6, 2])
+        building.beam(layout, [3, 0], [3, 4])
+      },
+      ({ building, layout }) => building.beam(layout, [6, 0], [12, 0]),
+      ({ building, layout }) => building.beam(layout, [1, 0], [4, 4]),
+      ({ building, layout }) => building.beam(layout, [3, 4], [3, 5.5], { startRelease: 'fixed' }),
+      // 120 mm away is a gap that is meant
+      ({ building, layout }) => building.beam(layout, [0.12, 8], [0.12, 4.12]),
+    ]
+    for (const change of sound) expect(joints(change)).toEqual([])
+  })
+
+  // law: two beams cross whatever the way they are drawn and however the building is turned
+  test('a crossing is found in every direction, once', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 2 * Math.PI, noNaN: true }),
+        fc.double({ min: 0.2, max: Math.PI - 0.2, noNaN: true }),
+        fc.boolean(),
+        fc.boolean(),
+        (angle, between, first, second) => {
+          const { building, layout } = oneStorey()
+          const draw = (direction: number, back: boolean) => {
+            const [x, y] = [3 * Math.cos(direction), 3 * Math.sin(direction)]
+            const [a, b]: readonly [Point, Point] = [
+              [-x, -y],
+              [x, y],
+            ]
+            building.beam(layout, back ? b : a, back ? a : b)
+          }
+          draw(angle, first)
+          draw(angle + between, second)
+          expect(found(building).filter(({ code }) => code === 'member.crossing')).toHaveLength(1)
+        },
+      ),
+    )
+  })
+
+  test('a sound building raises none', () => {
+    expect(found(storeyWith(() => undefined)())).toEqual([])
+  })
+
+  test('the blocking ones come first', () => {
+    const ranks = found(
+      storeyWith(({ building, layout }) => {
+        building.beam(layout, [1, 1], [5, 1], { label: 'B1' })
+        building.panel(layout, rectangle(10, 0, 12, 4))
+      })(),
+    ).map(({ severity }) => ['blocking', 'caution', 'note'].indexOf(severity))
+    expect(ranks).toEqual([...ranks].sort((a, b) => a - b))
+    expect(new Set(ranks).size).toBeGreaterThan(1)
+  })
+})
+
+describe('wording', () => {
+  test('tables speak when they are asked outside their range', () => {
+    const table = {
+      symbol: 'c',
+      quantity: 'factor',
+      clause: 'table 7.1',
+      axis: { symbol: 'x', quantity: 'factor', at: [1, 2], between: 'linear', below: 'refuse', above: 'refuse' },
+      rows: { a: [1, 2] },
+    } as const
+    const say = (row: string, x: number) => {
+      const read = readTable(table, row, given('h/d', 'factor', x, 'here'))
+      return read.ok ? '' : concernSentence(read.concerns[0], metricPoint)
+    }
+    expect(say('a', 3)).toBe('h/d = 3 is outside 1 to 2 of table 7.1.')
+    expect(say('b', 1)).toBe('table 7.1 has no row b.')
+  })
+
+  test('every code that is worded is raised here or by a table, and no other', () => {
+    const raised = new Set([...triggers.map(({ code }) => code), 'table.outside-range', 'table.unknown-row'])
+    expect([...raised].sort()).toEqual([...wordedCodes].sort())
+  })
+
+  test('figures are in the units of the project', () => {
+    const [concern] = found(storeyWith(() => undefined, 40_000)())
+    if (!concern) throw new Error('no concern')
+    expect(concernSentence(concern, { system: 'us', decimal: 'point' })).toMatch(/835\.4 psf .* 83\.5 psf meant/)
+  })
+
+  test('a code without wording is a mistake of ours', () => {
+    expect(() => concernSentence({ code: 'a.b', severity: 'note', about: [], data: {} }, metricPoint)).toThrow(
+      /No wording/,
+    )
+  })
+})

@@ -1,0 +1,29 @@
+import * as ownWeight from '../src/actions/ownWeight'
+import * as wall from '../src/actions/wallLoad'
+import * as coefficients from '../src/actions/wind/wallCoefficients'
+import * as wind from '../src/actions/wind/windLoads'
+import * as landing from '../src/queries/why/landing'
+import * as pressure from '../src/standards/en/peakVelocityPressure'
+import type { Traced } from '../src/trace/traced'
+import type { Quantity } from '../src/units/quantity'
+
+/** Any formula of the core, its inputs by name. */
+export interface AnyFormula {
+  (inputs: Readonly<Record<string, Traced>>): Traced
+  readonly symbol: string
+  readonly clause: string
+  readonly quantity: Quantity
+  readonly inputs: Readonly<Record<string, Quantity>>
+  readonly expression: string
+  readonly evaluate: (inputs: Readonly<Record<string, number>>) => number
+}
+
+const isFormula = (value: unknown): value is AnyFormula =>
+  typeof value === 'function' && 'expression' in value && 'evaluate' in value
+
+/** Every formula of the core by its name. A new module with formulas is to be named here; a test counts them. */
+export const formulas: ReadonlyMap<string, AnyFormula> = new Map(
+  [ownWeight, wall, coefficients, wind, landing, pressure]
+    .flatMap((module) => Object.entries(module))
+    .filter((entry): entry is [string, AnyFormula] => isFormula(entry[1])),
+)

@@ -1,0 +1,244 @@
+import fc from 'fast-check'
+import { balanceOf, equilibriumResidual } from '../src/derivation/balance'
+import { readArea, readCase } from '../src/derivation/cells'
+import { expandedAt, floorArea } from '../src/derivation/floorQueries'
+import { Memo } from '../src/derivation/memo'
+import { deriveProject, type ProjectState } from '../src/derivation/project'
+import { windDirectionOf } from '../src/actions/cases'
+import { documentOf, type Document } from '../src/document/document'
+import type { LoadKey, Rec } from '../src/document/recordKinds'
+import { isDrawn, pointsOf, withPoints } from '../src/editing/shaped'
+import type { Point } from '../src/geometry/point'
+import { ask } from '../src/queries/derive'
+import { randomBuilding } from './randomBuilding'
+import { turned } from './shapes'
+
+const seeds = fc.nat(1_000_000)
+const stateOf = (document: Document): ProjectState => deriveProject(new Memo(), document)
+const gravityOf = ({ caseIds }: ProjectState) => caseIds.filter((id) => !windDirectionOf(id))
+const changed = (document: Document, change: (record: Rec) => Rec): Document =>
+  documentOf([...document.records.values()].map(change))
+
+/** Force at the foot of every column for every gravity case, by column, level and case. */
+function feetOf(state: ProjectState): ReadonlyMap<string, number> {
+  const found = new Map<string, number>()
+  for (const floor of state.floors)
+    floor.operator.plan.frame.columns.forEach(({ member }, row) => {
+      for (const id of gravityOf(state))
+        found.set(`${expandedAt(floor, member.id)} ${id}`, readCase(state, id)(floor.rundown.feet, row))
+    })
+  return found
+}
+
+function expectSameFeet(a: ProjectState, b: ProjectState, factor: (caseId: string) => number = () => 1): void {
+  const [first, second] = [feetOf(a), feetOf(b)]
+  expect([...second.keys()].sort()).toEqual([...first.keys()].sort())
+  const scale = Math.max(1, ...[...first.values()].map(Math.abs))
+  for (const [key, force] of first)
+    expect(Math.abs((second.get(key) ?? NaN) - force * factor(key.split(' ')[1] ?? ''))).toBeLessThan(1e-6 * scale)
+}
+
+describe('whatever is drawn, every newton arrives or is named', () => {
+  test('applied is what stands at the supports and what is not carried, in every gravity case', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const state = stateOf(randomBuilding(seed))
+        // uplift may be many times what was applied: measured against all that moves
+        const feet = [...feetOf(state).values()].reduce((sum, force) => sum + Math.abs(force), 0)
+        for (const id of gravityOf(state)) {
+          const { applied, atSupports, notCarried } = balanceOf(state, id)
+          expect(Math.abs(applied - atSupports - notCarried)).toBeLessThanOrEqual(1e-9 * Math.max(1, applied, feet))
+        }
+        expect(Number.isFinite(equilibriumResidual(state))).toBe(true)
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  test('every beam that stands hands on what lands on it, in force and moment', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const state = stateOf(randomBuilding(seed))
+        for (const floor of state.floors) {
+          const { beams, loop } = floor.operator.plan.frame
+          beams.forEach(({ member, stable }, i) => {
+            if (!stable || loop.includes(i)) return
+            for (const caseId of gravityOf(state)) {
+              const view = ask(state, { kind: 'member', expandedId: expandedAt(floor, member.id), caseId })
+              if (!view) throw new Error('no view')
+              const scale = view.supports.reduce(
+                (sum, { reaction }) => sum + Math.abs(reaction),
+                Math.abs(view.total) + 1,
+              )
+              expect(Math.abs(view.residual)).toBeLessThanOrEqual(1e-9 * scale)
+              // member lines are followed within 1e-6 of their value: their moment is as exact
+              if (view.residualMoment !== null)
+                expect(Math.abs(view.residualMoment)).toBeLessThanOrEqual(1e-5 * scale * Math.max(1, view.length))
+            }
+          })
+        }
+      }),
+      { numRuns: 20 },
+    )
+  })
+
+  test('every panel hands on its load, and by lever its moments, where all of it is carried', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const document = randomBuilding(seed)
+        const state = stateOf(document)
+        for (const floor of state.floors)
+          for (const { panel } of floor.operator.plan.panels)
+            for (const caseId of gravityOf(state)) {
+              const view = ask(state, { kind: 'panel', expandedId: expandedAt(floor, panel.id), caseId })
+              if (!view) throw new Error('no view')
+              const scale =
+                1 + Math.abs(view.applied) + view.takers.reduce((sum, { force }) => sum + Math.abs(force), 0)
+              expect(Math.abs(view.residual.force)).toBeLessThanOrEqual(1e-9 * scale)
+              const clustered = floor.operator.plan.sources.some(
+                (source) =>
+                  source.kind === 'region' && source.panel.panel.id === panel.id && source.share.merged.length > 0,
+              )
+              if (view.oneSupport || view.notCarriedArea > 0 || clustered || panel.overhang !== 'lever') continue
+              expect(Math.abs(view.residual.mx)).toBeLessThanOrEqual(1e-6 * scale * 30)
+              expect(Math.abs(view.residual.my)).toBeLessThanOrEqual(1e-6 * scale * 30)
+            }
+      }),
+      { numRuns: 20 },
+    )
+  })
+
+  test('the floor area behind every column adds up to the floor area that is carried', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const state = stateOf(randomBuilding(seed))
+        const area = readArea(state)
+        const total = state.floors.reduce((sum, floor) => sum + floorArea(state, floor), 0)
+        const lost = state.floors.reduce((sum, { rundown }) => sum + area(rundown.notCarried, 0), 0)
+        const stranded = state.floors.flatMap((floor, i) =>
+          (state.floors[i - 1]?.feetAbove?.unsupported ?? []).map((row) => area(floor.rundown.feet, row)),
+        )
+        const base = (state.floors[0]?.operator.plan.frame.columns ?? []).map((_, row) =>
+          area(state.floors[0]?.rundown.feet ?? new Float64Array(), row),
+        )
+        const arrived = [...stranded, ...base].reduce((sum, value) => sum + value, 0)
+        expect(Math.abs(total - lost - arrived)).toBeLessThan(1e-6 * Math.max(1, total))
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  test('the member loads of the handover file are what the balance says is on members', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const state = stateOf(randomBuilding(seed))
+        const sums = ask(state, { kind: 'fileSums' })
+        for (const id of gravityOf(state)) {
+          const { onMembers } = balanceOf(state, id)
+          expect(Math.abs((sums[id] ?? NaN) - onMembers)).toBeLessThan(1e-6 * Math.max(1, onMembers))
+        }
+      }),
+      { numRuns: 20 },
+    )
+  })
+})
+
+describe('what must not matter does not', () => {
+  test('the order in which records came: the same bytes', () => {
+    fc.assert(
+      fc.property(seeds, fc.nat(), (seed, cut) => {
+        const document = randomBuilding(seed)
+        const records = [...document.records.values()]
+        const at = cut % records.length
+        const other = documentOf([...records.slice(at), ...records.slice(0, at)].reverse())
+        const bytes = (doc: Document) => JSON.stringify(ask(stateOf(doc), { kind: 'results', only: null }))
+        expect(bytes(other)).toBe(bytes(document))
+      }),
+      { numRuns: 20 },
+    )
+  })
+
+  test('turning the whole building', () => {
+    fc.assert(
+      fc.property(seeds, fc.double({ min: -3, max: 3, noNaN: true }), (seed, angle) => {
+        const document = randomBuilding(seed)
+        const turn = turned(angle, [3, 2])
+        const after = changed(document, (record) => {
+          if (!isDrawn(record)) return record
+          const drawn = withPoints(record, pointsOf(record).map(turn))
+          return drawn.kind === 'panel' ? { ...drawn, spanAngle: drawn.spanAngle + angle } : drawn
+        })
+        expectSameFeet(stateOf(document), stateOf(after))
+      }),
+      { numRuns: 20 },
+    )
+  })
+
+  test('mirroring it, and drawing every outline, beam and wall the other way round', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const document = randomBuilding(seed)
+        const mirror = ([x, y]: Point): Point => [-x, y]
+        const after = changed(document, (record) => {
+          if (!isDrawn(record)) return record
+          const points = pointsOf(record).map(mirror).reverse()
+          const drawn = withPoints(record, points)
+          if (drawn.kind === 'panel') return { ...drawn, spanAngle: Math.PI - drawn.spanAngle }
+          if (drawn.kind === 'member')
+            return { ...drawn, startRelease: drawn.endRelease, endRelease: drawn.startRelease }
+          return drawn
+        })
+        expectSameFeet(stateOf(document), stateOf(after))
+      }),
+      { numRuns: 20 },
+    )
+  })
+})
+
+describe('loads scale and add', () => {
+  const withImposed = (document: Document, factor: number): Document =>
+    changed(document, (record) =>
+      record.kind === 'loadKey' && record.imposed !== null ? { ...record, imposed: record.imposed * factor } : record,
+    )
+
+  test('double the imposed load, double what it does, and nothing else', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const document = changed(randomBuilding(seed), (record) =>
+          record.kind === 'loadKey' ? ({ ...record, imposed: record.imposed ?? 1500 } satisfies LoadKey) : record,
+        )
+        const twice = (id: string) =>
+          (id.startsWith('imposed/') || id === 'roof/H') && !id.endsWith('/partitions') ? 2 : 1
+        expectSameFeet(stateOf(document), stateOf(withImposed(document, 2)), twice)
+      }),
+      { numRuns: 20 },
+    )
+  })
+
+  test('a layer more on every build-up adds its weight, whatever lies there', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const document = randomBuilding(seed)
+        const more = { name: 'more', thickness: null, unitWeight: null, load: 500, source: '' }
+        const heavier = changed(document, (record) =>
+          record.kind === 'buildUp' ? { ...record, layers: [...record.layers, more] } : record,
+        )
+        const [before, after] = [stateOf(document), stateOf(heavier)]
+        const buildUps = 'permanent/build-ups'
+        const [a, b] = [balanceOf(before, buildUps), balanceOf(after, buildUps)]
+        // the regions that carry a key with a build-up, by their areas
+        const area = before.floors.reduce(
+          (sum, floor) =>
+            sum +
+            floor.operator.plan.sources.reduce((part, source, row) => {
+              const loaded = source.kind === 'region' && readCase(before, buildUps)(floor.intensities, row) > 0
+              return part + (loaded ? source.share.applied : 0)
+            }, 0),
+          0,
+        )
+        expect(b.applied - a.applied).toBeCloseTo(500 * area, 3)
+      }),
+      { numRuns: 20 },
+    )
+  })
+})

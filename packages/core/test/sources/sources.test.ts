@@ -1,0 +1,146 @@
+import { evaluate } from 'mathjs'
+import { enFamily, enStandard, nationalSets } from '../../src/standards/en/standard'
+import { resolveLayers, type Standard, type StandardLayer } from '../../src/standards/layer'
+import type { Table } from '../../src/trace/table'
+import { formulas } from '../formulas'
+import { formulaChecks } from './formulaChecks'
+import { germanChecks, recommendedChecks, type StandardCheck } from './standardChecks'
+
+const [germany] = nationalSets
+if (!germany) throw new Error('No national set')
+
+/** A value that the standard no longer has (put outside its limits, it is not used) is a difference as well. */
+function holds({ read, value }: StandardCheck, standard: Standard): boolean {
+  try {
+    const found = read(standard)
+    return Number.isNaN(value) ? Number.isNaN(found) : Math.abs(found - value) <= 1e-6 * Math.max(1e-3, Math.abs(value))
+  } catch {
+    return false
+  }
+}
+const german = resolveLayers(enFamily, [germany])
+
+describe('recommended values against EN 1990, EN 1991-1-1 and EN 1991-1-4', () => {
+  const standard = enStandard([])
+  test.each(recommendedChecks.map((check) => [check.source, check] as const))('%s', (_, check) => {
+    expect(holds(check, standard)).toBe(true)
+  })
+})
+
+describe('the German set against its annexes', () => {
+  test.each(germanChecks.map((check) => [check.source, check] as const))('%s', (_, check) => {
+    expect(holds(check, german)).toBe(true)
+  })
+
+  test('it chooses the profile of mixed terrain inland', () => {
+    expect(german.methods['wind.peakPressure']).toBe('mixedInland')
+    expect(enStandard([]).methods['wind.peakPressure']).toBe('roughness')
+  })
+})
+
+describe('formulas against handbooks, facts of the trade and hand calculation', () => {
+  test.each(formulaChecks.map((check) => [`${check.formula}: ${check.source}`, check] as const))('%s', (_, check) => {
+    const { formula, inputs, result, within } = check
+    expect(Math.abs((formulas.get(formula)?.evaluate(inputs) ?? NaN) - result)).toBeLessThanOrEqual(within + 1e-12)
+  })
+})
+
+/** One changed entry of a layer, by a few words that say which. */
+interface Mutation {
+  readonly where: string
+  readonly layer: StandardLayer
+}
+
+const byOnePercent = (value: number): readonly number[] => (value === 0 ? [0.01] : [value * 1.01, value * 0.99])
+
+function mutationsOf(layer: StandardLayer): readonly Mutation[] {
+  const ofValues = Object.entries(layer.values).flatMap(([key, entry]) =>
+    byOnePercent(entry.value).map((value) => ({
+      where: `${key} = ${value}`,
+      layer: { ...layer, values: { ...layer.values, [key]: { ...entry, value } } },
+    })),
+  )
+  const ofTables = Object.entries(layer.tables).flatMap(([key, table]) =>
+    tableMutations(table).map(({ where, table: changed }) => ({
+      where: `${key} ${where}`,
+      layer: { ...layer, tables: { ...layer.tables, [key]: changed } },
+    })),
+  )
+  return [...ofValues, ...ofTables]
+}
+
+function tableMutations(table: Table): readonly { readonly where: string; readonly table: Table }[] {
+  const replaced = (values: readonly number[], i: number, value: number) => values.map((v, k) => (k === i ? value : v))
+  const cells = Object.entries(table.rows).flatMap(([row, values]) =>
+    values.flatMap((cell, i) =>
+      byOnePercent(cell).map((value) => ({
+        where: `row ${row}, column ${i} = ${value}`,
+        table: { ...table, rows: { ...table.rows, [row]: replaced(values, i, value) } },
+      })),
+    ),
+  )
+  const points = table.axis.at.flatMap((point, i) =>
+    byOnePercent(point).map((value) => ({
+      where: `axis point ${i} = ${value}`,
+      table: { ...table, axis: { ...table.axis, at: replaced(table.axis.at, i, value) } },
+    })),
+  )
+  return [...cells, ...points]
+}
+
+const unseen = (checks: readonly StandardCheck[], standard: Standard): boolean =>
+  checks.every((check) => holds(check, standard))
+
+describe('a slip of 1 % in any value, table cell or table bound is noticed by a sourced check', () => {
+  test('of the recommended values', () => {
+    const family = (layer: StandardLayer) => ({ ...enFamily, recommended: layer })
+    const unnoticed = mutationsOf(enFamily.recommended)
+      .filter(({ layer }) => unseen(recommendedChecks, resolveLayers(family(layer), [])))
+      .map(({ where }) => where)
+    expect(unnoticed).toEqual([])
+  })
+
+  test('of the German set', () => {
+    const unnoticed = mutationsOf(germany)
+      .filter(({ layer }) => unseen(germanChecks, resolveLayers(enFamily, [layer])))
+      .map(({ where }) => where)
+    expect(unnoticed).toEqual([])
+  })
+
+  test('of any number within a formula', () => {
+    const unnoticed = [...formulas].flatMap(([name, { expression }]) => {
+      const checks = formulaChecks.filter(({ formula }) => formula === name)
+      return textMutations(expression).filter((changed) =>
+        checks.every(({ inputs, result, within }) => {
+          const found: unknown = evaluate(changed, { ...inputs })
+          return typeof found === 'number' && Math.abs(found - result) <= within + 1e-12
+        }),
+      )
+    })
+    expect(unnoticed).toEqual([])
+  })
+})
+
+/** The expression with one of its numbers changed; the digits of a symbol are not numbers. */
+const textMutations = (expression: string): readonly string[] =>
+  [...expression.matchAll(/(?<![\w.])\d+(\.\d+)?/g)].flatMap(({ 0: found, index }) =>
+    byOnePercent(Number(found)).map(
+      (value) => expression.slice(0, index) + String(value) + expression.slice(index + found.length),
+    ),
+  )
+
+test('every formula has a sourced check', () => {
+  const checked = new Set(formulaChecks.map(({ formula }) => formula))
+  expect([...formulas.keys()].filter((name) => !checked.has(name))).toEqual([])
+})
+
+test('the share of checks that stand from memory is said, and each such value is marked on the screen', () => {
+  const all = [...recommendedChecks, ...germanChecks, ...formulaChecks]
+  const remembered = all.filter(({ fromMemory }) => fromMemory === true)
+  const share = Math.round((100 * remembered.length) / all.length)
+  process.stdout.write(`${remembered.length} of ${all.length} sourced checks (${share} %) stand from memory\n`)
+  for (const layer of [enFamily.recommended, germany]) {
+    for (const [key, { fromMemory }] of Object.entries(layer.values)) expect([key, fromMemory]).toEqual([key, true])
+    for (const [key, { fromMemory }] of Object.entries(layer.tables)) expect([key, fromMemory]).toEqual([key, true])
+  }
+})

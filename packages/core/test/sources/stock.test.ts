@@ -1,0 +1,227 @@
+import { exactArea, rolledArea, rolledNames, rolledShapes } from '../../src/standards/stock/rolledSections'
+import { stockMaterials } from '../../src/standards/stock/materials'
+import { unitWeights } from '../../src/standards/stock/unitWeights'
+
+/**
+ * Areas in cm² as handbooks of EN 10365 sections print them; from memory, and apart from the dimensions, which were
+ * remembered as well: a slip in a flange, a web or a root shows in the sum.
+ */
+const areas: Readonly<Record<string, Readonly<Record<number, number>>>> = {
+  IPE: {
+    80: 7.64,
+    100: 10.3,
+    120: 13.2,
+    140: 16.4,
+    160: 20.1,
+    180: 23.9,
+    200: 28.5,
+    220: 33.4,
+    240: 39.1,
+    270: 45.9,
+    300: 53.8,
+    330: 62.6,
+    360: 72.7,
+    400: 84.5,
+    450: 98.8,
+    500: 115.5,
+    550: 134.4,
+    600: 156,
+  },
+  HEA: {
+    100: 21.2,
+    120: 25.3,
+    140: 31.4,
+    160: 38.8,
+    180: 45.3,
+    200: 53.8,
+    220: 64.3,
+    240: 76.8,
+    260: 86.8,
+    280: 97.3,
+    300: 112.5,
+    320: 124.4,
+    340: 133.5,
+    360: 142.8,
+    400: 159,
+    450: 178,
+    500: 197.5,
+    550: 211.8,
+    600: 226.5,
+    650: 241.6,
+    700: 260.5,
+    800: 285.8,
+    900: 320.5,
+    1000: 346.8,
+  },
+  HEB: {
+    100: 26,
+    120: 34,
+    140: 43,
+    160: 54.3,
+    180: 65.3,
+    200: 78.1,
+    220: 91,
+    240: 106,
+    260: 118.4,
+    280: 131.4,
+    300: 149.1,
+    320: 161.3,
+    340: 170.9,
+    360: 180.6,
+    400: 197.8,
+    450: 218,
+    500: 238.6,
+    550: 254.1,
+    600: 270,
+    650: 286.3,
+    700: 306.4,
+    800: 334.2,
+    900: 371.3,
+    1000: 400,
+  },
+  HEM: {
+    100: 53.2,
+    120: 66.4,
+    140: 80.6,
+    160: 97.1,
+    180: 113.3,
+    200: 131.3,
+    220: 149.4,
+    240: 199.6,
+    260: 219.6,
+    280: 240.2,
+    300: 303.1,
+    320: 312,
+    340: 315.8,
+    360: 318.8,
+    400: 325.8,
+    450: 335.4,
+    500: 344.3,
+    550: 354.4,
+    600: 363.7,
+    650: 373.7,
+    700: 383,
+    800: 404.3,
+    900: 423.6,
+    1000: 444.2,
+  },
+}
+
+const rows = Object.entries(areas).flatMap(([series, sizes]) =>
+  Object.entries(sizes).map(([size, area]) => [`${series} ${size}`, area] as const),
+)
+
+/** One decimal is printed, two below 10 cm². */
+const roundingOf = (area: number): number => (area < 10 ? 0.0051 : 0.051)
+
+describe('rolled sections against the areas that handbooks print (from memory)', () => {
+  test.each(rows)('%s: %d cm²', (name, area) => {
+    const shape = rolledShapes.get(name)
+    if (!shape) throw new Error(`No ${name}`)
+    expect(Math.abs(exactArea(shape) * 1e4 - area)).toBeLessThanOrEqual(roundingOf(area))
+    expect(Math.abs(rolledArea(shape) - exactArea(shape)) * 1e4).toBeLessThanOrEqual(roundingOf(area))
+  })
+
+  test('no section is there without its check', () => {
+    expect(rows.map(([name]) => name)).toEqual(rolledNames)
+  })
+
+  test('a width or flange that is 1 % off is noticed, and a web that is 5 % off: a print says no more', () => {
+    const missed: string[] = []
+    for (const [name, area] of rows) {
+      const shape = rolledShapes.get(name)
+      if (!shape) throw new Error(`No ${name}`)
+      for (const [field, by] of [
+        ['width', 1.01],
+        ['flange', 1.01],
+        ['web', 1.05],
+      ] as const) {
+        const off = Math.abs(exactArea({ ...shape, [field]: shape[field] * by }) * 1e4 - area)
+        if (off <= roundingOf(area)) missed.push(`${name} ${field}`)
+      }
+    }
+    expect(missed).toEqual([])
+  })
+
+  // common practice: the number of IPE, HEB names the depth; HEA is lower by 4 to 10 mm, HEM higher by 8 to 40
+  test('names and depths agree', () => {
+    for (const [name, { depth, width, web, flange }] of rolledShapes) {
+      const [series = '', size = ''] = name.split(' ')
+      const off = Math.round(depth * 1000 - Number(size))
+      if (series === 'IPE' || series === 'HEB') expect(off).toBe(0)
+      if (series === 'HEA') expect([-4, -6, -7, -8, -9, -10]).toContain(off)
+      if (series === 'HEM') expect(off >= 8 && off <= 40).toBe(true)
+      expect(web).toBeLessThan(flange)
+      expect(width).toBeLessThanOrEqual(0.31)
+    }
+  })
+})
+
+/** EN 1991-1-1, Annex A, in kN/m³, in the printed order: the one value, or both ends of the range. From memory. */
+const annexA: readonly (readonly [table: string, values: string])[] = [
+  ['A.1', '9-10 10-12 12-14 14-16 16-18 18-20 24 25 19-23 12-18 18-20 12-18'],
+  ['A.2', '27-30 27-31 26 24 21-27 20-29 20 20 30 28'],
+  [
+    'A.3',
+    '3.5 3.7 3.8 4.1 4.2 4.5 4.6 4.8 5.0 6.4 6.7 7.0 7.8 8.4 10.8 3.7 4.0 4.2 4.4 3.5 3.7 4.0 4.2 5.0 7.0 4.5 7-8 12 7 10 8 4',
+  ],
+  ['A.4', '27 83-85 83-85 87-89 71-72.5 76 112-114 77-78.5 71-72'],
+  ['A.5', '22 25 12 0.3 1.4'],
+]
+
+describe('unit weights against EN 1991-1-1, Annex A (from memory)', () => {
+  test.each(annexA)('table %s', (table, values) => {
+    const found = unitWeights.filter(({ clause }) => clause === `EN 1991-1-1 table ${table}`)
+    const printed = values.split(' ').map((text) => {
+      const [from = NaN, to = from] = text.split('-').map(Number)
+      return [from, to]
+    })
+    expect(found.map(({ from, to }) => [from / 1000, to / 1000])).toEqual(printed)
+  })
+
+  test('every row is covered, says that it is from memory, and has a name of its own', () => {
+    const count = annexA.reduce((sum, [, values]) => sum + values.split(' ').length, 0)
+    expect(unitWeights).toHaveLength(count)
+    expect(unitWeights.every(({ fromMemory }) => fromMemory)).toBe(true)
+    expect(new Set(unitWeights.map(({ name }) => name)).size).toBe(count)
+  })
+
+  // common practice: 100 mm of concrete is 2.4 kN/m², and water floats softwood and not concrete
+  test('facts of the trade', () => {
+    const to = (name: string) => unitWeights.find((row) => row.name === name)?.to ?? NaN
+    expect(0.1 * to('normal weight concrete')).toBeCloseTo(2400, 9)
+    expect(to('timber C24')).toBeLessThan(9807)
+    expect(to('steel') / to('reinforced concrete')).toBeCloseTo(3.14, 2)
+  })
+})
+
+/** EN 1992-1-1, table 3.1, in GPa in the printed order; EN 338 and EN 14080, E_0,mean. From memory. */
+const moduli: readonly (readonly [of: RegExp, GPa: readonly number[]])[] = [
+  [/^Structural steel$/, [210]],
+  [/^Reinforced concrete/, [27, 29, 30, 31, 33, 34, 35, 36, 37, 38, 39, 41, 42, 44]],
+  [/^Timber C/, [7, 8, 9, 10, 11, 11.5, 12, 13, 14]],
+  [/^Timber D/, [11, 12, 13, 14, 17, 20]],
+  [/^Glued/, [11.5, 12.6, 14.2, 11, 12.5, 13.5]],
+  [/^Aluminium$/, [70]],
+]
+
+describe('materials of members', () => {
+  test.each(moduli)('%s: E in GPa (from memory)', (of, GPa) => {
+    expect(
+      stockMaterials.filter(({ name }) => of.test(name)).map(({ elasticModulus }) => elasticModulus / 1e9),
+    ).toEqual(GPa)
+  })
+
+  test('every material is covered', () => {
+    expect(stockMaterials).toHaveLength(moduli.reduce((sum, [, GPa]) => sum + GPa.length, 0))
+  })
+
+  // EN 1992-1-1, table 3.1: E_cm = 22 (f_cm/10)^0.3 in GPa with f_cm = f_ck + 8 MPa, printed without decimals
+  test('concretes follow the formula beside their table', () => {
+    for (const { name, elasticModulus } of stockMaterials) {
+      const f_ck = Number(/C(\d+)\/\d+$/.exec(name)?.[1] ?? NaN)
+      if (Number.isNaN(f_ck)) continue
+      expect(Math.abs(22 * ((f_ck + 8) / 10) ** 0.3 - elasticModulus / 1e9)).toBeLessThanOrEqual(0.51)
+    }
+  })
+})

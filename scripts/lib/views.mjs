@@ -1,0 +1,62 @@
+/** The demo project, which is there at the first start. */
+const demo = '/p/00000000-0000-4000-8000-00000000d3a0'
+
+const press = (name) => (page) => page.getByRole('button', { name }).first().click()
+
+/** The main views: where they are, a text that stands there once they are drawn, and what is done before the picture. */
+export const views = [
+  { name: 'basis', address: `${demo}/basis`, shows: 'Peak velocity pressure at the top' },
+  { name: 'building', address: `${demo}/building`, shows: 'Levels' },
+  {
+    name: 'building-sentence',
+    address: '/',
+    shows: 'Marrowfield',
+    then: async (page) => {
+      await page.getByRole('button', { name: 'New building', exact: true }).click()
+      await page.getByRole('textbox', { name: 'The building in one sentence' }).waitFor()
+    },
+  },
+  {
+    name: 'actions',
+    address: `${demo}/actions?shown=area`,
+    shows: 'What stands on the floor',
+    then: press('wall run W1'),
+  },
+  { name: 'wind', address: `${demo}/actions?case=wind/west`, shows: 'Wind from the west' },
+  { name: 'wind-elevation', address: `${demo}/actions?case=wind/west&view=x`, shows: 'Wind from the west' },
+  { name: 'paths', address: `${demo}/paths`, shows: 'Level by level' },
+  {
+    name: 'paths-column',
+    address: `${demo}/paths`,
+    shows: 'Level by level',
+    then: async (page) => {
+      await page.getByRole('button', { name: 'Find' }).click()
+      await page.getByRole('searchbox', { name: 'Find' }).fill('member C9 level 1')
+      await page.getByRole('option', { name: 'member C9, level 1' }).click()
+    },
+  },
+  {
+    name: 'paths-beam',
+    address: `${demo}/paths`,
+    shows: 'Level by level',
+    then: async (page) => {
+      await page.getByRole('button', { name: 'Find' }).click()
+      await page.getByRole('searchbox', { name: 'Find' }).fill('member B16 level 1')
+      await page.getByRole('option', { name: 'member B16, level 1' }).click()
+    },
+  },
+  {
+    name: 'why',
+    address: `${demo}/paths`,
+    shows: 'Level by level',
+    then: (page) =>
+      page
+        .getByRole('contentinfo')
+        .getByRole('button', { name: /2\s278\.8 kN, why/ })
+        .last()
+        .click(),
+  },
+  { name: 'combinations', address: `${demo}/combinations`, shows: 'Rules' },
+  { name: 'envelopes', address: `${demo}/envelopes`, shows: 'Most and least' },
+  { name: 'handover', address: `${demo}/handover`, shows: 'agrees' },
+]
