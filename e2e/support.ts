@@ -32,7 +32,8 @@ export async function find(page: Page, text: string): Promise<void> {
   await expect(page.getByRole('searchbox', { name: 'Find' })).toBeFocused()
   await page.keyboard.type(text)
   const box = page.getByRole('searchbox', { name: 'Find' })
-  await expect(page.getByRole('option').first()).toContainText(new RegExp(text.split(' ')[0] ?? '', 'i'))
+  const found = page.getByRole('listbox', { name: 'Found' }).getByRole('option')
+  await expect(found.first()).toContainText(new RegExp(text.split(' ')[0] ?? '', 'i'))
   // a key that comes while the list is drawn anew is lost: it is pressed until an entry has the focus
   await expect(async () => {
     await page.keyboard.press('ArrowDown')
