@@ -126,7 +126,7 @@ describe('why', () => {
     expect((await run('why', example, 'parameter:wind.rho')).printed).toMatch(/^ρ = 1\.25 kg\/m³ {3}\(EN 1991-1-4 4\.5/)
     const [reaction] = derive(new Memo(), readDocument(example), {
       kind: 'envelopes',
-      rule: 'strength',
+      set: 'strength',
       effects: 'reaction',
     })
     expect((await run('why', example, reaction?.key ?? '')).printed).toMatch(/^E_d = /)

@@ -21,7 +21,8 @@ const brief: BuildingBrief = {
   // eight beams, a girder and a column to each bay
   beamSpacing: 9 / 8,
   slab: 0.15,
-  use: 'B',
+  sort: 'offices',
+  family: 'EN',
 }
 
 /** A building of so many bays; every floor is drawn for itself, so that nothing is shared between levels. */

@@ -59,6 +59,7 @@ export {
   type Conflict,
   type Edit,
 } from './document/changes'
+export { blankBasis, blankLoadKey } from './document/blanks'
 export { canonical } from './document/canonical'
 export { invariantProblems, referencesOf } from './document/invariants'
 export {
@@ -70,15 +71,26 @@ export {
   writeProjectFile,
   type ReadDocument,
 } from './exchange/projectFile'
+export { layerFileLimits, readLayerFile, templateSet, writeLayerFile } from './exchange/layerFile'
 export { csvFiles, type CsvFile } from './exchange/csv'
 export { resultStages, type ResultStage } from './exchange/results'
 export { resultsSchema } from './exchange/resultsSchema'
-export { categoryOf, useNames, uses, type Use } from './standards/en/uses'
-export { embedded, enFamily, nationalSets } from './standards/en/standard'
+export { embedded, families, familyOf, shippedSets } from './standards/families'
+export type {
+  ActionId,
+  Exclusion,
+  Family,
+  FamilyId,
+  LoadGroup,
+  ParameterMeaning,
+  PartitionRule,
+  RuleSet,
+  Use,
+} from './standards/family'
 export { stockMaterials, type StockMaterial } from './standards/stock/materials'
 export { rolledArea, rolledShapes } from './standards/stock/rolledSections'
 export { sourceOf, unitWeights, type UnitWeight } from './standards/stock/unitWeights'
-export type { ParameterMeaning, ResolvedValue, StandardLayer } from './standards/layer'
+export type { ResolvedValue, StandardLayer } from './standards/layer'
 export { mendsOf, type Mend } from './concerns/mends'
 export { concernSentence, wordedCodes } from './wording/concernSentence'
 export { productText, referenceText, traceLines, typeset, withNumbers } from './wording/traceText'
@@ -108,7 +120,7 @@ export type { ColumnView, StripRow } from './queries/columnView'
 export type { PanelView } from './queries/panelView'
 export type { PathRow } from './queries/pathRows'
 export type { ElevationAxis, ElevationView } from './queries/elevationView'
-export type { EnvelopeRow, GoverningSide, GoverningTerm, GoverningView } from './queries/envelopeViews'
+export type { EnvelopeRow, GoverningRival, GoverningSide, GoverningTerm, GoverningView } from './queries/envelopeViews'
 export type { WindProfile } from './queries/windProfile'
 export { listLimit, type RuleView } from './queries/ruleViews'
 export type { WindLoads, WindResult } from './actions/wind/windLoads'
@@ -118,7 +130,7 @@ export type { LoadLine, LoadPoint } from './rundown/memberLines'
 export type { RuleId } from './combinations/ruleSets'
 export { drawRecord, leastPoints, tools, type Made, type Tool } from './editing/drawn'
 export { addLevelEdits, layoutOfLevelEdits, removeLevelEdits, storeyHeightEdits } from './editing/levels'
-export { nationalSetEdits, ownValueEdits } from './editing/ownLayer'
+export { familyEdits, layerInUse, nationalSetEdits, ownValueEdits, setsOnOffer } from './editing/ownLayer'
 export { followable, followAgainEdits, ownLayoutEdits, ownReaches, type OwnReach } from './editing/ownLayout'
 export { withTyped, type TypedText } from './editing/typedText'
 export { deletionEdits, wallOfLayersEdits, wallTypedEdits } from './editing/wallMake'

@@ -1,5 +1,6 @@
 import { Memo } from '../src/derivation/memo'
 import { deriveProject, type ProjectState } from '../src/derivation/project'
+import { blankBasis, blankLoadKey } from '../src/document/blanks'
 import { documentOf, newId, seededRandom, type Document, type Random } from '../src/document/document'
 import { invariantProblems } from '../src/document/invariants'
 import type {
@@ -39,17 +40,7 @@ export class Building {
   constructor(more: More<Basis> = {}, seed = 1) {
     this.random = seededRandom(seed)
     this.basis = this.add({
-      kind: 'basis',
-      id: newId('basis', this.random),
-      name: 'Test',
-      units: 'metric',
-      decimal: 'point',
-      family: 'EN',
-      consequenceClass: 'CC2',
-      basicWindVelocity: null,
-      terrain: 'II',
-      altitude: 0,
-      place: '',
+      ...blankBasis('Test', this.random),
       ...more,
     })
     this.weightless = this.material({ name: 'weightless', unitWeight: 0 })
@@ -177,13 +168,9 @@ export class Building {
   /** A load key of a typed imposed load on offices, unless the test says more. */
   key(imposed: number | null, more: More<LoadKey> = {}): LoadKey {
     return this.add({
-      kind: 'loadKey',
-      id: newId('loadKey', this.random),
-      name: this.#label('key '),
-      buildUp: null,
+      ...blankLoadKey(this.#label('key '), this.random),
       use: 'B',
       imposed,
-      partitionWeight: null,
       ...more,
     })
   }
@@ -234,11 +221,13 @@ export class Building {
     return this.add({
       kind: 'layer',
       id: newId('layer', this.random),
+      family: this.basis.family,
       standing: 'own',
       name: 'this project',
       values: {},
       tables: {},
       methods: {},
+      uses: {},
       ...more,
     })
   }

@@ -40,6 +40,13 @@ const windy =
     building.part({ parapet })
     return building
   }
+const american =
+  (change: (building: Building) => unknown, basicWindVelocity: number | null = null) =>
+  () => {
+    const building = new Building({ family: 'ASCE', basicWindVelocity })
+    change(building)
+    return building
+  }
 const line = (...points: readonly Point[]) => points
 
 const triggers: readonly Trigger[] = [
@@ -184,6 +191,46 @@ const triggers: readonly Trigger[] = [
     code: 'partitions.too-heavy',
     make: storeyWith(({ building }) => building.key(null, { partitionWeight: 3500, name: 'Flats' })),
     says: /^Partitions of 3\.50 kN\/m on “Flats” are heavier than the allowance covers\. Enter them as wall runs\.$/,
+  },
+  {
+    code: 'key.unknown-use',
+    make: storeyWith(({ building }) => building.key(null, { use: 'Z9', name: 'Loft' })),
+    says: /^Load key “Loft” has the use Z9, which EN, recommended values does not know, so its load is not applied\./,
+  },
+  {
+    code: 'key.no-value',
+    make: storeyWith(({ building }) => building.key(null, { use: 'E2', name: 'Mill' })),
+    says: /^EN, recommended values has no uniform load for E2 of load key “Mill”\. Type the value\.$/,
+  },
+  {
+    code: 'partitions.below-least',
+    make: american((building) => building.key(null, { use: 'offices', partitionRule: 'typed', partitionLoad: 500 })),
+    says: /^The partition allowance of 0\.50 kN\/m² on “key 1” is below the 0\.72 kN\/m² that the standard asks for\./,
+    mends: ['Take the least of the standard'],
+  },
+  {
+    code: 'partitions.no-such-rule',
+    make: american((building) => building.key(null, { use: 'offices', partitionWeight: 2000 })),
+    says: /^“key 1” takes its partition allowance by a rule that ASCE 7-16 does not have, so none is applied\./,
+    mends: ['Take the least of the standard'],
+  },
+  {
+    code: 'partitions.no-such-rule',
+    make: storeyWith(({ building }) => building.key(null, { use: 'B', partitionRule: 'least', name: 'Desks' })),
+    says: /^“Desks” takes its partition allowance by a rule that EN, recommended values does not have/,
+  },
+  {
+    code: 'wind.family-underived',
+    make: american(() => undefined, 45),
+    says: /^Wind is not derived by ASCE 7 in this version, so no case has wind although a velocity is given\./,
+  },
+  {
+    code: 'layer.unknown-group',
+    make: storeyWith(({ building }) =>
+      building.layer({ uses: { bars: { name: 'bars', group: 'Q', sort: null, reducible: false } } }),
+    ),
+    says: /^Layer “this project” puts use bars into group Q, which the family does not have/,
+    mends: ['Take it out of the layer'],
   },
   {
     code: 'wall.no-height',

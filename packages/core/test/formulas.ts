@@ -1,4 +1,5 @@
 import * as ownWeight from '../src/actions/ownWeight'
+import * as partitions from '../src/actions/partitions'
 import * as wall from '../src/actions/wallLoad'
 import * as coefficients from '../src/actions/wind/wallCoefficients'
 import * as wind from '../src/actions/wind/windLoads'
@@ -23,7 +24,7 @@ const isFormula = (value: unknown): value is AnyFormula =>
 
 /** Every formula of the core by its name. A new module with formulas is to be named here; a test counts them. */
 export const formulas: ReadonlyMap<string, AnyFormula> = new Map(
-  [ownWeight, wall, coefficients, wind, landing, pressure]
+  [ownWeight, partitions, wall, coefficients, wind, landing, pressure]
     .flatMap((module) => Object.entries(module))
     .filter((entry): entry is [string, AnyFormula] => isFormula(entry[1])),
 )

@@ -52,7 +52,7 @@ describe('the overview says what each step shows first', () => {
       permanent.reduce((sum, { balance }) => sum + balance.applied, 0),
       6,
     )
-    const envelopes = ask(demo, { kind: 'envelopes', rule: 'strength', effects: 'reaction' })
+    const envelopes = ask(demo, { kind: 'envelopes', set: 'strength', effects: 'reaction' })
     expect(figures.mostReaction?.value).toBeCloseTo(Math.max(...envelopes.map(({ most }) => most)), 6)
     const rules = ask(demo, { kind: 'rules', list: null })
     expect(figures.combinations).toBe(String(rules.reduce((sum, { count }) => sum + Number(count), 0)))
@@ -204,8 +204,8 @@ test('every query answers on an empty document, on one of a basis alone, and to 
     { kind: 'windProfile' },
     { kind: 'standard' },
     { kind: 'rules', list: 'strength' },
-    { kind: 'envelopes', rule: 'strength', effects: 'storeyShear' },
-    { kind: 'governing', rule: 'strength', key: 'x' },
+    { kind: 'envelopes', set: 'strength', effects: 'storeyShear' },
+    { kind: 'governing', set: 'strength', key: 'x' },
     { kind: 'why', address: 'x' },
     { kind: 'concerns' },
     { kind: 'results', only: null },

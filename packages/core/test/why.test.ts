@@ -142,11 +142,11 @@ describe('every number of the demo leads down to clause and input', () => {
     for (const kind of effectKinds)
       for (const effect of effectsOf(demo, kind)) {
         const key = effectKey(effect)
-        for (const rule of ['strength', 'characteristic', 'frequent', 'quasiPermanent'] as const) {
-          const governing = ask(demo, { kind: 'governing', rule, key })
+        for (const set of ['strength', 'characteristic', 'frequent', 'quasiPermanent'] as const) {
+          const governing = ask(demo, { kind: 'governing', set, key })
           if (!governing) throw new Error(key)
           for (const sense of ['most', 'least'] as const) {
-            const traced = why(demo, `extreme:${rule}:${sense}:${key}`)
+            const traced = why(demo, `extreme:${set}:${sense}:${key}`)
             near(traced.value, governing[sense].value)
             near(
               governing[sense].terms.reduce((sum, { value }) => sum + value, 0),

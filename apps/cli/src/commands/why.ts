@@ -13,7 +13,7 @@ export function why(path: string, effect: string): void {
   for (const line of traceLines(traced, formatOf(state))) print(line)
 }
 
-/** An effect alone stands for its most under the strength rule. */
+/** An effect alone stands for its most under the strength rules. */
 function byAddress(state: ProjectState, text: string): Traced | null {
   const isEffect = effectKinds.some((kind) => text.startsWith(`${kind}:`))
   return ask(state, { kind: 'why', address: isEffect ? `extreme:strength:most:${text}` : text })
@@ -21,7 +21,7 @@ function byAddress(state: ProjectState, text: string): Traced | null {
 
 /** A column's label stands for its reaction. */
 function byLabel(state: ProjectState, label: string): Traced | null {
-  const rows = ask(state, { kind: 'envelopes', rule: 'strength', effects: 'reaction' })
+  const rows = ask(state, { kind: 'envelopes', set: 'strength', effects: 'reaction' })
   const row = rows.find((entry) => entry.label === label)
   return row ? ask(state, { kind: 'why', address: `extreme:strength:most:${row.key}` }) : null
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { Injectable } from '@nestjs/common'
-import { demoChanges, emptyDocument, newId, recordsOf, type Basis, type ChangeSet, type Edit } from '@hedrion/core'
+import { blankBasis, demoChanges, emptyDocument, recordsOf, type ChangeSet, type Edit } from '@hedrion/core'
 import type { ChangeSetBody, OpenProject, ProjectSummary } from '@hedrion/contract'
 import { DataSource, IsNull } from 'typeorm'
 import { ChangesService } from '../changes/changes.service'
@@ -28,7 +28,7 @@ export class ProjectsService {
 
   /** A project begins with change sets like any other: here the one that gives it a basis. */
   async createEmpty(name: string): Promise<ProjectSummary> {
-    const basis = emptyBasis(name)
+    const basis = blankBasis(name, Math.random)
     return this.createFrom(randomUUID(), name, [
       { id: randomUUID(), seen: 0, note: 'New project', edits: [{ id: basis.id, before: null, after: basis }] },
     ])
@@ -95,20 +95,6 @@ const asBody = ({ id, seen, note, edits }: ChangeSet): ChangeSetBody => ({
   edits: edits.map((edit) => ({ id: edit.id, before: asObject(edit.before), after: asObject(edit.after) })),
 })
 const asObject = (record: Edit['before']): Record<string, unknown> | null => (record === null ? null : { ...record })
-
-const emptyBasis = (name: string): Basis => ({
-  kind: 'basis',
-  id: newId('basis', Math.random),
-  name,
-  units: 'metric',
-  decimal: 'point',
-  family: 'EN',
-  consequenceClass: 'CC2',
-  basicWindVelocity: null,
-  terrain: 'II',
-  altitude: 0,
-  place: '',
-})
 
 const summary = ({ id, name, counter, createdAt, changedAt, deletedAt }: ProjectRow): ProjectSummary => ({
   id,

@@ -1,4 +1,4 @@
-import { enFamily, expanded, recordsOf, type Document, type Overview } from '@hedrion/core'
+import { expanded, familyOf, recordsOf, type Document, type Overview } from '@hedrion/core'
 import type { Look } from '../state/look'
 import { stepNames, stepTitles } from './steps'
 
@@ -20,7 +20,7 @@ export function findEntries(document: Document, overview: Overview | undefined):
   return [
     ...stepNames.map((step): FindEntry => ({ id: `step ${step}`, text: stepTitles[step], kind: 'step', step })),
     ...commands,
-    ...clauses,
+    ...clauses(overview),
     ...caseEntries(overview),
     ...levelEntries(overview),
     ...elementEntries(document, overview),
@@ -40,13 +40,23 @@ const commands: readonly FindEntry[] = [
   { id: 'command projects', text: 'All projects', kind: 'command', command: 'projects' },
 ]
 
-const clauses: readonly FindEntry[] = Object.entries(enFamily.meanings).map(([key, { symbol, name }]) => ({
-  id: `clause ${key}`,
-  text: `${symbol} ${name}, ${enFamily.recommended.values[key]?.clause ?? ''}`,
-  kind: 'clause',
-  step: 'basis',
-  address: `parameter:${key}`,
-}))
+/** The parameters of the family in use; a family that has no value for one does not list it. */
+function clauses(overview: Overview | undefined): readonly FindEntry[] {
+  const { meanings, recommended } = familyOf(overview?.family ?? 'EN')
+  return Object.entries(meanings).flatMap(([key, { symbol, name }]): FindEntry[] => {
+    const value = recommended.values[key]
+    if (!value) return []
+    return [
+      {
+        id: `clause ${key}`,
+        text: `${symbol} ${name}, ${value.clause}`,
+        kind: 'clause',
+        step: 'basis',
+        address: `parameter:${key}`,
+      },
+    ]
+  })
+}
 
 const caseEntries = (overview: Overview | undefined): readonly FindEntry[] =>
   (overview?.actions ?? []).flatMap(({ name, cases }) =>

@@ -1,4 +1,4 @@
-import { categoryOf, type Category, type Use } from '../standards/en/uses'
+import type { ActionId, Family, LoadGroup } from '../standards/family'
 
 /** How the cases of an action may act. */
 export type ActingRule = 'together' | 'oneAtATime'
@@ -8,11 +8,9 @@ export interface LoadCase {
   readonly id: string
   readonly name: string
   readonly action: ActionId
-  /** Key of the psi factors (a category of use, or wind); permanent cases have none. */
-  readonly psi: Category | 'wind' | null
+  /** What the factors of combinations go by: a group of uses (a category, L, L_r) or wind; permanent cases have none. */
+  readonly group: string | null
 }
-
-export type ActionId = 'permanent' | 'imposed' | 'roof' | 'wind'
 
 export interface Action {
   readonly id: ActionId
@@ -21,12 +19,6 @@ export interface Action {
   readonly rule: ActingRule
   readonly cases: readonly LoadCase[]
   /** Why the cases belong together. */
-  readonly clause: string
-}
-
-/** Two actions that never act at the same time. */
-export interface Exclusion {
-  readonly actions: readonly [ActionId, ActionId]
   readonly clause: string
 }
 
@@ -47,43 +39,38 @@ export const windDirectionOf = (caseId: string): WindDirection['id'] | undefined
 export const selfWeight = 'permanent/self-weight'
 export const buildUps = 'permanent/build-ups'
 export const walls = 'permanent/walls'
-export const imposedCase = (category: Category): string => (category === 'H' ? 'roof/H' : `imposed/${category}`)
-export const partitionCase = (category: Category): string => `imposed/${category}/partitions`
+/** Partitions on a roof in use stand with its imposed load. */
+export const imposedCase = ({ action }: Pick<LoadGroup, 'action'>, group: string): string => `${action}/${group}`
+export const partitionCase = (groupOf: Pick<LoadGroup, 'action'>, group: string): string =>
+  `${imposedCase(groupOf, group)}/partitions`
 
 const permanentCases: readonly LoadCase[] = [
-  { id: selfWeight, name: 'self-weight', action: 'permanent', psi: null },
-  { id: buildUps, name: 'build-ups', action: 'permanent', psi: null },
-  { id: walls, name: 'walls', action: 'permanent', psi: null },
+  { id: selfWeight, name: 'self-weight', action: 'permanent', group: null },
+  { id: buildUps, name: 'build-ups', action: 'permanent', group: null },
+  { id: walls, name: 'walls', action: 'permanent', group: null },
 ]
 
-export interface UseOnPlan {
-  readonly use: Use
+export interface GroupOnPlan {
+  readonly group: string
   readonly partitions: boolean
 }
 
+type FamilyOfCases = Pick<Family, 'groups' | 'actionClauses'>
+
 /** The actions of a project and their cases, in the fixed order permanent, imposed, roof, wind. */
-export function actionsOf(used: readonly UseOnPlan[], withWind: boolean): readonly Action[] {
-  const categories = [...new Set(used.map(({ use }) => categoryOf(use)))].sort()
-  const floors = categories.filter((category) => category !== 'H')
-  const parted = new Set(used.filter(({ partitions }) => partitions).map(({ use }) => categoryOf(use)))
-  const imposed = floors.flatMap((category): LoadCase[] => [
-    { id: imposedCase(category), name: `imposed, category ${category}`, action: 'imposed', psi: category },
-    ...(parted.has(category)
-      ? [
-          {
-            id: partitionCase(category),
-            name: `partitions, category ${category}`,
-            action: 'imposed',
-            psi: category,
-          } as const,
-        ]
-      : []),
-  ])
-  const roof: LoadCase[] = categories.includes('H')
-    ? [{ id: 'roof/H', name: 'roof access, category H', action: 'roof', psi: 'H' }]
-    : []
+export function actionsOf(
+  { groups, actionClauses: clauses }: FamilyOfCases,
+  used: readonly GroupOnPlan[],
+  withWind: boolean,
+): readonly Action[] {
+  const parted = new Set(used.filter(({ partitions }) => partitions).map(({ group }) => group))
+  const casesOf = (action: 'imposed' | 'roof') =>
+    [...new Set(used.map(({ group }) => group))].sort().flatMap((group) => {
+      const known = groups[group]
+      return known?.action === action ? groupCases(known, group, parted.has(group)) : []
+    })
   const wind = withWind
-    ? windDirections.map(({ id, name }): LoadCase => ({ id: windCase(id), name, action: 'wind', psi: 'wind' }))
+    ? windDirections.map(({ id, name }): LoadCase => ({ id: windCase(id), name, action: 'wind', group: 'wind' }))
     : []
   const all: readonly Action[] = [
     {
@@ -92,28 +79,31 @@ export function actionsOf(used: readonly UseOnPlan[], withWind: boolean): readon
       nature: 'permanent',
       rule: 'together',
       cases: permanentCases,
-      clause: 'EN 1991-1-1 3.2(1): self-weight as one action',
+      clause: clauses.permanent,
     },
     {
       id: 'imposed',
       name: 'Imposed',
       nature: 'variable',
       rule: 'together',
-      cases: imposed,
-      clause: 'EN 1991-1-1 3.3.1(2): imposed loads as one action',
+      cases: casesOf('imposed'),
+      clause: clauses.imposed,
     },
-    { id: 'roof', name: 'Roof access', nature: 'variable', rule: 'together', cases: roof, clause: 'EN 1991-1-1 6.3.4' },
     {
-      id: 'wind',
-      name: 'Wind',
+      id: 'roof',
+      name: 'Roof access',
       nature: 'variable',
-      rule: 'oneAtATime',
-      cases: wind,
-      clause: 'EN 1991-1-4 4.2: one direction at a time',
+      rule: 'together',
+      cases: casesOf('roof'),
+      clause: clauses.roof,
     },
+    { id: 'wind', name: 'Wind', nature: 'variable', rule: 'oneAtATime', cases: wind, clause: clauses.wind },
   ]
   return all.filter(({ cases }) => cases.length > 0)
 }
 
-/** EN 1991-1-1, 3.3.2(1): imposed load of category H is not taken with wind. */
-export const exclusions: readonly Exclusion[] = [{ actions: ['roof', 'wind'], clause: 'EN 1991-1-1 3.3.2(1)' }]
+function groupCases(known: LoadGroup, group: string, parted: boolean): readonly LoadCase[] {
+  const { name, partitions, action } = known
+  const own: LoadCase = { id: imposedCase(known, group), name, action, group }
+  return parted ? [own, { id: partitionCase(known, group), name: partitions, action, group }] : [own]
+}

@@ -1,10 +1,10 @@
 import { Building } from '../../test/build'
-import { enStandard } from '../standards/en/standard'
-import { uses } from '../standards/en/uses'
+import { standardOf } from '../standards/families'
+import { enUseRows } from '../standards/en/uses'
 import { keyLoads } from './keyLoads'
 import { buildUpWeight, slabWeight } from './ownWeight'
 
-const standard = enStandard([])
+const standard = standardOf('EN', [])
 const building = new Building()
 const layer = (name: string, thickness: number | null, unitWeight: number | null, load: number | null = null) => ({
   name,
@@ -63,11 +63,14 @@ describe('build-ups', () => {
 })
 
 describe('imposed load of a key', () => {
-  test.each(uses)('of use %s comes from the standard, with clause and layer', (use) => {
-    const { imposed } = keyLoads(building.key(null, { use }), undefined, standard)
-    expect(imposed?.basis).toMatchObject({ kind: 'parameter', clause: expect.stringMatching(/^EN 1991-1-1 table 6/) })
-    expect(imposed?.value).toBeGreaterThan(0)
-  })
+  test.each(enUseRows.filter(({ uniform }) => uniform !== null).map(({ id }) => id))(
+    'of use %s comes from the standard, with clause and layer',
+    (use) => {
+      const { imposed } = keyLoads(building.key(null, { use }), undefined, standard)
+      expect(imposed?.basis).toMatchObject({ kind: 'parameter', clause: expect.stringMatching(/^EN 1991-1-1 table 6/) })
+      expect(imposed?.value).toBeGreaterThan(0)
+    },
+  )
 
   test('a typed value goes before that of the use, and says for which key; no use and nothing typed is no load', () => {
     const typed = keyLoads(building.key(7500, { use: 'C1', name: 'Archive' }), undefined, standard)
@@ -112,5 +115,28 @@ describe('partitions (EN 1991-1-1, 6.3.1.2(8), from memory)', () => {
   test('none typed, or nought, is none', () => {
     expect(allowance(null).partitions).toBeNull()
     expect(allowance(0).partitions).toBeNull()
+  })
+})
+
+describe('partitions of the other families (from memory)', () => {
+  const of = (family: 'ASCE' | 'IS' | 'BS', more: Parameters<Building['key']>[1]) =>
+    keyLoads(building.key(null, more), undefined, standardOf(family, [])).partitions?.value
+
+  test('ASCE 7-16 4.3.2: 15 psf (0.718 kN/m²) with offices, none beside 80 psf and more', () => {
+    expect(of('ASCE', { use: 'offices', partitionRule: 'least' })).toBeCloseTo(718.2, 1)
+    expect(of('ASCE', { use: 'office-corridors', partitionRule: 'least' })).toBe(0)
+    expect(of('ASCE', { use: 'retail-upper', partitionRule: 'least' })).toBeCloseTo(718.2, 1)
+  })
+
+  test.each(['IS', 'BS'] as const)('%s: a third of the weight per metre, at least 1 kN/m²', (family) => {
+    const use = family === 'IS' ? 'offices' : 'B-offices'
+    expect(of(family, { use, partitionWeight: 4500 })).toBeCloseTo(1500, 9)
+    expect(of(family, { use, partitionWeight: 600 })).toBe(1000)
+    expect(of(family, { use })).toBeUndefined()
+  })
+
+  test('a typed allowance counts in every family', () => {
+    for (const family of ['ASCE', 'IS', 'BS'] as const)
+      expect(of(family, { use: null, partitionRule: 'typed', partitionLoad: 950 })).toBe(950)
   })
 })

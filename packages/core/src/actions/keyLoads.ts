@@ -1,13 +1,18 @@
 import type { BuildUp, LoadKey } from '../document/recordKinds'
 import type { Concern } from '../outcome/outcome'
-import { parameterOf, tableOf, type Standard } from '../standards/layer'
-import { readTable } from '../trace/table'
+import { familyOf } from '../standards/families'
+import { concentratedKey, uniformKey } from '../standards/family'
+import { parameterIf, type Standard } from '../standards/layer'
 import { given, type Traced } from '../trace/traced'
+import { imposedCase, partitionCase } from './cases'
 import { buildUpWeight } from './ownWeight'
+import { partitionAllowance } from './partitions'
 
 /** The area loads of one load key in Pa, each with its trace. */
 export interface KeyLoads {
   readonly key: LoadKey
+  /** The group of the key's use and the cases that its loads act in; null where it has no use that the standard knows. */
+  readonly cases: { readonly group: string; readonly imposed: string; readonly partitions: string } | null
   readonly buildUp: Traced
   readonly imposed: Traced | null
   /** In N, for the local check: it acts alone, so it is in no case (EN 1991-1-1, 6.2.1(3)P). */
@@ -17,45 +22,42 @@ export interface KeyLoads {
 }
 
 export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: Standard): KeyLoads {
-  const partitions = partitionAllowance(key, standard)
+  const imposed = imposedLoad(key, standard)
+  const partitions = partitionAllowance(key, imposed, standard)
   return {
     key,
+    cases: casesOfUse(key.use, standard),
     buildUp: buildUpWeight(buildUp),
-    imposed: imposedLoad(key, standard),
-    concentrated: key.use === null ? null : parameterOf(standard, `imposed.Q_k.${key.use}`, 'force'),
+    imposed,
+    concentrated: key.use === null ? null : parameterIf(standard, concentratedKey(key.use)),
     partitions: partitions.value,
-    concerns: [...withoutUse(key), ...partitions.concerns],
+    concerns: [...withoutUse(key), ...useConcerns(key, imposed, standard), ...partitions.concerns],
   }
 }
 
+function casesOfUse(use: string | null, standard: Standard): KeyLoads['cases'] {
+  const group = use === null ? undefined : standard.uses[use]?.group
+  const known = group === undefined ? undefined : familyOf(standard.family).groups[group]
+  if (group === undefined || known === undefined) return null
+  return { group, imposed: imposedCase(known, group), partitions: partitionCase(known, group) }
+}
+
 /** Without a use a load belongs to no category, hence to no case. */
-function withoutUse({ id, name, use, imposed, partitionWeight }: LoadKey): readonly Concern[] {
-  if (use !== null || ((imposed ?? 0) === 0 && (partitionWeight ?? 0) === 0)) return []
+function withoutUse({ id, name, use, imposed, partitionWeight, partitionLoad }: LoadKey): readonly Concern[] {
+  if (use !== null || ![imposed, partitionWeight, partitionLoad].some((load) => (load ?? 0) !== 0)) return []
   return [{ code: 'key.no-use', severity: 'blocking', about: [id], data: { key: name } }]
+}
+
+/** A use that the standard does not know, or one for which it has no value. */
+function useConcerns({ id, name, use }: LoadKey, imposed: Traced | null, standard: Standard): readonly Concern[] {
+  if (use === null) return []
+  const data = { key: name, use, standard: standard.layers.join(' + ') }
+  if (!standard.uses[use]) return [{ code: 'key.unknown-use', severity: 'blocking', about: [id], data }]
+  if (imposed === null) return [{ code: 'key.no-value', severity: 'blocking', about: [id], data }]
+  return []
 }
 
 function imposedLoad(key: LoadKey, standard: Standard): Traced | null {
   if (key.imposed !== null) return given('q_k', 'pressure', key.imposed, `typed for “${key.name}”`)
-  return key.use === null ? null : parameterOf(standard, `imposed.q_k.${key.use}`, 'pressure')
-}
-
-function partitionAllowance(
-  key: LoadKey,
-  standard: Standard,
-): { readonly value: Traced | null; readonly concerns: readonly Concern[] } {
-  if (key.partitionWeight === null || key.partitionWeight === 0) return { value: null, concerns: [] }
-  const wall = given('g_wall', 'lineLoad', key.partitionWeight, `own weight of the partitions of “${key.name}”`)
-  const read = readTable(tableOf(standard, 'imposed.partitions'), 'allowance', wall)
-  if (read.ok) return { value: read.value, concerns: read.concerns }
-  return {
-    value: null,
-    concerns: [
-      {
-        code: 'partitions.too-heavy',
-        severity: 'blocking',
-        about: [key.id],
-        data: { key: key.name, weight: key.partitionWeight },
-      },
-    ],
-  }
+  return key.use === null ? null : parameterIf(standard, uniformKey(key.use))
 }

@@ -1,15 +1,17 @@
-import { actionsOf, exclusions, type LoadCase } from '../actions/cases'
-import { enStandard } from '../standards/en/standard'
+import { actionsOf, type LoadCase } from '../actions/cases'
+import { enFamily } from '../standards/en/family'
+import { standardOf } from '../standards/families'
 import { ruleSets, type RuleId } from './ruleSets'
 import { combinationStructure, countCombinations, listCombinations } from './structure'
 
-const standard = enStandard([])
+const standard = standardOf('EN', [])
+const { exclusions } = enFamily
 const ruleOf = (id: RuleId, consequence: 'CC1' | 'CC2' | 'CC3' = 'CC2') => {
   const found = ruleSets(standard, consequence).find((rule) => rule.id === id)
   if (!found) throw new Error(id)
   return found
 }
-const a = (psi: LoadCase['psi']): LoadCase => ({ id: 'x/y', name: '', action: 'imposed', psi })
+const a = (group: LoadCase['group']): LoadCase => ({ id: 'x/y', name: '', action: 'imposed', group })
 
 describe('EN 1990, factors of each expression (tables A1.1 and A1.2(B), from memory)', () => {
   test.each([
@@ -57,9 +59,10 @@ describe('EN 1990, factors of each expression (tables A1.1 and A1.2(B), from mem
 
 describe('the combinations of a rule', () => {
   const actions = actionsOf(
+    enFamily,
     [
-      { use: 'B', partitions: true },
-      { use: 'C1', partitions: false },
+      { group: 'B', partitions: true },
+      { group: 'C', partitions: false },
     ],
     true,
   )
@@ -91,9 +94,9 @@ describe('the combinations of a rule', () => {
   })
 
   test('permanent action alone: as many as it has factors', () => {
-    const alone = combinationStructure(ruleOf('strength'), actionsOf([], false), exclusions)
+    const alone = combinationStructure(ruleOf('strength'), actionsOf(enFamily, [], false), exclusions)
     expect(countCombinations(alone)).toBe(2n)
-    const service = combinationStructure(ruleOf('characteristic'), actionsOf([], false), exclusions)
+    const service = combinationStructure(ruleOf('characteristic'), actionsOf(enFamily, [], false), exclusions)
     expect(countCombinations(service)).toBe(1n)
   })
 })

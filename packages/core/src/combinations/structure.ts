@@ -1,4 +1,5 @@
-import type { Action, ActionId, Exclusion, LoadCase } from '../actions/cases'
+import type { Action, LoadCase } from '../actions/cases'
+import type { ActionId, Exclusion } from '../standards/family'
 import type { Rule } from './ruleSets'
 
 /** Factor on one case, by its index in the project's list of cases. */
@@ -52,13 +53,10 @@ export function combinationStructure(
     leading: rule.leading ? choicesOf(action, rule.leading) : [],
     accompanying: choicesOf(action, rule.accompanying),
   }))
+  const pairs = [...exclusions.map(({ actions: pair }) => pair), ...rule.either]
   const excluded = variable.map(({ action }) =>
     variable.flatMap((other, j) =>
-      exclusions.some(
-        ({ actions: [a, b] }) => (a === action && b === other.action) || (b === action && a === other.action),
-      )
-        ? [j]
-        : [],
+      pairs.some(([a, b]) => (a === action && b === other.action) || (b === action && a === other.action)) ? [j] : [],
     ),
   )
   return { rule, permanent: permanentChoices(rule, actions, indexOf), variable, excluded }

@@ -10,6 +10,7 @@ import { unloadedPanels } from './unloadedPanels'
 import { unusualValues } from './usualRanges'
 import { wallHeights } from './walls'
 import { weightTwice } from './weightTwice'
+import { windOfFamily } from './windOfFamily'
 
 type Check = (state: ProjectState) => readonly Concern[]
 
@@ -31,6 +32,7 @@ const checks: readonly Check[] = [
   patchesOnNothing,
   unloadedPanels,
   ({ wind }) => wind?.concerns ?? [],
+  windOfFamily,
   lostLoads,
   oneSupport,
   closeSupports,

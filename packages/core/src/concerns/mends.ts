@@ -7,6 +7,7 @@ import { withTyped } from '../editing/typedText'
 import type { Point } from '../geometry/point'
 import { crossesItself } from '../geometry/polygon'
 import type { Concern } from '../outcome/outcome'
+import { familyOf } from '../standards/families'
 import { formatQuantity, type NumberFormat } from '../units/format'
 import type { Quantity } from '../units/quantity'
 
@@ -155,7 +156,7 @@ const firstUse: Maker = ({ document, records: [record], data: { level } }) => {
 
 /** What a layer gives and is not used. */
 const takenOut =
-  (part: 'values' | 'tables' | 'methods'): Maker =>
+  (part: 'values' | 'tables' | 'methods' | 'uses'): Maker =>
   ({ document, data }) => {
     const key = String(data['key'])
     return recordsOf(document, 'layer')
@@ -165,6 +166,13 @@ const takenOut =
         return { words: 'Take it out of the layer', edits: [edit(layer, { ...layer, [part]: others })] }
       })
   }
+
+/** The allowance that the standard asks for, where its family has one. */
+const leastAllowance: Maker = ({ document, records: [record] }) => {
+  const family = recordsOf(document, 'basis')[0]?.family ?? 'EN'
+  if (record?.kind !== 'loadKey' || !familyOf(family).partitionRules.includes('least')) return []
+  return [{ words: 'Take the least of the standard', edits: [edit(record, { ...record, partitionRule: 'least' })] }]
+}
 
 const makers: Readonly<Record<string, Maker>> = {
   'value.factor-of-ten': tenTimes,
@@ -193,6 +201,9 @@ const makers: Readonly<Record<string, Maker>> = {
   'layer.outside-limits': takenOut('values'),
   'layer.unusable-table': takenOut('tables'),
   'layer.unknown-method': takenOut('methods'),
+  'layer.unknown-group': takenOut('uses'),
+  'partitions.below-least': leastAllowance,
+  'partitions.no-such-rule': leastAllowance,
 }
 
 /**

@@ -5,6 +5,7 @@ import { recordsOf, type Document } from '../document/document'
 import { boxOf, type Box } from '../geometry/polygon'
 import type { LayoutOperator } from '../rundown/operator'
 import type { WindSite } from '../standards/en/peakVelocityPressure'
+import { familyOf } from '../standards/families'
 import type { Standard } from '../standards/layer'
 import { given } from '../trace/traced'
 import type { Memo } from './memo'
@@ -27,6 +28,9 @@ export const windSite = (basicVelocity: number, terrain: WindSite['terrain']): W
   v_b0: given('v_b,0', 'velocity', basicVelocity, 'site'),
   terrain,
 })
+
+/** Whether the family in use derives wind in this version. */
+export const derivesWind = ({ family }: Standard): boolean => familyOf(family).derivesWind
 
 /** The bounding rectangle in plan, stated on the sheet: round the columns above ground, else round the panels. */
 export function extentOf(levels: readonly Floor[], operators: ReadonlyMap<string, LayoutOperator>): Box | null {
@@ -51,7 +55,7 @@ export function deriveWind(
   const [part] = recordsOf(document, 'buildingPart')
   const carrying = levels.filter(({ layoutId, level }) => layoutId !== null && level.elevation > 0)
   const roof = carrying.at(-1)
-  if (!extent || !roof || !basis || basis.basicWindVelocity === null) return null
+  if (!extent || !roof || !basis || basis.basicWindVelocity === null || !derivesWind(standard)) return null
   const ground = levels.filter(({ level }) => level.elevation <= 0).at(-1)
   const exposed = [
     ...(ground ? [{ levelId: ground.level.id, z: 0 }] : []),

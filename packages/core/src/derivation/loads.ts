@@ -1,13 +1,4 @@
-import {
-  actionsOf,
-  buildUps,
-  imposedCase,
-  partitionCase,
-  selfWeight,
-  walls,
-  type Action,
-  type UseOnPlan,
-} from '../actions/cases'
+import { actionsOf, buildUps, selfWeight, walls, type Action, type GroupOnPlan } from '../actions/cases'
 import { keyLoads, type KeyLoads } from '../actions/keyLoads'
 import { layerWeight, memberWeight } from '../actions/ownWeight'
 import { recordsOf, type Document } from '../document/document'
@@ -15,7 +6,8 @@ import type { BuildUp, LoadKey } from '../document/recordKinds'
 import type { MaterialWeight, MemberStock, PanelSlab, SectionArea } from '../document/shapes'
 import type { LayoutOperator } from '../rundown/operator'
 import type { Source } from '../rundown/sources'
-import { categoryOf } from '../standards/en/uses'
+import { familyOf } from '../standards/families'
+import type { FamilyId } from '../standards/family'
 import type { Standard } from '../standards/layer'
 import type { WallLoads } from './heads'
 import type { Memo } from './memo'
@@ -41,8 +33,8 @@ interface Cases {
 }
 
 /** The project's cases: what is on plan decides. */
-export const casesStage = stage('cases', (used: readonly UseOnPlan[], withWind: boolean): Cases => {
-  const actions = actionsOf(used, withWind)
+export const casesStage = stage('cases', (family: FamilyId, used: readonly GroupOnPlan[], withWind: boolean): Cases => {
+  const actions = actionsOf(familyOf(family), used, withWind)
   return { actions, caseIds: actions.flatMap(({ cases }) => cases.map(({ id }) => id)) }
 })
 
@@ -146,8 +138,7 @@ function putRegion(
   const loads = keys.get(keyOf.get(region.patchId ?? 'default') ?? '')
   if (!loads) return
   put(buildUps, loads.buildUp.value)
-  if (loads.key.use === null) return
-  const category = categoryOf(loads.key.use)
-  if (loads.imposed) put(imposedCase(category), loads.imposed.value)
-  if (loads.partitions) put(partitionCase(category), loads.partitions.value)
+  if (loads.cases === null) return
+  if (loads.imposed) put(loads.cases.imposed, loads.imposed.value)
+  if (loads.partitions) put(loads.cases.partitions, loads.partitions.value)
 }

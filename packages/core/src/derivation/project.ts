@@ -6,7 +6,8 @@ import { recordsOf, type Document } from '../document/document'
 import type { Basis, BuildingPart, Layer, Level, LevelRange } from '../document/recordKinds'
 import type { Box } from '../geometry/polygon'
 import type { LayoutOperator } from '../rundown/operator'
-import { enStandard } from '../standards/en/standard'
+import { standardOf } from '../standards/families'
+import type { FamilyId } from '../standards/family'
 import type { Standard } from '../standards/layer'
 import { deriveWind, extentOf } from './climate'
 import { deriveFloors, keyOfRegions, type FloorState } from './floorStates'
@@ -34,7 +35,7 @@ export interface ProjectState {
 
 const standardStage = stage(
   'standard',
-  (layers: readonly Layer[]): Standard => enStandard(layers),
+  (family: FamilyId, layers: readonly Layer[]): Standard => standardOf(family, layers),
   () => 60_000,
 )
 
@@ -48,15 +49,20 @@ const levelsStage = stage('levels', (levels: readonly Level[], ranges: readonly 
 
 /** The chain of stages from records to the rundown; what is equal to before is taken from the memo. */
 export function deriveProject(memo: Memo, document: Document): ProjectState {
-  const standard = memo.get(standardStage, recordsOf(document, 'layer'))
+  const [basis] = recordsOf(document, 'basis')
+  const standard = memo.get(standardStage, basis?.family ?? 'EN', recordsOf(document, 'layer'))
   const levels = memo.get(levelsStage, recordsOf(document, 'level'), recordsOf(document, 'levelRange')).floors
   const operators = deriveOperators(memo, document, layoutsInUse(levels))
   const keys = deriveKeys(memo, document, standard)
   const extent = extentOf(levels, operators)
   const wind = deriveWind(memo, document, levels, extent, standard)
-  const { actions, caseIds } = memo.get(casesStage, usesOnPlan(document, operators, keys), wind !== null)
+  const { actions, caseIds } = memo.get(
+    casesStage,
+    standard.family,
+    groupsOnPlan(document, operators, keys),
+    wind !== null,
+  )
   const floors = deriveFloors(memo, document, levels, operators, keys, caseIds)
-  const [basis] = recordsOf(document, 'basis')
   const [part] = recordsOf(document, 'buildingPart')
   return { document, basis, part, standard, levels, floors, keys, actions, caseIds, wind, extent }
 }
@@ -64,8 +70,8 @@ export function deriveProject(memo: Memo, document: Document): ProjectState {
 const layoutsInUse = (levels: readonly Floor[]): readonly string[] =>
   [...new Set(levels.flatMap(({ layoutId }) => layoutId ?? []))].sort()
 
-/** The uses of the load keys that stand on a level, in the order of the keys' ids. */
-function usesOnPlan(
+/** The groups of the load keys that stand on a level, in the order of the keys' ids. */
+function groupsOnPlan(
   document: Document,
   operators: ReadonlyMap<string, LayoutOperator>,
   keys: ReadonlyMap<string, KeyLoads>,
@@ -76,6 +82,6 @@ function usesOnPlan(
   )
   return [...new Set(used)].sort().flatMap((id) => {
     const loads = keys.get(id)
-    return loads?.key.use ? [{ use: loads.key.use, partitions: loads.partitions !== null }] : []
+    return loads?.cases ? [{ group: loads.cases.group, partitions: loads.partitions !== null }] : []
   })
 }

@@ -1,17 +1,25 @@
-import { exclusions } from '../actions/cases'
-import { ruleSets, type Rule, type RuleId } from '../combinations/ruleSets'
+import { ruleSets, type Rule } from '../combinations/ruleSets'
 import { combinationStructure, countCombinations, type CombinationStructure } from '../combinations/structure'
+import { familyOf } from '../standards/families'
+import type { RuleSet } from '../standards/family'
 import type { ProjectState } from './project'
 
 export const rulesOf = (state: ProjectState): readonly Rule[] =>
   ruleSets(state.standard, state.basis?.consequenceClass ?? 'CC2')
 
 /** One structure per rule; none where there is no action. */
-export const structuresOf = (state: ProjectState): readonly CombinationStructure[] =>
-  state.actions.length === 0 ? [] : rulesOf(state).map((rule) => combinationStructure(rule, state.actions, exclusions))
+export const structuresOf = (state: ProjectState): readonly CombinationStructure[] => {
+  const { exclusions } = familyOf(state.standard.family)
+  return state.actions.length === 0
+    ? []
+    : rulesOf(state).map((rule) => combinationStructure(rule, state.actions, exclusions))
+}
 
-export const structureOf = (state: ProjectState, rule: RuleId): CombinationStructure | undefined =>
-  structuresOf(state).find((structure) => structure.rule.id === rule)
+/** The structures of the rules that are enveloped together. */
+export const structuresOfSet = (state: ProjectState, set: string): readonly CombinationStructure[] =>
+  structuresOf(state).filter(({ rule }) => rule.set === set)
+
+export const setsOf = (state: ProjectState): readonly RuleSet[] => familyOf(state.standard.family).ruleSets
 
 /** Combinations of all rules together, counted without listing. */
 export const combinationCount = (state: ProjectState): bigint =>

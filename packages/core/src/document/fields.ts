@@ -201,7 +201,7 @@ export const dictionary = <T>(item: Field<T>, limit = 500): Field<Readonly<Recor
     const names = Object.keys(value)
     if (names.length > limit) problems.push({ path, problem: `More than ${limit} entries.` })
     const safe = names.filter((name) => {
-      const allowed = /^[A-Za-z0-9_.-]{1,80}$/.test(name) && name !== '__proto__'
+      const allowed = /^[A-Za-z0-9_.+-]{1,80}$/.test(name) && name !== '__proto__'
       if (!allowed) problems.push({ path: `${path}.${name.slice(0, 80)}`, problem: 'This name is not allowed.' })
       return allowed
     })

@@ -14,12 +14,16 @@ import {
   type ObjectOf,
 } from './fields'
 import { quantities } from '../units/quantity'
+import { useSorts } from './useSorts'
 
 const label = text(40)
 const ring = list(point(), 500, 3)
 /** Clause or table that values were taken from; empty for what was typed. */
 const source = withDefault(text(160), '')
 const quantityName = oneOf(...quantities)
+
+/** Families of standards: EN 1990 and EN 1991; ASCE 7; IS 875, 456 and 800; BS 6399 and 8110. */
+const family = oneOf('EN', 'ASCE', 'IS', 'BS')
 
 /** A table of a standard as a file may carry it; the shape is that of `trace/table`. */
 const standardTable = object({
@@ -45,8 +49,20 @@ export const recordKinds = {
     units: oneOf('metric', 'us'),
     decimal: oneOf('point', 'comma'),
     /** The family of standards. */
-    family: oneOf('EN'),
+    family,
+    /** EN 1990 table B1. */
     consequenceClass: oneOf('CC1', 'CC2', 'CC3'),
+    /** ASCE 7 table 1.5-1. */
+    riskCategory: withDefault(oneOf('I', 'II', 'III', 'IV'), 'II'),
+    /** Years (EN 1990 table 2.1); null where nobody has said. */
+    workingLife: withDefault(nullable(number('count', { min: 1, max: 500 })), null),
+    /** What stands on the cover of the calculation. */
+    number: withDefault(text(60), ''),
+    client: withDefault(text(120), ''),
+    author: withDefault(text(120), ''),
+    checker: withDefault(text(120), ''),
+    /** As typed: an ISO date, or empty. */
+    date: withDefault(text(20), ''),
     basicWindVelocity: nullable(number('velocity', { min: 5, max: 80 })),
     terrain: oneOf('0', 'I', 'II', 'III', 'IV'),
     altitude: number('length', { min: -500, max: 5000 }),
@@ -57,12 +73,28 @@ export const recordKinds = {
    * national set in use is embedded whole, so that a file means the same everywhere.
    */
   layer: {
+    family: withDefault(family, 'EN'),
     standing: oneOf('national', 'own'),
     name: text(60),
     values: dictionary(object({ value: number('factor'), clause: text(160), fromMemory: withDefault(flag(), false) })),
     tables: dictionary(standardTable, 40),
     /** A registered method by the name of what it derives; a layer never carries code. */
     methods: dictionary(text(60), 40),
+    /** Uses that the layer adds or names anew; null takes one away. */
+    uses: withDefault(
+      dictionary(
+        nullable(
+          object({
+            name: text(80),
+            group: text(20),
+            sort: nullable(oneOf(...useSorts)),
+            reducible: flag(),
+          }),
+        ),
+        200,
+      ),
+      {},
+    ),
   },
   gridLine: { label, axis: oneOf('x', 'y'), at: number('length', { min: -1e6, max: 1e6 }) },
   /** A plane. The lowest level is the base: supports stand on it and it carries no layout. */
@@ -123,13 +155,16 @@ export const recordKinds = {
   loadKey: {
     name: text(60),
     buildUp: nullable(ref('buildUp')),
-    use: nullable(
-      oneOf('A', 'A-stairs', 'A-balconies', 'B', 'C1', 'C2', 'C3', 'C4', 'C5', 'D1', 'D2', 'E1', 'F', 'G', 'H'),
-    ),
+    /** A row of the standard's table of imposed loads; which rows there are is the family's and its layers' matter. */
+    use: nullable(text(60)),
     /** Typed instead of the value of the use. */
     imposed: nullable(number('pressure', { min: 0, max: 1e6 })),
+    /** How the allowance for movable partitions follows: from their weight, the least of the standard, or typed. */
+    partitionRule: withDefault(oneOf('byWeight', 'least', 'typed'), 'byWeight'),
     /** Own weight of movable partitions per metre of wall; the allowance follows. */
     partitionWeight: nullable(number('lineLoad', { min: 0, max: 1e5 })),
+    /** The allowance where it is typed. */
+    partitionLoad: withDefault(nullable(number('pressure', { min: 0, max: 1e5 })), null),
   },
   patch: {
     layout: ref('layout'),

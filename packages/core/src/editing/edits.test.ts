@@ -4,7 +4,7 @@ import { expandFloors } from '../building/floors'
 import { applyChange, type Edit } from '../document/changes'
 import { documentOf, recordsOf, seededRandom, type Document } from '../document/document'
 import type { Layout, Level } from '../document/recordKinds'
-import { nationalSets, enStandard } from '../standards/en/standard'
+import { shippedSets, standardOf } from '../standards/families'
 import { parameter } from '../standards/layer'
 import { drawRecord, leastPoints, tools, type Tool } from './drawn'
 import { addLevelEdits, layoutOfLevelEdits, removeLevelEdits, storeyHeightEdits } from './levels'
@@ -192,7 +192,7 @@ describe('drawing', () => {
 
 describe('values of the project’s own, and national sets', () => {
   const { document } = new Building()
-  const valueIn = (doc: Document, key: string) => parameter(enStandard(recordsOf(doc, 'layer')), key)
+  const valueIn = (doc: Document, key: string) => parameter(standardOf('EN', recordsOf(doc, 'layer')), key)
 
   test('the first own value makes the layer, the last one taken back removes it', () => {
     const one = after(document, ownValueEdits(document, 'basis.gamma_Q', 1.4, random))
@@ -205,7 +205,7 @@ describe('values of the project’s own, and national sets', () => {
   })
 
   test('a national set is embedded whole, changed for another, and put away', () => {
-    const [germany] = nationalSets
+    const [germany] = shippedSets.EN
     if (!germany) throw new Error('no set')
     const german = after(document, nationalSetEdits(document, germany, random))
     expect(valueIn(german, 'wind.terrain.IV.z_min').value).toBe(16)

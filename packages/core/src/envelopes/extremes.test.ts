@@ -1,11 +1,14 @@
 import fc from 'fast-check'
-import { actionsOf, exclusions, type Action, type ActionId, type Exclusion } from '../actions/cases'
+import { actionsOf, type Action } from '../actions/cases'
 import { ruleSets, type Rule } from '../combinations/ruleSets'
 import { combinationStructure, countCombinations, listCombinations } from '../combinations/structure'
-import { enStandard } from '../standards/en/standard'
-import { extreme } from './extremes'
+import { enFamily } from '../standards/en/family'
+import { families, standardOf } from '../standards/families'
+import type { ActionId, Exclusion } from '../standards/family'
+import { extreme, extremeOf } from './extremes'
 
-const standard = enStandard([])
+const standard = standardOf('EN', [])
+const { exclusions } = enFamily
 const rules = ruleSets(standard, 'CC2')
 const rule = (id: Rule['id']): Rule => {
   const found = rules.find((r) => r.id === id)
@@ -15,9 +18,10 @@ const rule = (id: Rule['id']): Rule => {
 
 describe('EN 1990 6.10 by hand', () => {
   const actions = actionsOf(
+    enFamily,
     [
-      { use: 'C1', partitions: false },
-      { use: 'H', partitions: false },
+      { group: 'C', partitions: false },
+      { group: 'H', partitions: false },
     ],
     true,
   )
@@ -33,7 +37,7 @@ describe('EN 1990 6.10 by hand', () => {
     // hand: wind leading against it 1.0·100 + 1.5·(−20) = 70
     expect(extreme(structure, values, 'least').value).toBeCloseTo(70, 9)
     // next best: wind leads, 135 + 30 + 1.5·0.7·60 = 228
-    expect(most.nextBest).toEqual({ value: expect.closeTo(228, 9), leading: 'wind' })
+    expect(most.nextBest).toEqual({ value: expect.closeTo(228, 9), leading: 'wind', rule: 'strength' })
   })
 
   test('EN 1991-1-1 3.3.2(1): roof access never with wind, so the larger of the two counts', () => {
@@ -71,18 +75,18 @@ describe('structured envelopes equal brute force', () => {
         nature: 'permanent',
         rule: 'together',
         clause: '',
-        cases: [{ id: 'g', name: 'g', action: 'permanent', psi: null }],
+        cases: [{ id: 'g', name: 'g', action: 'permanent', group: null }],
       },
       ...specs.map(([n, acting], i): Action => {
         const id = ids[i] ?? 'imposed'
-        const psi = (['C', 'H', 'wind'] as const)[i] ?? 'C'
+        const group = (['C', 'H', 'wind'] as const)[i] ?? 'C'
         return {
           id,
           name: '',
           nature: 'variable',
           rule: acting,
           clause: '',
-          cases: Array.from({ length: n }, (_, k) => ({ id: `${id}/${k}`, name: '', action: id, psi })),
+          cases: Array.from({ length: n }, (_, k) => ({ id: `${id}/${k}`, name: '', action: id, group })),
         }
       }),
     ])
@@ -112,5 +116,83 @@ describe('structured envelopes equal brute force', () => {
       ),
       { numRuns: 300 },
     )
+  })
+
+  test.each(['EN', 'ASCE', 'IS', 'BS'] as const)('over all rules of a set: %s', (id) => {
+    const family = families[id]
+    const used = Object.keys(family.groups).map((group) => ({ group, partitions: true }))
+    const actions = actionsOf(family, used, true)
+    const cases = actions.flatMap((action) => action.cases).length
+    const structures = ruleSets(standardOf(id, []), 'CC2').map((r) =>
+      combinationStructure(r, actions, family.exclusions),
+    )
+    const effects = fc.array(fc.double({ min: -100, max: 100, noNaN: true }), { minLength: cases, maxLength: cases })
+    fc.assert(
+      fc.property(fc.constantFrom(...family.ruleSets), effects, ({ id: set }, effect) => {
+        const own = structures.filter((structure) => structure.rule.set === set)
+        const all = own.flatMap((structure) => [...listCombinations(structure)])
+        const values = all.map(({ factors }) => factors.reduce((sum, f) => sum + f.factor * (effect[f.case] ?? 0), 0))
+        const [most, least] = [extremeOf(own, effect, 'most'), extremeOf(own, effect, 'least')]
+        expect(most?.value).toBeCloseTo(Math.max(...values), 9)
+        expect(least?.value).toBeCloseTo(Math.min(...values), 9)
+        // the combination that governs is one of the rule that it names
+        const ofRule = own.find((structure) => structure.rule.id === most?.rule)
+        const listed = ofRule ? [...listCombinations(ofRule)].map(({ factors }) => JSON.stringify(factors)) : []
+        expect(listed).toContain(JSON.stringify(most?.factors))
+        // what comes next is not better, and not the same again
+        if (most?.nextBest) {
+          expect(most.nextBest.value).toBeLessThanOrEqual(most.value + 1e-9)
+          expect([most.nextBest.rule, most.nextBest.leading]).not.toEqual([most.rule, most.leading])
+        }
+      }),
+      { numRuns: 60 },
+    )
+  })
+
+  test('of no rule nothing', () => expect(extremeOf([], [1], 'most')).toBeNull())
+})
+
+describe('rows of a table by hand (from memory)', () => {
+  const by = (
+    id: 'ASCE' | 'IS' | 'BS',
+    set: string,
+    effect: Readonly<Record<string, number>>,
+    sense: 'most' | 'least',
+  ) => {
+    const family = families[id]
+    const used = Object.keys(family.groups).map((group) => ({ group, partitions: false }))
+    const actions = actionsOf(family, used, true)
+    const values = actions.flatMap((action) => action.cases).map((loadCase) => effect[loadCase.id] ?? 0)
+    const structures = ruleSets(standardOf(id, []), 'CC2')
+      .filter((r) => r.set === set)
+      .map((r) => combinationStructure(r, actions, family.exclusions))
+    return extremeOf(structures, values, sense)
+  }
+
+  test.each([
+    // ASCE 7-16 2.3.1, D 100, L 80, L_r 20, W ±30: 2 is 120 + 128 + 10; without live load 1 is 140
+    ['ASCE', 'strength', { g: 100, 'imposed/L': 80, 'roof/Lr': 20, w: 30 }, 'most', 258, 'lrfd-2'],
+    ['ASCE', 'strength', { g: 100 }, 'most', 140, 'lrfd-1'],
+    // 4: 120 + 90 + 0.5·10 = 215 is more than 2 (136) and 3 (120 + 45)
+    ['ASCE', 'strength', { g: 100, 'imposed/L': 10, w: 90 }, 'most', 215, 'lrfd-4'],
+    // in row 3 live load or wind, never both: 120 + 1.6·100 + 0.5·30 (wind) against 0.5·20 (live): 295
+    ['ASCE', 'strength', { g: 100, 'imposed/L': 20, 'roof/Lr': 100, w: 30 }, 'most', 295, 'lrfd-3'],
+    // heavy live load stays whole beside wind: 120 + 60 + 100
+    ['ASCE', 'strength', { g: 100, 'imposed/Lp': 60, w: 100 }, 'most', 280, 'lrfd-4'],
+    // uplift: 0.9·100 − 120
+    ['ASCE', 'strength', { g: 100, w: -120 }, 'least', -30, 'lrfd-5'],
+    ['ASCE', 'allowable', { g: 100, 'imposed/L': 80, w: 60 }, 'most', 187, 'asd-6'],
+    // IS 456 table 18: 1.5·(100 + 80) = 270; with wind 100: 1.2·280 = 336; uplift 0.9·100 − 1.5·100
+    ['IS', 'strength', { g: 100, 'imposed/IL': 80 }, 'most', 270, 'concrete-1'],
+    ['IS', 'strength', { g: 100, 'imposed/IL': 80, w: 100 }, 'most', 336, 'concrete-3'],
+    ['IS', 'strength', { g: 100, w: -100 }, 'least', -60, 'concrete-2'],
+    // BS 8110-1 table 2.1: 1.4·100 + 1.6·80 = 268; 1.2·(100 + 80 + 100) = 336; 1.0·100 − 1.4·100
+    ['BS', 'strength', { g: 100, 'imposed/Q': 80 }, 'most', 268, 'ultimate-1'],
+    ['BS', 'strength', { g: 100, 'imposed/Q': 80, w: 100 }, 'most', 336, 'ultimate-3'],
+    ['BS', 'strength', { g: 100, w: -100 }, 'least', -40, 'ultimate-2'],
+  ] as const)('%s %s %j: %s %d by %s', (id, set, effect, sense, value, rule) => {
+    const { g, w = 0, ...others } = effect as Readonly<Record<string, number>>
+    const named = { ...others, 'permanent/self-weight': g ?? 0, 'wind/west': w }
+    expect(by(id, set, named, sense)).toMatchObject({ value: expect.closeTo(value, 9) as number, rule })
   })
 })

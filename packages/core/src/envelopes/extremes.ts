@@ -1,14 +1,35 @@
-import type { ActionId } from '../actions/cases'
+import type { RuleId } from '../combinations/ruleSets'
 import type { Choice, CombinationStructure, Factor } from '../combinations/structure'
+import type { ActionId } from '../standards/family'
 
 export type Sense = 'most' | 'least'
 
-/** The governing combination of one effect in one sense, with the next best that another action leads. */
-export interface Extreme {
+/** A combination by the rule and the action that leads it, with its value. */
+export interface Rival {
   readonly value: number
   readonly leading: ActionId | null
+  readonly rule: RuleId
+}
+
+/** The governing combination of one effect in one sense, with the next best of another rule or another leading action. */
+export interface Extreme extends Rival {
   readonly factors: readonly Factor[]
-  readonly nextBest: { readonly value: number; readonly leading: ActionId | null } | null
+  readonly nextBest: Rival | null
+}
+
+/** The most or least over all combinations of several rules: of an empty list nothing. */
+export function extremeOf(
+  structures: readonly CombinationStructure[],
+  effect: ArrayLike<number>,
+  sense: Sense,
+): Extreme | null {
+  const sign = sense === 'most' ? 1 : -1
+  const better = (a: Rival, b: Rival) => sign * (b.value - a.value)
+  const [first, ...others] = structures.map((structure) => extreme(structure, effect, sense)).sort(better)
+  if (!first) return null
+  const rivals: readonly Rival[] = [first.nextBest, ...others].flatMap((rival) => rival ?? [])
+  const [next] = [...rivals].sort(better)
+  return { ...first, nextBest: next ? { value: next.value, leading: next.leading, rule: next.rule } : null }
 }
 
 interface Found {
@@ -30,11 +51,13 @@ export function extreme(structure: CombinationStructure, effect: ArrayLike<numbe
   const [first, ...rest] = found
   const second = rest.find(({ leading }) => leading !== first?.leading)
   const whole = (option: Found | undefined) => sign * ((permanent?.value ?? 0) + (option?.value ?? 0))
+  const rule = structure.rule.id
   return {
+    rule,
     value: clean(whole(first)),
     leading: first?.leading ?? null,
     factors: [...(permanent?.choice.factors ?? []), ...(first?.factors ?? [])].sort((a, b) => a.case - b.case),
-    nextBest: second ? { value: clean(whole(second)), leading: second.leading } : null,
+    nextBest: second ? { rule, value: clean(whole(second)), leading: second.leading } : null,
   }
 }
 

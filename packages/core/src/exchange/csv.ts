@@ -72,8 +72,10 @@ const envelopeColumns: readonly Column<RowOf<typeof envelopeRows>>[] = [
   ['level', (r) => r.level],
   ['component', (r) => r.component],
   ['most [kN]', (r) => kilo(r.most)],
+  ['rule for most', (r) => r.mostRule],
   ['leading for most', (r) => r.mostLeading],
   ['least [kN]', (r) => kilo(r.least)],
+  ['rule for least', (r) => r.leastRule],
   ['leading for least', (r) => r.leastLeading],
 ]
 

@@ -3,6 +3,7 @@ import type { Problem } from '../document/fields'
 import { invariantProblems } from '../document/invariants'
 import { readRecord, recordSchema } from '../document/readRecord'
 import { kinds, recordKinds, type Rec } from '../document/recordKinds'
+import { parseJsonText } from './jsonText'
 
 export const fileLimits = { bytes: 64 * 1024 * 1024, depth: 12, records: 200_000 } as const
 
@@ -14,36 +15,8 @@ const broken = (path: string, problem: string): ReadDocument => ({ ok: false, pr
 
 /** Reads a project file (`hedrion-project`, version 1) from its text. A broken file is refused whole, with paths. */
 export function readProjectFile(text: string): ReadDocument {
-  if (text.length > fileLimits.bytes) return broken('', `The file is larger than ${fileLimits.bytes / 1024 / 1024} MB.`)
-  if (depthOf(text) > fileLimits.depth)
-    return broken('', `The file is nested deeper than ${fileLimits.depth} levels, which no project file is.`)
-  let parsed: unknown
-  try {
-    parsed = JSON.parse(text)
-  } catch (error) {
-    return broken(
-      '',
-      `The file is not complete JSON (${error instanceof Error ? error.message.slice(0, 120) : 'unreadable'}).`,
-    )
-  }
-  return readProject(parsed)
-}
-
-/** Brackets are counted before parsing, so that a hostile file is refused at small cost. */
-function depthOf(text: string): number {
-  let depth = 0
-  let deepest = 0
-  let inText = false
-  for (let i = 0; i < text.length; i++) {
-    const code = text.charCodeAt(i)
-    if (inText) {
-      if (code === 92) i++
-      else if (code === 34) inText = false
-    } else if (code === 34) inText = true
-    else if (code === 123 || code === 91) deepest = Math.max(deepest, ++depth)
-    else if (code === 125 || code === 93) depth--
-  }
-  return deepest
+  const parsed = parseJsonText(text, fileLimits, 'project file')
+  return parsed.ok ? readProject(parsed.value) : parsed
 }
 
 export function readProject(parsed: unknown): ReadDocument {

@@ -1,4 +1,4 @@
-import { windCase, type ActionId } from '../actions/cases'
+import { windCase } from '../actions/cases'
 import { listCombinations, countCombinations } from '../combinations/structure'
 import { balanceOf } from '../derivation/balance'
 import { readCase } from '../derivation/cells'
@@ -6,10 +6,11 @@ import { effectKinds, effectsOf } from '../derivation/effects'
 import { expandedAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
-import { structuresOf } from '../derivation/structures'
+import { setsOf, structuresOf, structuresOfSet } from '../derivation/structures'
 import { labelOf } from '../document/labels'
-import { extreme } from '../envelopes/extremes'
+import { extremeOf } from '../envelopes/extremes'
 import { memberLoads } from '../rundown/memberLines'
+import type { ActionId } from '../standards/family'
 
 export const resultFormat = 'hedrion-results'
 export const resultStages = ['cases', 'memberLoads', 'storeyForces', 'combinations', 'envelopes'] as const
@@ -142,25 +143,31 @@ export function combinationRows(state: ProjectState) {
   })
 }
 
-/** Most and least of every effect under every rule, N. */
+/** Most and least of every effect under every set of rules, with the rule that governs, N. */
 export function envelopeRows(state: ProjectState) {
-  return structuresOf(state).flatMap((structure) =>
-    effectKinds.flatMap((kind) =>
-      effectsOf(state, kind).map(({ expandedId, label, levelName, component, values }) => {
-        const [most, least] = [extreme(structure, values, 'most'), extreme(structure, values, 'least')]
-        return {
-          rule: structure.rule.id,
-          effect: kind,
-          at: expandedId,
-          label,
-          level: levelName,
-          component,
-          most: most.value,
-          mostLeading: most.leading,
-          least: least.value,
-          leastLeading: least.leading,
-        }
+  return setsOf(state).flatMap(({ id: set }) => {
+    const structures = structuresOfSet(state, set)
+    return effectKinds.flatMap((kind) =>
+      effectsOf(state, kind).flatMap(({ expandedId, label, levelName, component, values }) => {
+        const [most, least] = [extremeOf(structures, values, 'most'), extremeOf(structures, values, 'least')]
+        if (!most || !least) return []
+        return [
+          {
+            rule: set,
+            effect: kind,
+            at: expandedId,
+            label,
+            level: levelName,
+            component,
+            most: most.value,
+            mostRule: most.rule,
+            mostLeading: most.leading,
+            least: least.value,
+            leastRule: least.rule,
+            leastLeading: least.leading,
+          },
+        ]
       }),
-    ),
-  )
+    )
+  })
 }

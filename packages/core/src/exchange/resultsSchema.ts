@@ -60,8 +60,10 @@ const stages = {
     level: text,
     component: text,
     most: number,
+    mostRule: text,
     mostLeading: leading,
     least: number,
+    leastRule: text,
     leastLeading: leading,
   }),
 }

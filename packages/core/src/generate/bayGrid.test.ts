@@ -26,9 +26,12 @@ describe('the opening sentence', () => {
       storeyHeight: 3.3,
       beamSpacing: 0.6,
       slab: 0.1,
-      use: 'A',
+      sort: 'homes',
+      family: 'EN',
     })
-    expect(briefOf('1 x 9 m by 1 x 9 m, 1 story of 4 m, beams every 3 m, 0.2 m of concrete, car park').use).toBe('F')
+    expect(briefOf('1 x 9 m by 1 x 9 m, 1 story of 4 m, beams every 3 m, 0.2 m of concrete, car park').sort).toBe(
+      'cars',
+    )
   })
 
   test.each([
@@ -57,7 +60,8 @@ describe('the building that follows', () => {
     storeyHeight: fc.constant(3.5),
     beamSpacing: fc.integer({ min: 10, max: 30 }).map((d) => d / 10),
     slab: fc.constant(0.15),
-    use: fc.constant('B'),
+    sort: fc.constant('offices'),
+    family: fc.constant('EN'),
   })
 
   test('is legal, covered by panels once, with columns at every crossing and beams no wider apart than said', () => {

@@ -1,7 +1,8 @@
+import { blankBasis, blankLoadKey } from '../document/blanks'
 import { newId, type Random } from '../document/document'
+import type { UseSort } from '../document/useSorts'
 import type { Point } from '../geometry/point'
 import type {
-  Basis,
   BuildUp,
   BuildingPart,
   GridLine,
@@ -14,6 +15,8 @@ import type {
   Rec,
   Section,
 } from '../document/recordKinds'
+import { familyOf } from '../standards/families'
+import type { FamilyId } from '../standards/family'
 import type { BuildingBrief } from './openingSentence'
 import { rolledSection } from '../editing/sectionText'
 import { assumedBeam, concrete, steel } from './stock'
@@ -41,7 +44,7 @@ export function bayGrid(brief: BuildingBrief, name: string, random: Random): rea
   const roof = layoutRecords('Roof', keys.roof, levels[storeys], levels[storeys], random)
   const layouts = [...floors, ...roof].filter((record): record is Layout => record.kind === 'layout')
   return [
-    basis(name, random),
+    { ...blankBasis(name, random), family: brief.family },
     part(random),
     ...gridLines(xs, ys, random),
     ...levels,
@@ -53,19 +56,6 @@ export function bayGrid(brief: BuildingBrief, name: string, random: Random): rea
   ]
 }
 
-const basis = (name: string, random: Random): Basis => ({
-  kind: 'basis',
-  id: newId('basis', random),
-  name,
-  units: 'metric',
-  decimal: 'point',
-  family: 'EN',
-  consequenceClass: 'CC2',
-  basicWindVelocity: null,
-  terrain: 'II',
-  altitude: 0,
-  place: '',
-})
 const part = (random: Random): BuildingPart => ({
   kind: 'buildingPart',
   id: newId('buildingPart', random),
@@ -100,21 +90,23 @@ export function gridLetter(index: number): string {
   return `${letters[index % letters.length] ?? ''}${round > 0 ? round : ''}`
 }
 
-function loadKeys({ use }: BuildingBrief, random: Random) {
+function loadKeys({ sort, family }: BuildingBrief, random: Random) {
   const empty = (name: string): BuildUp => ({ kind: 'buildUp', id: newId('buildUp', random), name, layers: [] })
   const [floorUp, roofUp] = [empty('Floor finishes'), empty('Roof finishes')]
-  const key = (name: string, buildUp: BuildUp, keyUse: LoadKey['use']): LoadKey => ({
-    kind: 'loadKey',
-    id: newId('loadKey', random),
-    name,
+  const key = (name: string, buildUp: BuildUp, wanted: UseSort): LoadKey => ({
+    ...blankLoadKey(name, random),
     buildUp: buildUp.id,
-    use: keyUse,
-    imposed: null,
-    partitionWeight: null,
+    use: useOf(family, wanted),
   })
-  const floor = key('Floor', floorUp, use)
-  const roof = key('Roof', roofUp, 'H')
+  const floor = key('Floor', floorUp, sort)
+  const roof = key('Roof', roofUp, 'roof')
   return { floor, roof, records: [floorUp, roofUp, floor, roof] as readonly Rec[] }
+}
+
+/** The use of a sort in a family; null where it has none. */
+function useOf(family: FamilyId, sort: UseSort): string | null {
+  const { uses } = familyOf(family)
+  return Object.keys(uses).find((id) => uses[id]?.sort === sort) ?? null
 }
 
 function layoutRecords(

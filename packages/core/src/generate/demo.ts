@@ -1,4 +1,5 @@
 import type { ChangeSet } from '../document/changes'
+import { blankBasis, blankLoadKey } from '../document/blanks'
 import { newId, seededRandom } from '../document/document'
 import type { Point } from '../geometry/point'
 import type {
@@ -65,7 +66,7 @@ const key = (
   use: LoadKey['use'],
   imposed: number | null,
   partitionWeight: number | null,
-): LoadKey => ({ kind: 'loadKey', id: id('loadKey'), name, buildUp: up.id, use, imposed, partitionWeight })
+): LoadKey => ({ ...blankLoadKey(name, random), buildUp: up.id, use, imposed, partitionWeight })
 const keys = {
   reading: key('Reading room', ups.floor, 'C1', null, 1000),
   store: key('Book store', ups.store, 'E1', null, null),
@@ -236,15 +237,14 @@ const steps: readonly (readonly [note: string, records: readonly Rec[]])[] = [
     'Basis: EN recommended, 26 m/s, terrain II',
     [
       {
-        kind: 'basis',
-        id: id('basis'),
-        name: 'Marrowfield Library & Workshop',
-        units: 'metric',
-        decimal: 'point',
-        family: 'EN',
-        consequenceClass: 'CC2',
+        ...blankBasis('Marrowfield Library & Workshop', random),
+        workingLife: 50,
+        number: 'MLW-04',
+        client: 'Marrowfield Town Council',
+        author: 'R. Okonedo',
+        checker: 'L. Vantongeren',
+        date: '2026-11-20',
         basicWindVelocity: 26,
-        terrain: 'II',
         altitude: 84,
         place: 'Marrowfield, Aldermere (invented)',
       },

@@ -1,4 +1,5 @@
-import type { Use } from '../standards/en/uses'
+import type { UseSort } from '../document/useSorts'
+import type { FamilyId } from '../standards/family'
 import { parseQuantity } from '../units/parseQuantity'
 import { metricPoint } from '../units/format'
 
@@ -12,23 +13,31 @@ export interface BuildingBrief {
   readonly storeyHeight: number
   readonly beamSpacing: number
   readonly slab: number
-  readonly use: Use
+  readonly sort: UseSort
+  readonly family: FamilyId
 }
 
 export const openingSentence =
   '3 x 7.2 m by 3 x 6.0 m, 4 storeys of 3.50 m, steel beams every 3 m, 150 mm concrete, offices, EN recommended.'
 
 /** Whole words, so that “storeys” are no store and a carpet is no car. */
-const useWords: readonly (readonly [RegExp, Use])[] = [
-  [/\boffices?\b/i, 'B'],
-  [/\b(homes?|flats?|housing|residential|apartments?)\b/i, 'A'],
-  [/\b(schools?|class(es|rooms?)?|reading( rooms?)?|restaurants?|dining)\b/i, 'C1'],
-  [/\b(theatres?|cinemas?|churches|church|fixed seats)\b/i, 'C2'],
-  [/\b(museums?|halls?|exhibitions?)\b/i, 'C3'],
-  [/\b(gym|gymnasium|dance|dancing)\b/i, 'C4'],
-  [/\b(shops?|retail)\b/i, 'D1'],
-  [/\b(stores?|storage|books|archives?)\b/i, 'E1'],
-  [/\b(cars?|parking)\b/i, 'F'],
+const useWords: readonly (readonly [RegExp, UseSort])[] = [
+  [/\boffices?\b/i, 'offices'],
+  [/\b(homes?|flats?|housing|residential|apartments?)\b/i, 'homes'],
+  [/\b(schools?|class(es|rooms?)?|reading( rooms?)?|restaurants?|dining)\b/i, 'tables'],
+  [/\b(theatres?|cinemas?|churches|church|fixed seats)\b/i, 'fixed seats'],
+  [/\b(museums?|halls?|exhibitions?)\b/i, 'museums'],
+  [/\b(gym|gymnasium|dance|dancing)\b/i, 'gymnastics'],
+  [/\b(shops?|retail)\b/i, 'shops'],
+  [/\b(stores?|storage|books|archives?)\b/i, 'storage'],
+  [/\b(cars?|parking)\b/i, 'cars'],
+]
+
+const familyWords: readonly (readonly [RegExp, FamilyId])[] = [
+  [/\b(EN|Eurocodes?)\b/i, 'EN'],
+  [/\bASCE\b/i, 'ASCE'],
+  [/\bIS ?(875|456|800)\b/i, 'IS'],
+  [/\bBS ?(6399|8110)\b/i, 'BS'],
 ]
 
 type Read = { readonly ok: true; readonly brief: BuildingBrief } | { readonly ok: false; readonly problem: string }
@@ -60,7 +69,8 @@ export function readOpeningSentence(text: string): Read {
     storeyHeight: length(storeys[2]),
     beamSpacing: length(spacing[1]),
     slab: length(slab[1]),
-    use: use[1],
+    sort: use[1],
+    family: familyWords.find(([word]) => word.test(clean))?.[1] ?? 'EN',
   }
   const problem = limitProblem(brief)
   return problem ? { ok: false, problem } : { ok: true, brief }

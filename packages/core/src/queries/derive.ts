@@ -37,8 +37,8 @@ export type Query =
   | { readonly kind: 'windProfile' }
   | { readonly kind: 'standard' }
   | { readonly kind: 'rules'; readonly list: RuleId | null }
-  | { readonly kind: 'envelopes'; readonly rule: RuleId; readonly effects: EffectKind }
-  | { readonly kind: 'governing'; readonly rule: RuleId; readonly key: string }
+  | { readonly kind: 'envelopes'; readonly set: string; readonly effects: EffectKind }
+  | { readonly kind: 'governing'; readonly set: string; readonly key: string }
   | { readonly kind: 'why'; readonly address: string }
   | { readonly kind: 'concerns' }
   | { readonly kind: 'results'; readonly only: ResultStage | null }
@@ -64,8 +64,8 @@ const answers = {
   windProfile: (state) => windProfile(state),
   standard: (state) => ({ ...state.standard, values: Object.values(state.standard.values) }),
   rules: (state, { list }) => ruleViews(state, list),
-  envelopes: (state, { rule, effects }) => envelopeRows(state, rule, effects),
-  governing: (state, { rule, key }) => governing(state, rule, key),
+  envelopes: (state, { set, effects }) => envelopeRows(state, set, effects),
+  governing: (state, { set, key }) => governing(state, set, key),
   why: (state, { address }) => why(state, address),
   concerns: (state) => concernsOf(state),
   results: (state, { only }) => resultsJson(state, only),

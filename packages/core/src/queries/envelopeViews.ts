@@ -1,9 +1,11 @@
-import type { ActionId } from '../actions/cases'
+import type { LoadCase } from '../actions/cases'
 import type { RuleId } from '../combinations/ruleSets'
-import { effectKey, effectsOf, findEffect, type EffectKind } from '../derivation/effects'
+import type { CombinationStructure } from '../combinations/structure'
+import { effectKey, effectsOf, findEffect, type Effect, type EffectKind } from '../derivation/effects'
 import type { ProjectState } from '../derivation/project'
-import { structureOf } from '../derivation/structures'
-import { extreme, type Extreme, type Sense } from '../envelopes/extremes'
+import { structuresOfSet } from '../derivation/structures'
+import { extremeOf, type Rival, type Sense } from '../envelopes/extremes'
+import type { ActionId } from '../standards/family'
 
 export interface EnvelopeRow {
   readonly key: string
@@ -17,24 +19,26 @@ export interface EnvelopeRow {
   readonly leastLeading: ActionId | null
 }
 
-/** Most and least of every effect of one kind under one rule, in the order of the building from the bottom. */
-export function envelopeRows(state: ProjectState, rule: RuleId, kind: EffectKind): readonly EnvelopeRow[] {
-  const structure = structureOf(state, rule)
-  if (!structure) return []
-  return effectsOf(state, kind).map((effect) => {
-    const [most, least] = [extreme(structure, effect.values, 'most'), extreme(structure, effect.values, 'least')]
+/** Most and least of every effect of one kind under one set of rules, in the order of the building from the bottom. */
+export function envelopeRows(state: ProjectState, set: string, kind: EffectKind): readonly EnvelopeRow[] {
+  const structures = structuresOfSet(state, set)
+  return effectsOf(state, kind).flatMap((effect): EnvelopeRow[] => {
+    const [most, least] = [extremeOf(structures, effect.values, 'most'), extremeOf(structures, effect.values, 'least')]
     const { expandedId, label, levelName, component } = effect
-    return {
-      key: effectKey(effect),
-      expandedId,
-      label,
-      levelName,
-      component,
-      most: most.value,
-      least: least.value,
-      mostLeading: most.leading,
-      leastLeading: least.leading,
-    }
+    if (!most || !least) return []
+    return [
+      {
+        key: effectKey(effect),
+        expandedId,
+        label,
+        levelName,
+        component,
+        most: most.value,
+        least: least.value,
+        mostLeading: most.leading,
+        leastLeading: least.leading,
+      },
+    ]
   })
 }
 
@@ -48,11 +52,16 @@ export interface GoverningTerm {
   readonly value: number
 }
 
-export interface GoverningSide {
+/** A combination by its value, the rule that it is of, and the action that leads it where the rule has one. */
+export interface GoverningRival {
   readonly value: number
   readonly leading: ActionId | null
+  readonly rule: { readonly id: RuleId; readonly name: string; readonly clause: string; readonly leads: boolean }
+}
+
+export interface GoverningSide extends GoverningRival {
   readonly terms: readonly GoverningTerm[]
-  readonly nextBest: Extreme['nextBest']
+  readonly nextBest: GoverningRival | null
 }
 
 /** The make-up of the governing combinations of one effect. */
@@ -61,37 +70,49 @@ export interface GoverningView {
   readonly label: string
   readonly levelName: string
   readonly expandedId: string
-  readonly clause: string
   readonly most: GoverningSide
   readonly least: GoverningSide
   readonly characteristic: readonly { readonly caseId: string; readonly name: string; readonly value: number }[]
 }
 
-export function governing(state: ProjectState, rule: RuleId, key: string): GoverningView | null {
+export function governing(state: ProjectState, set: string, key: string): GoverningView | null {
   const effect = findEffect(state, key)
-  const structure = structureOf(state, rule)
-  if (!effect || !structure) return null
+  const structures = structuresOfSet(state, set)
+  if (!effect || structures.length === 0) return null
   const cases = state.actions.flatMap((action) => action.cases)
-  const side = (sense: Sense): GoverningSide => {
-    const { value, leading, factors, nextBest } = extreme(structure, effect.values, sense)
-    const terms = factors.flatMap(({ case: index, factor }): GoverningTerm[] => {
-      const loadCase = cases[index]
-      const characteristic = effect.values[index] ?? 0
-      if (!loadCase || characteristic === 0) return []
-      const { id, name, action } = loadCase
-      return [{ caseId: id, name, action, factor, characteristic, value: factor * characteristic }]
-    })
-    return { value, leading, terms, nextBest }
-  }
+  const [most, least] = (['most', 'least'] as const).map((sense) => sideOf(structures, effect, cases, sense))
+  if (!most || !least) return null
   const { label, levelName, expandedId } = effect
   return {
     key,
     label,
     levelName,
     expandedId,
-    clause: structure.rule.clause,
-    most: side('most'),
-    least: side('least'),
+    most,
+    least,
     characteristic: cases.map(({ id, name }, i) => ({ caseId: id, name, value: effect.values[i] ?? 0 })),
   }
+}
+
+function sideOf(
+  structures: readonly CombinationStructure[],
+  effect: Effect,
+  cases: readonly LoadCase[],
+  sense: Sense,
+): GoverningSide | null {
+  const found = extremeOf(structures, effect.values, sense)
+  if (!found) return null
+  const named = ({ value, leading, rule }: Rival): GoverningRival => {
+    const known = structures.find((structure) => structure.rule.id === rule)?.rule
+    const { name = '', clause = '' } = known ?? {}
+    return { value, leading, rule: { id: rule, name, clause, leads: Boolean(known?.leading) } }
+  }
+  const terms = found.factors.flatMap(({ case: index, factor }): GoverningTerm[] => {
+    const loadCase = cases[index]
+    const characteristic = effect.values[index] ?? 0
+    if (!loadCase || characteristic === 0) return []
+    const { id, name, action } = loadCase
+    return [{ caseId: id, name, action, factor, characteristic, value: factor * characteristic }]
+  })
+  return { ...named(found), terms, nextBest: found.nextBest ? named(found.nextBest) : null }
 }

@@ -1,13 +1,15 @@
 import type { Action } from '../actions/cases'
 import { concernsOf } from '../concerns/concernsOf'
 import { balanceOf, equilibriumResidual, type Balance } from '../derivation/balance'
-import { windSite } from '../derivation/climate'
+import { derivesWind, windSite } from '../derivation/climate'
 import { effectKey, effectsOf } from '../derivation/effects'
 import { floorArea } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
-import { combinationCount, structureOf } from '../derivation/structures'
-import { extreme } from '../envelopes/extremes'
+import { combinationCount, setsOf, structuresOfSet } from '../derivation/structures'
+import { extremeOf } from '../envelopes/extremes'
 import type { Concern } from '../outcome/outcome'
+import { familyOf } from '../standards/families'
+import type { Exclusion, FamilyId, RuleSet } from '../standards/family'
 import { peakVelocityPressure } from '../standards/en/peakVelocityPressure'
 import type { NumberFormat } from '../units/format'
 import { concernSentence } from '../wording/concernSentence'
@@ -28,7 +30,8 @@ export interface LevelView {
 export interface CaseView {
   readonly id: string
   readonly name: string
-  readonly psi: string | null
+  /** What the factors of combinations go by; null for permanent cases. */
+  readonly group: string | null
   readonly balance: Balance
 }
 
@@ -58,6 +61,10 @@ export interface Overview {
   /** How far the sums of the worst gravity case disagree, as a part of what was applied. */
   readonly residual: number
   readonly layers: readonly string[]
+  readonly family: FamilyId
+  /** Rules that are enveloped together, by name. */
+  readonly ruleSets: readonly RuleSet[]
+  readonly exclusions: readonly Exclusion[]
 }
 
 export const formatOf = ({ basis }: Pick<ProjectState, 'basis'>): NumberFormat => ({
@@ -69,7 +76,7 @@ export function overview(state: ProjectState): Overview {
   const format = formatOf(state)
   const actions = state.actions.map((action): ActionView => ({
     ...action,
-    cases: action.cases.map(({ id, name, psi }) => ({ id, name, psi, balance: balanceOf(state, id) })),
+    cases: action.cases.map(({ id, name, group }) => ({ id, name, group, balance: balanceOf(state, id) })),
   }))
   return {
     format,
@@ -85,6 +92,9 @@ export function overview(state: ProjectState): Overview {
     concerns: concernsOf(state).map((concern) => ({ ...concern, sentence: concernSentence(concern, format) })),
     residual: equilibriumResidual(state),
     layers: state.standard.layers,
+    family: state.standard.family,
+    ruleSets: setsOf(state),
+    exclusions: familyOf(state.standard.family).exclusions,
   }
 }
 
@@ -105,17 +115,18 @@ function figuresOf(state: ProjectState, actions: readonly ActionView[]): Figures
 
 /** At the top of the building with its parapet, or at 10 m while nothing stands. */
 function peakPressureAtTop({ basis, floors, part, standard }: ProjectState): Figures['peakPressure'] {
-  if (!basis || basis.basicWindVelocity === null) return null
+  if (!basis || basis.basicWindVelocity === null || !derivesWind(standard)) return null
   const height = Math.max(0.1, (floors.at(-1)?.level.elevation ?? 10) + (part?.parapet ?? 0))
   const site = windSite(basis.basicWindVelocity, basis.terrain)
   return { height, value: peakVelocityPressure(height, site, standard).value }
 }
 
 function mostReaction(state: ProjectState): Figures['mostReaction'] {
-  const strength = structureOf(state, 'strength')
-  if (!strength) return null
+  const strength = structuresOfSet(state, 'strength')
   return effectsOf(state, 'reaction').reduce<Figures['mostReaction']>((best, effect) => {
-    const { value } = extreme(strength, effect.values, 'most')
-    return best && best.value >= value ? best : { key: effectKey(effect), label: effect.label, value }
+    const value = extremeOf(strength, effect.values, 'most')?.value
+    return value === undefined || (best && best.value >= value)
+      ? best
+      : { key: effectKey(effect), label: effect.label, value }
   }, null)
 }

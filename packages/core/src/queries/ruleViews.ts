@@ -5,6 +5,7 @@ import { structuresOf } from '../derivation/structures'
 
 export interface RuleView {
   readonly id: RuleId
+  readonly set: string
   readonly name: string
   readonly clause: string
   readonly expression: string
@@ -12,6 +13,8 @@ export interface RuleView {
   /** How many combinations the rule holds, counted without listing; decimal digits, since it may pass 2^53. */
   readonly count: string
   readonly factors: readonly RuleFactor[]
+  /** The parameters that the rule reads, beside the psi factors. */
+  readonly parameters: readonly string[]
   readonly listed: readonly Combination[]
 }
 
@@ -25,17 +28,22 @@ export interface RuleFactor {
 /** A table on the screen shows so many combinations; the count says how many there are. */
 export const listLimit = 200
 
-/** The rules with their factors and counts; combinations are written out for one rule at a time, up to a limit. */
+/** The rules with their factors and counts; combinations are written out for one rule (or the first of a set), up to a limit. */
 export function ruleViews(state: ProjectState, listRule: RuleId | null): readonly RuleView[] {
   const variable = state.actions.filter(({ nature }) => nature === 'variable').flatMap((action) => action.cases)
-  return structuresOf(state).map((structure) => {
-    const { id, name, clause, expression, permanent, leading, accompanying }: Rule = structure.rule
+  const structures = structuresOf(state)
+  const rules = structures.map(({ rule }) => rule)
+  const listed = rules.find(({ id }) => id === listRule) ?? rules.find(({ set }) => set === listRule)
+  return structures.map((structure) => {
+    const { id, set, name, clause, expression, permanent, leading, accompanying, parameters }: Rule = structure.rule
     return {
       id,
+      set,
       name,
       clause,
       expression,
       permanent,
+      parameters,
       count: countCombinations(structure).toString(),
       factors: variable.map((loadCase) => ({
         caseId: loadCase.id,
@@ -43,7 +51,7 @@ export function ruleViews(state: ProjectState, listRule: RuleId | null): readonl
         leading: leading ? leading(loadCase) : null,
         accompanying: accompanying(loadCase),
       })),
-      listed: listRule === id ? [...listCombinations(structure, listLimit)] : [],
+      listed: listed?.id === id ? [...listCombinations(structure, listLimit)] : [],
     }
   })
 }

@@ -1,4 +1,4 @@
-import { windSite } from '../derivation/climate'
+import { derivesWind, windSite } from '../derivation/climate'
 import type { ProjectState } from '../derivation/project'
 import { peakVelocityPressure } from '../standards/en/peakVelocityPressure'
 
@@ -14,7 +14,7 @@ const steps = 48
 
 /** Peak velocity pressure over height, a little beyond the top of the building; null while there is no velocity. */
 export function windProfile({ basis, floors, part, standard }: ProjectState): WindProfile | null {
-  if (!basis || basis.basicWindVelocity === null) return null
+  if (!basis || basis.basicWindVelocity === null || !derivesWind(standard)) return null
   const site = windSite(basis.basicWindVelocity, basis.terrain)
   const top = Math.max(0.1, (floors.at(-1)?.level.elevation ?? 10) + (part?.parapet ?? 0))
   const at = (z: number) => peakVelocityPressure(z, site, standard).value

@@ -1,5 +1,7 @@
 import type { Table } from '../trace/table'
-import { parameter, parameterOf, resolveLayers, tableOf, type Family, type StandardLayer } from './layer'
+import type { Family } from './family'
+import { enFamily } from './en/family'
+import { parameter, parameterOf, resolveLayers, tableOf, type StandardLayer } from './layer'
 
 const table = (values: readonly number[], at: readonly number[] = [1, 2]): Table => ({
   symbol: 'c',
@@ -16,6 +18,8 @@ const layer = (name: string, more: Partial<StandardLayer>): StandardLayer => ({
   ...more,
 })
 const family: Family = {
+  ...enFamily,
+  uses: { desk: { name: 'desks', group: 'B', sort: 'offices', reducible: true } },
   meanings: {
     g: { symbol: 'γ', quantity: 'factor', name: 'partial factor', min: 0, max: 2 },
     z: { symbol: 'z_min', quantity: 'length', name: 'least height', min: 1, max: 30 },
@@ -27,6 +31,7 @@ const family: Family = {
     methods: { profile: 'plain' },
   }),
 }
+const use = (group: string) => ({ name: 'bars', group, sort: null, reducible: false })
 const national = layer('national', {
   values: { g: { value: 1.6, clause: 'NA.1' } },
   tables: { t: table([1, 4]) },
@@ -56,6 +61,23 @@ describe('layers lie one over another', () => {
     expect(tableOf(standard, 't').rows['a']).toEqual([1, 4])
     expect(standard.methods['profile']).toBe('fancy')
     expect(resolveLayers(family, []).methods['profile']).toBe('plain')
+  })
+
+  test('uses are added with their values, named anew, and taken away', () => {
+    const bars = layer('bars', {
+      uses: { bar: use('C'), desk: null },
+      values: { 'imposed.q_k.bar': { value: 5000, clause: 'NA.2' } },
+    })
+    const found = resolveLayers(family, [bars])
+    expect(found.concerns).toEqual([])
+    expect(found.uses).toEqual({ bar: use('C') })
+    expect(parameter(found, 'imposed.q_k.bar')).toMatchObject({ symbol: 'q_k', quantity: 'pressure', value: 5000 })
+    expect(resolveLayers(family, []).uses).toEqual(family.uses)
+  })
+
+  test('a layer that says the same again replaces nothing, but its clause counts', () => {
+    const same = resolveLayers(family, [layer('same', { values: { z: { value: 2, clause: 'NA.3' } } })]).values['z']
+    expect(same).toMatchObject({ clause: 'NA.3', layer: 'same', replaced: [] })
   })
 
   test('the traced value names clause and layer, and whether it stands from memory', () => {
@@ -91,6 +113,7 @@ describe('what a layer cannot do is a concern, and the value below it counts', (
     ],
     ['a table that is not known', { tables: { u: table([1, 4]) } }, 'layer.unusable-table'],
     ['a method that is not known', { methods: { profile: 'secret' } }, 'layer.unknown-method'],
+    ['a use of a group that is not there', { uses: { bar: use('Z') } }, 'layer.unknown-group'],
     ['a method for what has none', { methods: { other: 'plain' } }, 'layer.unknown-method'],
   ] as const)('%s', (_, more, code) => {
     const standard = resolveLayers(family, [layer('odd', more)])

@@ -2,20 +2,12 @@ import type { Concern } from '../outcome/outcome'
 import type { Table } from '../trace/table'
 import type { Traced } from '../trace/traced'
 import type { Quantity } from '../units/quantity'
+import { useMeanings, type Family, type FamilyId, type ParameterMeaning, type Use } from './family'
 
 export interface LayerValue {
   readonly value: number
   readonly clause: string
   readonly fromMemory?: boolean
-}
-
-/** A parameter of a family: a layer may replace its value, never its meaning or its limits. */
-export interface ParameterMeaning {
-  readonly symbol: string
-  readonly quantity: Quantity
-  readonly name: string
-  readonly min: number
-  readonly max: number
 }
 
 /** A family's recommended values, a national set or a project's own changes: flat data, laid one over another. */
@@ -25,13 +17,8 @@ export interface StandardLayer {
   readonly tables: Readonly<Record<string, Table>>
   /** Methods are chosen by name among those that the family registers; a layer never carries code. */
   readonly methods: Readonly<Record<string, string>>
-}
-
-/** What a family knows: the parameters and tables that a layer may replace, and the methods it may choose among. */
-export interface Family {
-  readonly meanings: Readonly<Record<string, ParameterMeaning>>
-  readonly methods: Readonly<Record<string, readonly string[]>>
-  readonly recommended: StandardLayer
+  /** Uses that the layer adds or names anew; null takes one away. */
+  readonly uses?: Readonly<Record<string, Use | null>>
 }
 
 export interface ResolvedValue extends LayerValue {
@@ -43,13 +30,15 @@ export interface ResolvedValue extends LayerValue {
   readonly replaced: readonly { readonly layer: string; readonly value: number; readonly clause: string }[]
 }
 
-/** A resolved standard: what the clauses ask for their values. */
+/** A resolved standard: what the clauses ask for their values. Plain data. */
 export interface Standard {
+  readonly family: FamilyId
   /** Names, lowest first. */
   readonly layers: readonly string[]
   readonly values: Readonly<Record<string, ResolvedValue>>
   readonly tables: Readonly<Record<string, Table>>
   readonly methods: Readonly<Record<string, string>>
+  readonly uses: Readonly<Record<string, Use>>
   /** Entries of a layer that could not be used, each with its layer. */
   readonly concerns: readonly Concern[]
 }
@@ -57,31 +46,58 @@ export interface Standard {
 /** Lays layers over the recommended values, the last on top; each value keeps its own clause and says what it replaced. */
 export function resolveLayers(family: Family, over: readonly StandardLayer[]): Standard {
   const layers = [family.recommended, ...over]
+  const uses = usesOver(family, over)
+  const known: Known = { family, meanings: meaningsOf(family, over) }
   const values: Record<string, ResolvedValue> = {}
   const tables: Record<string, Table> = {}
   const methods: Record<string, string> = {}
   const concerns: Concern[] = []
   for (const layer of layers) {
-    concerns.push(...unusable(family, layer))
+    concerns.push(...unusable(known, layer))
     for (const [key, entry] of Object.entries(layer.values))
-      if (valueFits(family.meanings[key], entry)) values[key] = laidOver(values[key], key, family, layer, entry)
+      if (valueFits(known.meanings[key], entry)) values[key] = laidOver(values[key], key, known, layer, entry)
     for (const [key, table] of Object.entries(layer.tables)) if (tableFits(family, key, table)) tables[key] = table
     for (const [key, name] of Object.entries(layer.methods))
       if (family.methods[key]?.includes(name)) methods[key] = name
   }
-  return { layers: layers.map(({ name }) => name), values, tables, methods, concerns }
+  return { family: family.id, layers: layers.map(({ name }) => name), values, tables, methods, uses, concerns }
+}
+
+interface Known {
+  readonly family: Family
+  /** Of the family and of the uses that layers add. */
+  readonly meanings: Readonly<Record<string, ParameterMeaning>>
+}
+
+function meaningsOf(family: Family, over: readonly StandardLayer[]): Known['meanings'] {
+  const added = over.flatMap(({ uses }) => Object.keys(uses ?? {}))
+  return Object.assign({}, ...added.map((id) => useMeanings(family, id)), family.meanings) as Known['meanings']
+}
+
+/** The family's uses with those of the layers; a use of a group that the family does not have is left out (and said). */
+function usesOver({ uses, groups }: Family, over: readonly StandardLayer[]): Standard['uses'] {
+  const all = new Map<string, Use>(Object.entries(uses))
+  for (const layer of over)
+    for (const [id, use] of Object.entries(layer.uses ?? {}))
+      if (use === null) all.delete(id)
+      else if (groups[use.group]) all.set(id, use)
+  return Object.fromEntries(all)
 }
 
 function laidOver(
   below: ResolvedValue | undefined,
   key: string,
-  { meanings }: Family,
+  { meanings }: Known,
   layer: StandardLayer,
   entry: LayerValue,
 ): ResolvedValue {
   const meaning = meanings[key]
   if (!meaning) throw new Error(`No meaning of ${key}`)
-  const replaced = below ? [...below.replaced, { layer: below.layer, value: below.value, clause: below.clause }] : []
+  // a layer that says the same again replaces nothing: its clause counts, and there is nothing to strike through
+  const changed = below !== undefined && below.value !== entry.value
+  const replaced = changed
+    ? [...below.replaced, { layer: below.layer, value: below.value, clause: below.clause }]
+    : (below?.replaced ?? [])
   return { ...entry, key, meaning, layer: layer.name, replaced }
 }
 
@@ -102,7 +118,7 @@ function tableFits({ recommended }: Family, key: string, table: Table): boolean 
   )
 }
 
-function unusable(family: Family, layer: StandardLayer): readonly Concern[] {
+function unusable({ family, meanings }: Known, layer: StandardLayer): readonly Concern[] {
   const concern = (code: Concern['code'], data: Concern['data']): Concern => ({
     code,
     severity: 'caution',
@@ -110,7 +126,7 @@ function unusable(family: Family, layer: StandardLayer): readonly Concern[] {
     data,
   })
   const values = Object.entries(layer.values).flatMap(([key, entry]) => {
-    const meaning = family.meanings[key]
+    const meaning = meanings[key]
     if (!meaning) return [concern('layer.unknown-key', { layer: layer.name, key })]
     if (valueFits(meaning, entry)) return []
     const { min, max, name, quantity } = meaning
@@ -122,7 +138,12 @@ function unusable(family: Family, layer: StandardLayer): readonly Concern[] {
   const methods = Object.entries(layer.methods).flatMap(([key, name]) =>
     family.methods[key]?.includes(name) ? [] : [concern('layer.unknown-method', { layer: layer.name, key, name })],
   )
-  return [...values, ...tables, ...methods]
+  const uses = Object.entries(layer.uses ?? {}).flatMap(([id, use]) =>
+    use === null || family.groups[use.group]
+      ? []
+      : [concern('layer.unknown-group', { layer: layer.name, key: id, group: use.group })],
+  )
+  return [...values, ...tables, ...methods, ...uses]
 }
 
 /** The traced value of a parameter; a key that no layer knows is a programming error. */
@@ -137,6 +158,10 @@ export function parameter(standard: Standard, key: string): Traced {
     basis: { kind: 'parameter', clause, layer, ...(fromMemory ? { fromMemory } : {}) },
   }
 }
+
+/** The same where a layer may have none: a table need not give every use a concentrated load. */
+export const parameterIf = (standard: Standard, key: string): Traced | null =>
+  standard.values[key] ? parameter(standard, key) : null
 
 /** The same with its quantity stated, where a formula wants it; a mismatch is a programming error. */
 export function parameterOf<Q extends Quantity>(standard: Standard, key: string, quantity: Q): Traced<Q> {

@@ -46,6 +46,14 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `Load key “${d['key']}” has a load and no use, so the load belongs to no case and is not applied. Give it a use.`,
   'partitions.too-heavy': (d, show) =>
     `Partitions of ${show('weight', 'lineLoad')} on “${d['key']}” are heavier than the allowance covers. Enter them as wall runs.`,
+  'partitions.below-least': (d, show) =>
+    `The partition allowance of ${show('value', 'pressure')} on “${d['key']}” is below the ${show('least', 'pressure')} that the standard asks for. Take the least, or raise it.`,
+  'partitions.no-such-rule': (d) =>
+    `“${d['key']}” takes its partition allowance by a rule that ${d['standard']} does not have, so none is applied. Choose another rule.`,
+  'key.unknown-use': (d) =>
+    `Load key “${d['key']}” has the use ${d['use']}, which ${d['standard']} does not know, so its load is not applied. Choose another use.`,
+  'key.no-value': (d) =>
+    `${d['standard']} has no uniform load for ${d['use']} of load key “${d['key']}”. Type the value.`,
   'wall.no-height': (d) =>
     `Wall run ${d['label']} on level ${d['level']} has no storey above to take its height from. Type its height.`,
   'wall.no-beam-above': (d) =>
@@ -58,6 +66,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `Under panel ${d['label']}, ${d['a']} and ${d['b']} are nearer than 50 mm and share as one support.`,
   'wind.roof-underived': () =>
     'Wind on the roof is not derived yet: suction and pressure there are missing from every wind case.',
+  'wind.family-underived': (d) =>
+    `Wind is not derived by ${d['family']} in this version, so no case has wind although a velocity is given. Add it by other means.`,
   'wind.structural-factor': (d, show) =>
     `The building is ${show('height', 'length')} high, and c_s c_d = 1 may be taken below 15 m only (EN 1991-1-4, 6.2(1)). Derive it and type it.`,
   'wind.too-high': (d, show) =>
@@ -74,6 +84,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `Layer “${d['layer']}” has a table ${d['key']} that does not fit the one it replaces; it is not used.`,
   'layer.unknown-method': (d) =>
     `Layer “${d['layer']}” chooses ${d['name']} for ${d['key']}, which is no method known here; it is not used.`,
+  'layer.unknown-group': (d) =>
+    `Layer “${d['layer']}” puts use ${d['key']} into group ${d['group']}, which the family does not have; the use is left out.`,
   'table.outside-range': (d) => `${d['symbol']} = ${d['at']} is outside ${d['from']} to ${d['to']} of ${d['clause']}.`,
   'table.unknown-row': (d) => `${d['clause']} has no row ${d['row']}.`,
 }

@@ -1,13 +1,17 @@
 import { evaluate } from 'mathjs'
-import { enFamily, enStandard, nationalSets } from '../../src/standards/en/standard'
+import { families, shippedSets, standardOf } from '../../src/standards/families'
 import { resolveLayers, type Standard, type StandardLayer } from '../../src/standards/layer'
 import type { Table } from '../../src/trace/table'
 import { formulas } from '../formulas'
 import { formulaChecks } from './formulaChecks'
+import { asce705Checks, familyChecks, germanUseChecks } from './familyChecks'
 import { germanChecks, recommendedChecks, type StandardCheck } from './standardChecks'
 
-const [germany] = nationalSets
-if (!germany) throw new Error('No national set')
+const enFamily = families.EN
+const [germany] = shippedSets.EN
+const [asce705] = shippedSets.ASCE
+if (!germany || !asce705) throw new Error('No national set')
+const germanAnnexes = [...germanChecks, ...germanUseChecks]
 
 /** A value that the standard no longer has (put outside its limits, it is not used) is a difference as well. */
 function holds({ read, value }: StandardCheck, standard: Standard): boolean {
@@ -21,21 +25,34 @@ function holds({ read, value }: StandardCheck, standard: Standard): boolean {
 const german = resolveLayers(enFamily, [germany])
 
 describe('recommended values against EN 1990, EN 1991-1-1 and EN 1991-1-4', () => {
-  const standard = enStandard([])
+  const standard = standardOf('EN', [])
   test.each(recommendedChecks.map((check) => [check.source, check] as const))('%s', (_, check) => {
     expect(holds(check, standard)).toBe(true)
   })
 })
 
 describe('the German set against its annexes', () => {
-  test.each(germanChecks.map((check) => [check.source, check] as const))('%s', (_, check) => {
+  test.each(germanAnnexes.map((check) => [check.source, check] as const))('%s', (_, check) => {
     expect(holds(check, german)).toBe(true)
   })
 
   test('it chooses the profile of mixed terrain inland', () => {
     expect(german.methods['wind.peakPressure']).toBe('mixedInland')
-    expect(enStandard([]).methods['wind.peakPressure']).toBe('roughness')
+    expect(standardOf('EN', []).methods['wind.peakPressure']).toBe('roughness')
   })
+})
+
+const others = ['ASCE', 'IS', 'BS'] as const
+
+describe.each(others)('the tables of %s, row by row', (id) => {
+  const standard = standardOf(id, [])
+  test.each(familyChecks[id].map((check) => [check.source, check] as const))('%s', (_, check) => {
+    expect(holds(check, standard)).toBe(true)
+  })
+})
+
+test.each(asce705Checks.map((check) => [check.source, check] as const))('%s', (_, check) => {
+  expect(holds(check, resolveLayers(families.ASCE, [asce705]))).toBe(true)
 })
 
 describe('formulas against handbooks, facts of the trade and hand calculation', () => {
@@ -100,9 +117,24 @@ describe('a slip of 1 % in any value, table cell or table bound is noticed by a 
     expect(unnoticed).toEqual([])
   })
 
+  test.each(others)('of %s', (id) => {
+    const family = families[id]
+    const unnoticed = mutationsOf(family.recommended)
+      .filter(({ layer }) => unseen(familyChecks[id], resolveLayers({ ...family, recommended: layer }, [])))
+      .map(({ where }) => where)
+    expect(unnoticed).toEqual([])
+  })
+
+  test('of ASCE 7-05', () => {
+    const unnoticed = mutationsOf(asce705)
+      .filter(({ layer }) => unseen(asce705Checks, resolveLayers(families.ASCE, [layer])))
+      .map(({ where }) => where)
+    expect(unnoticed).toEqual([])
+  })
+
   test('of the German set', () => {
     const unnoticed = mutationsOf(germany)
-      .filter(({ layer }) => unseen(germanChecks, resolveLayers(enFamily, [layer])))
+      .filter(({ layer }) => unseen(germanAnnexes, resolveLayers(enFamily, [layer])))
       .map(({ where }) => where)
     expect(unnoticed).toEqual([])
   })
@@ -135,11 +167,17 @@ test('every formula has a sourced check', () => {
 })
 
 test('the share of checks that stand from memory is said, and each such value is marked on the screen', () => {
-  const all = [...recommendedChecks, ...germanChecks, ...formulaChecks]
+  const all = [
+    ...recommendedChecks,
+    ...germanAnnexes,
+    ...others.flatMap((id) => familyChecks[id]),
+    ...asce705Checks,
+    ...formulaChecks,
+  ]
   const remembered = all.filter(({ fromMemory }) => fromMemory === true)
   const share = Math.round((100 * remembered.length) / all.length)
   process.stdout.write(`${remembered.length} of ${all.length} sourced checks (${share} %) stand from memory\n`)
-  for (const layer of [enFamily.recommended, germany]) {
+  for (const layer of [...Object.values(families).map(({ recommended }) => recommended), germany, asce705]) {
     for (const [key, { fromMemory }] of Object.entries(layer.values)) expect([key, fromMemory]).toEqual([key, true])
     for (const [key, { fromMemory }] of Object.entries(layer.tables)) expect([key, fromMemory]).toEqual([key, true])
   }

@@ -62,6 +62,13 @@ const imposed = (
     ['F', 2.5, '6.8'],
     ['G', 5.0, '6.8'],
     ['H', 0.4, '6.10'],
+    // 6.3.4.1: roofs in use as floors of the same use
+    ['I-A', 2.0, '6.2'],
+    ['I-B', 3.0, '6.2'],
+    ['I-C1', 3.0, '6.2'],
+    ['I-C3', 5.0, '6.2'],
+    ['I-C5', 5.0, '6.2'],
+    ['I-D1', 4.0, '6.2'],
   ] as const
 ).map(([use, kilonewtons, table]) =>
   remembered(
@@ -89,6 +96,14 @@ const concentrated = (
     ['F', 20, '6.8'],
     ['G', 90, '6.8'],
     ['H', 1.0, '6.10'],
+    ['I-A', 2.0, '6.2'],
+    ['I-B', 4.5, '6.2'],
+    ['I-C1', 4.0, '6.2'],
+    ['I-C3', 4.0, '6.2'],
+    ['I-C5', 4.5, '6.2'],
+    ['I-D1', 4.0, '6.2'],
+    ['K-HC1', 20, '6.11'],
+    ['K-HC2', 60, '6.11'],
   ] as const
 ).map(([use, kilonewtons, table]) =>
   remembered(
@@ -228,7 +243,6 @@ export const germanChecks: readonly StandardCheck[] = [
       ['wind.terrain.III.z_min', 8, 'DIN EN 1991-1-4/NA table NA.B.1'],
       ['wind.terrain.IV.z_0', 1.05, 'DIN EN 1991-1-4/NA table NA.B.1'],
       ['wind.terrain.IV.z_min', 16, 'DIN EN 1991-1-4/NA table NA.B.1'],
-      ['imposed.q_k.B', 2000, 'DIN EN 1991-1-1/NA table 6.1DE, B1: 2.0 kN/m²'],
       ['wind.z_max', 300, 'DIN EN 1991-1-4/NA NA.B.3.3: up to 300 m'],
     ] as const
   ).map(([key, value, source]) => remembered(source, (standard) => parameter(standard, key).value, value)),

@@ -5,6 +5,7 @@ import styled from 'styled-components'
 import { formatValue } from '@hedrion/core'
 import { useAnswer, useFormat, useGetDocument } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
+import { FromMemory } from '../../sheet/FromMemory'
 import { Line, Section } from '../../sheet/Sheet'
 import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
@@ -15,6 +16,8 @@ const groups: readonly (readonly [prefix: string, title: string])[] = [
   ['basis.gamma', 'Partial factors'],
   ['basis.K_FI', 'Reliability'],
   ['basis.psi', 'Combination factors ψ'],
+  ['rule.', 'Factors of the combinations'],
+  ['imposed.partitions', 'Partitions'],
   ['imposed.', 'Imposed loads by use'],
   ['wind.terrain', 'Terrain'],
   ['wind.', 'Wind'],
@@ -32,9 +35,10 @@ export function StandardValues() {
       title="Values of the standard"
       aside={<small>{changed.length === 0 ? 'as recommended' : `${changed.length} replaced`}</small>}
     >
-      {groups.map(([, title], i) => (
-        <Group key={title} title={title} entries={values.filter(({ key }) => groupOf(key) === i)} />
-      ))}
+      {groups.map(([, title], i) => {
+        const entries = values.filter(({ key }) => groupOf(key) === i)
+        return entries.length > 0 && <Group key={title} title={title} entries={entries} />
+      })}
     </Section>
   )
 }
@@ -78,12 +82,7 @@ const ValueLine = memo(function ValueLine({ entry }: { readonly entry: ResolvedV
       reference={
         <>
           {isOwn ? replaced.at(-1)?.clause : clause}
-          {fromMemory && (
-            <abbr title="Written from memory of the standard: check it against the printed document before use.">
-              {' '}
-              ◦ from memory
-            </abbr>
-          )}
+          <FromMemory shown={fromMemory} />
         </>
       }
       result={<Value value={value} quantity={meaning.quantity} address={`parameter:${key}`} />}

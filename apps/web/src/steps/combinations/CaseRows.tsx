@@ -18,7 +18,7 @@ export function CaseRows({ overview }: { readonly overview: Overview }) {
       {overview.actions.map((action) => (
         <ActionRow key={action.id} action={action} />
       ))}
-      <Excluded actions={overview.actions} />
+      <Excluded overview={overview} />
     </Page>
   )
 }
@@ -62,9 +62,19 @@ function ActionRow({ action }: { readonly action: ActionView }) {
 }
 
 /** Actions that never act at the same time, with the clause that says so. */
-function Excluded({ actions }: { readonly actions: readonly ActionView[] }) {
-  const both = actions.some(({ id }) => id === 'roof') && actions.some(({ id }) => id === 'wind')
-  return both ? <Never>Roof access is never taken with wind (EN 1991-1-1, 3.3.2(1)).</Never> : null
+function Excluded({ overview: { actions, exclusions } }: { readonly overview: Overview }) {
+  const named = (id: string) => actions.find((action) => action.id === id)?.name
+  return exclusions.map(({ actions: [a, b], clause }) => {
+    const [first, second] = [named(a), named(b)]
+    return (
+      first &&
+      second && (
+        <Never key={`${a} ${b}`}>
+          {first} is never taken with {second.toLowerCase()} ({clause}).
+        </Never>
+      )
+    )
+  })
 }
 
 const Page = styled.div`

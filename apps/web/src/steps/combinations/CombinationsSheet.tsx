@@ -1,4 +1,4 @@
-import type { Overview, RuleId, RuleView } from '@hedrion/core'
+import { familyOf, type Overview, type RuleView } from '@hedrion/core'
 import { useAnswer } from '../../compute/SessionContext'
 import { Expression } from '../../sheet/Expression'
 import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
@@ -7,11 +7,11 @@ import { Button } from '../../ui/Button'
 import { CombinationTable } from './CombinationTable'
 import { FactorLines } from './FactorLines'
 
-/** The rules of EN 1990 with their factors and counts; one of them can be opened as a table. */
+/** The rules of the family with their factors and counts; one of them can be opened as a table. */
 export function CombinationsSheet({ overview }: { readonly overview: Overview }) {
   const [look, change] = useLook()
-  const chosen: RuleId = ruleIds.find((id) => id === look.rule) ?? 'strength'
-  const rules = useAnswer({ kind: 'rules', list: look.sheet === 'narrow' ? null : chosen })
+  const wanted = look.rule ?? 'strength'
+  const rules = useAnswer({ kind: 'rules', list: look.sheet === 'narrow' ? null : wanted })
   if (!rules) return null
   if (rules.length === 0)
     return (
@@ -19,15 +19,16 @@ export function CombinationsSheet({ overview }: { readonly overview: Overview })
         <Note>No action yet: nothing to combine.</Note>
       </Sheet>
     )
-  const rule = rules.find(({ id }) => id === chosen)
+  // a set of rules that an envelope was looked at by stands for its first rule
+  const rule = rules.find(({ id }) => id === wanted) ?? rules.find(({ set }) => set === wanted) ?? rules[0]
   return (
-    <Sheet title="Combinations" scope="EN 1990, counted without listing">
+    <Sheet title="Combinations" scope={`${familyOf(overview.family).name}, counted without listing`}>
       <Section title="Rules">
         {rules.map((entry) => (
           <RuleLine
             key={entry.id}
             rule={entry}
-            chosen={entry.id === chosen}
+            chosen={entry === rule}
             onOpen={() => change({ rule: entry.id, sheet: 'table' })}
             onChoose={() => change({ rule: entry.id })}
           />
@@ -44,8 +45,6 @@ export function CombinationsSheet({ overview }: { readonly overview: Overview })
     </Sheet>
   )
 }
-
-export const ruleIds = ['strength', 'characteristic', 'frequent', 'quasiPermanent'] as const
 
 interface RuleLineProps {
   readonly rule: RuleView

@@ -9,19 +9,26 @@ import { QuantityField } from '../../ui/QuantityField'
 export function FactorLines({ rule, overview }: { readonly rule: RuleView; readonly overview: Overview }) {
   const format = useFormat()
   const show = (value: number) => formatValue(value, 'factor', format)
-  const categories = [...new Set(overview.actions.flatMap(({ cases }) => cases.flatMap(({ psi }) => psi ?? [])))]
+  const categories = [...new Set(overview.actions.flatMap(({ cases }) => cases.flatMap(({ group }) => group ?? [])))]
+  const values = useAnswer({ kind: 'standard' })?.values ?? []
+  const psi = categories.filter((category) => values.some(({ key }) => key === `basis.psi_0.${category}`))
+  const ofRow = rule.parameters.some((key) => key.startsWith('rule.'))
   return (
     <>
-      <Section title="Partial factors">
-        <FactorLine parameter="basis.gamma_Gsup" text="permanent, unfavourable" />
-        <FactorLine parameter="basis.gamma_Ginf" text="permanent, favourable" />
-        <FactorLine parameter="basis.gamma_Q" text="variable, unfavourable" />
-      </Section>
-      <Section title="Combination factors">
-        {categories.map((category) => (
-          <PsiLine key={category} category={category} />
-        ))}
-      </Section>
+      {rule.parameters.length > 0 && (
+        <Section title={ofRow ? `Factors of ${rule.name}` : 'Partial factors'}>
+          {rule.parameters.map((parameter) => (
+            <FactorLine key={parameter} parameter={parameter} />
+          ))}
+        </Section>
+      )}
+      {psi.length > 0 && (
+        <Section title="Combination factors">
+          {psi.map((category) => (
+            <PsiLine key={category} category={category} />
+          ))}
+        </Section>
+      )}
       <Section title={`What ${rule.name.toLowerCase()} gives each case`}>
         <Line reference="permanent" result={rule.permanent.map(show).join(' or ')}>
           all permanent cases alike
@@ -73,12 +80,12 @@ function Factor({ parameter }: FactorProps) {
   )
 }
 
-function FactorLine({ parameter, text }: FactorProps & { readonly text: string }) {
+function FactorLine({ parameter }: FactorProps) {
   const entry = useParameter(parameter)
   if (!entry) return null
   return (
     <Line reference={entry.replaced.length > 0 ? entry.clause : entry.clause.replace('EN 1990 ', '')}>
-      <Symbol name={entry.meaning.symbol} /> = <Factor parameter={parameter} /> {text}
+      <Symbol name={entry.meaning.symbol} /> = <Factor parameter={parameter} /> <small>{entry.meaning.name}</small>
     </Line>
   )
 }

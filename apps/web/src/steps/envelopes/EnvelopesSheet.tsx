@@ -9,13 +9,6 @@ import { CopyButton, tabbed } from '../../ui/CopyButton'
 import { Governing } from './Governing'
 import type { EnvelopeInView } from './useEnvelope'
 
-const ruleOptions = [
-  ['strength', 'strength, 6.10'],
-  ['characteristic', 'characteristic'],
-  ['frequent', 'frequent'],
-  ['quasiPermanent', 'quasi-permanent'],
-] as const
-
 const kindOptions = [
   ['reaction', 'reactions'],
   ['columnForce', 'column forces'],
@@ -41,7 +34,7 @@ function tableText(rows: readonly EnvelopeRow[], format: NumberFormat): string {
 
 /** What governs the effect in view, then most and least of all effects of its kind. */
 export function EnvelopesSheet({ envelope }: { readonly envelope: EnvelopeInView }) {
-  const { rule, kind, rows, key, choose, setRule, setKind } = envelope
+  const { set, sets, kind, rows, key, choose, chooseSet, setKind } = envelope
   const [look] = useLook()
   const format = useFormat()
   const shown =
@@ -54,14 +47,19 @@ export function EnvelopesSheet({ envelope }: { readonly envelope: EnvelopeInView
       scope={
         <>
           <Choice label="Effects" value={kind} options={kindOptions} onChange={setKind} /> under{' '}
-          <Choice label="Rule" value={rule} options={ruleOptions} onChange={setRule} />
+          <Choice
+            label="Rules"
+            value={set}
+            options={sets.map(({ id, name }) => [id, name] as const)}
+            onChange={chooseSet}
+          />
         </>
       }
     >
       {rows.length === 0 && (
         <Note>{kind === 'storeyShear' ? 'No wind yet, so no storey shear.' : 'No support yet, so no reaction.'}</Note>
       )}
-      {key && <Governing rule={rule} effectKey={key} />}
+      {key && <Governing set={set} effectKey={key} />}
       {rows.length > 0 && (
         <Section
           title="Most and least"
@@ -74,11 +72,11 @@ export function EnvelopesSheet({ envelope }: { readonly envelope: EnvelopeInView
               reference={kind === 'storeyShear' ? components[row.component] : `level ${row.levelName}`}
               result={
                 <>
-                  <Value value={row.most} quantity="force" address={`extreme:${rule}:most:${row.key}`} /> ·{' '}
+                  <Value value={row.most} quantity="force" address={`extreme:${set}:most:${row.key}`} /> ·{' '}
                   <Value
                     value={row.least}
                     quantity="force"
-                    address={`extreme:${rule}:least:${row.key}`}
+                    address={`extreme:${set}:least:${row.key}`}
                     strong={false}
                   />
                 </>

@@ -1,4 +1,4 @@
-import { formatQuantity, formatValue, type GoverningSide, type RuleId } from '@hedrion/core'
+import { formatQuantity, formatValue, type GoverningRival, type GoverningSide } from '@hedrion/core'
 import styled from 'styled-components'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { markOf } from '../../drawing/marks'
@@ -8,15 +8,21 @@ import { Value } from '../../sheet/Value'
 const actionWords: Readonly<Record<string, string>> = { imposed: 'imposed', roof: 'roof access', wind: 'wind' }
 
 /** The governing combinations of one effect as lines of factor · case, each with its bar. */
-export function Governing({ rule, effectKey }: { readonly rule: RuleId; readonly effectKey: string }) {
-  const view = useAnswer({ kind: 'governing', rule, key: effectKey })
+export function Governing({ set, effectKey }: { readonly set: string; readonly effectKey: string }) {
+  const view = useAnswer({ kind: 'governing', set, key: effectKey })
   if (!view) return null
   return (
     <>
-      <Side title={`What governs ${view.label}, most`} side={view.most} address={`extreme:${rule}:most:${effectKey}`} />
-      <Side title="and least" side={view.least} address={`extreme:${rule}:least:${effectKey}`} />
+      <Side title={`What governs ${view.label}, most`} side={view.most} address={`extreme:${set}:most:${effectKey}`} />
+      <Side title="and least" side={view.least} address={`extreme:${set}:least:${effectKey}`} />
     </>
   )
+}
+
+/** Which combination it is: by the action that leads, or by the row of the table. */
+function whose({ leading, rule }: GoverningRival): string {
+  if (!rule.leads) return `by ${rule.name}`
+  return leading ? `with ${actionWords[leading] ?? leading} leading` : 'with no variable action'
 }
 
 interface SideProps {
@@ -24,6 +30,9 @@ interface SideProps {
   readonly side: GoverningSide
   readonly address: string
 }
+
+const partOf = ({ leading, rule }: GoverningRival, action: string): string =>
+  action === 'permanent' ? 'permanent' : !rule.leads ? 'variable' : action === leading ? 'leads' : 'accompanies'
 
 function Side({ title, side, address }: SideProps) {
   const format = useFormat()
@@ -33,11 +42,7 @@ function Side({ title, side, address }: SideProps) {
     <Section title={title}>
       {side.terms.length === 0 && <Note>No case has an effect here.</Note>}
       {side.terms.map(({ caseId, name, action, factor, characteristic, value }) => (
-        <Line
-          key={caseId}
-          reference={action === side.leading ? 'leads' : action === 'permanent' ? 'permanent' : 'accompanies'}
-          result={<Value value={value} quantity="force" />}
-        >
+        <Line key={caseId} reference={partOf(side, action)} result={<Value value={value} quantity="force" />}>
           {formatValue(factor, 'factor', format)} · {name}{' '}
           <Value value={characteristic} quantity="force" strong={false} />
           <Bar
@@ -49,13 +54,10 @@ function Side({ title, side, address }: SideProps) {
         </Line>
       ))}
       <Line lit reference="sum" result={<Value value={side.value} quantity="force" address={address} />}>
-        {side.leading ? `with ${actionWords[side.leading] ?? side.leading} leading` : 'no variable action'}
+        {whose(side)}
         {nextBest && (
           <small>
-            ; next {formatQuantity(nextBest.value, 'force', format)}{' '}
-            {nextBest.leading
-              ? `with ${actionWords[nextBest.leading] ?? nextBest.leading} leading`
-              : 'with no variable action'}
+            ; next {formatQuantity(nextBest.value, 'force', format)} {whose(nextBest)}
           </small>
         )}
       </Line>

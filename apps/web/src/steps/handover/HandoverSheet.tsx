@@ -4,8 +4,8 @@ import { useAnswer, useDocument, useRecords, useSession } from '../../compute/Se
 import { Line, Note, Section, Sheet, Warm } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
+import { fileName, saveFile } from '../../ui/saveFile'
 import { AxesPicture } from './AxesPicture'
-import { saveFile } from './saveFile'
 
 const stages: readonly (readonly [ResultStage, string])[] = [
   ['cases', 'cases with their balance'],
@@ -20,7 +20,7 @@ export function HandoverSheet() {
   const overview = useAnswer({ kind: 'overview' })
   const [basis] = useRecords('basis')
   if (!overview || !basis) return null
-  const name = slug(basis.name)
+  const name = fileName(basis.name)
   return (
     <Sheet title="Handover" scope="what a frame analysis takes">
       <Section title="Files">
@@ -47,14 +47,6 @@ export function HandoverSheet() {
     </Sheet>
   )
 }
-
-const slug = (text: string): string =>
-  text
-    .normalize('NFKD')
-    .replace(/[^A-Za-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .toLowerCase()
-    .slice(0, 60) || 'project'
 
 function ProjectFileLine({ name }: { readonly name: string }) {
   const document = useDocument()

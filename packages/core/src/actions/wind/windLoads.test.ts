@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { given } from '../../trace/traced'
-import { enStandard } from '../../standards/en/standard'
+import { standardOf } from '../../standards/families'
 import { peakVelocityPressure } from '../../standards/en/peakVelocityPressure'
 import { wallCoefficients } from './wallCoefficients'
 import { windLoads, type WindBody } from './windLoads'
 
-const standard = enStandard([])
+const standard = standardOf('EN', [])
 const site = { v_b0: given('v_b,0', 'velocity', 26, 'site'), terrain: 'II' } as const
 const body: WindBody = { box: { x0: 0, y0: 0, x1: 20, y1: 12 }, roof: 9, parapet: 0 }
 const levels = [0, 3, 6, 9].map((z) => ({ levelId: `level:${z}`, z }))

@@ -1,18 +1,19 @@
-import type { RuleId } from '../../combinations/ruleSets'
 import { findEffect } from '../../derivation/effects'
 import type { ProjectState } from '../../derivation/project'
-import { structureOf } from '../../derivation/structures'
-import { extreme } from '../../envelopes/extremes'
+import { structuresOfSet } from '../../derivation/structures'
+import { extremeOf } from '../../envelopes/extremes'
 import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 
-/** `extreme:RULE:most|least:EFFECT`: the governing combination as factor · case. */
+/** `extreme:SET:most|least:EFFECT`: the governing combination as factor · case. */
 export function extremeSum(state: ProjectState, rest: string): Traced | null {
-  const [rule, sense, ...key] = rest.split(':')
+  const [set = '', sense, ...key] = rest.split(':')
   const effect = findEffect(state, key.join(':'))
-  const structure = structureOf(state, rule as RuleId)
-  if (!effect || !structure || (sense !== 'most' && sense !== 'least')) return null
+  if (!effect || (sense !== 'most' && sense !== 'least')) return null
+  const structures = structuresOfSet(state, set)
+  const governing = extremeOf(structures, effect.values, sense)
+  if (!governing) return null
   const cases = state.actions.flatMap((action) => action.cases)
-  const terms = extreme(structure, effect.values, sense).factors.flatMap(({ case: index, factor }): TracedTerm[] => {
+  const terms = governing.factors.flatMap(({ case: index, factor }): TracedTerm[] => {
     const loadCase = cases[index]
     const value = effect.values[index] ?? 0
     if (!loadCase || value === 0) return []
@@ -28,7 +29,8 @@ export function extremeSum(state: ProjectState, rest: string): Traced | null {
       },
     ]
   })
-  return tracedSum('E_d', 'force', structure.rule.clause, terms)
+  const clause = structures.find(({ rule }) => rule.id === governing.rule)?.rule.clause ?? ''
+  return tracedSum('E_d', 'force', clause, terms)
 }
 
 function caseAddress(kind: string, expandedId: string, caseId: string): string {

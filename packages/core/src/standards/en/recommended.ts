@@ -1,10 +1,10 @@
-import type { LayerValue, ParameterMeaning, StandardLayer } from '../layer'
+import type { ParameterMeaning } from '../family'
+import type { LayerValue, StandardLayer } from '../layer'
+import { metricTable, remembered, useParameters, useValues } from '../tabled'
 import { tables } from './tables'
-import { uses, type Use } from './uses'
+import { enUseRows } from './uses'
 
-// Every value of this file was written from memory of the standards and marked so, until someone has checked it
-// against the printed documents; the mark shows beside the value on the screen.
-const remembered = (value: number, clause: string): LayerValue => ({ value, clause, fromMemory: true })
+export const enImposedSymbols = ['q_k', 'Q_k'] as const
 
 const factor = (symbol: string, name: string, max = 10): ParameterMeaning => ({
   symbol,
@@ -13,44 +13,6 @@ const factor = (symbol: string, name: string, max = 10): ParameterMeaning => ({
   min: 0,
   max,
 })
-
-/** EN 1991-1-1, tables 6.2, 6.4, 6.8 and 6.10: recommended uniform values in Pa. */
-const imposed: Readonly<Record<Use, readonly [value: number, clause: string]>> = {
-  A: [2000, 'EN 1991-1-1 table 6.2'],
-  'A-stairs': [2000, 'EN 1991-1-1 table 6.2'],
-  'A-balconies': [2500, 'EN 1991-1-1 table 6.2'],
-  B: [3000, 'EN 1991-1-1 table 6.2'],
-  C1: [3000, 'EN 1991-1-1 table 6.2'],
-  C2: [4000, 'EN 1991-1-1 table 6.2'],
-  C3: [5000, 'EN 1991-1-1 table 6.2'],
-  C4: [5000, 'EN 1991-1-1 table 6.2'],
-  C5: [5000, 'EN 1991-1-1 table 6.2'],
-  D1: [4000, 'EN 1991-1-1 table 6.2'],
-  D2: [5000, 'EN 1991-1-1 table 6.2'],
-  E1: [7500, 'EN 1991-1-1 table 6.4'],
-  F: [2500, 'EN 1991-1-1 table 6.8'],
-  G: [5000, 'EN 1991-1-1 table 6.8'],
-  H: [400, 'EN 1991-1-1 table 6.10'],
-}
-
-/** The same tables: concentrated values in N, for F and G the axle. Alone, for the local check (6.2.1(3)P). */
-const concentrated: Readonly<Record<Use, number>> = {
-  A: 2000,
-  'A-stairs': 2000,
-  'A-balconies': 2000,
-  B: 4500,
-  C1: 4000,
-  C2: 4000,
-  C3: 4000,
-  C4: 7000,
-  C5: 4500,
-  D1: 4000,
-  D2: 7000,
-  E1: 7000,
-  F: 20_000,
-  G: 90_000,
-  H: 1000,
-}
 
 /** EN 1990, table A1.1: psi_0, psi_1, psi_2. */
 const psi: Readonly<Record<string, readonly [name: string, ...psi: readonly number[]]>> = {
@@ -108,19 +70,8 @@ const expand = () => {
     values[key] = value
   }
   for (const [key, [meaning, value]] of Object.entries(single)) set(key, meaning, value)
-  for (const use of uses) {
-    const [value, clause] = imposed[use]
-    set(
-      `imposed.q_k.${use}`,
-      { symbol: 'q_k', quantity: 'pressure', name: `imposed load, ${use}`, min: 0, max: 1e5 },
-      remembered(value, clause),
-    )
-    set(
-      `imposed.Q_k.${use}`,
-      { symbol: 'Q_k', quantity: 'force', name: `concentrated load, ${use}`, min: 0, max: 1e6 },
-      remembered(concentrated[use], clause),
-    )
-  }
+  Object.assign(meanings, useParameters({ imposedSymbols: enImposedSymbols }, enUseRows))
+  Object.assign(values, useValues(enUseRows, metricTable))
   for (const [category, [name, ...three]] of Object.entries(psi))
     three.forEach((value, i) =>
       set(`basis.psi_${i}.${category}`, factor(`ψ_${i}`, name, 1), remembered(value, 'EN 1990 table A1.1')),
@@ -157,5 +108,5 @@ export const enRecommended: StandardLayer = {
   name: 'EN, recommended values',
   values,
   tables,
-  methods: { 'wind.peakPressure': 'roughness' },
+  methods: { 'wind.peakPressure': 'roughness', 'imposed.partitions': 'byBand' },
 }

@@ -1,0 +1,74 @@
+import type { LoadKey, Traced } from '@hedrion/core'
+import { useAnswer } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { FromMemory } from '../../sheet/FromMemory'
+import { Line } from '../../sheet/Sheet'
+import { Symbol } from '../../sheet/Symbol'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Value } from '../../sheet/Value'
+import { Choice } from '../../ui/Choice'
+import { QuantityField } from '../../ui/QuantityField'
+
+/** The clause that a value of the standard is from, and whether it is remembered. */
+export function clauseOf(traced: Traced | null | undefined, otherwise: string) {
+  if (traced?.basis.kind !== 'parameter') return otherwise
+  return (
+    <>
+      {traced.basis.clause}
+      <FromMemory shown={traced.basis.fromMemory} />
+    </>
+  )
+}
+
+const noUse = 'none'
+
+/** Short marks of a table (A, C1, E1.2) stand before the name; where rows have no mark, the name says all. */
+const nameOf = (id: string, name: string): string => (/^[A-Z]\d?(\.\d)?(-|$)/.test(id) ? `${id} · ${name}` : name)
+
+/** The use gives the imposed load; a typed value stands instead of it. */
+export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
+  const edit = useEdit()
+  const note = useNote()
+  const fieldOf = useFieldOf()
+  const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === loadKey.id)
+  const uses = useAnswer({ kind: 'standard' })?.uses ?? {}
+  const options = [
+    [noUse, 'no use'] as const,
+    ...Object.entries(uses).map(([id, { name }]) => [id, nameOf(id, name)] as const),
+  ]
+  const choose = (chosen: string) => {
+    const use = chosen === noUse ? null : chosen
+    edit.set(loadKey, note.text(loadKey, 'use', loadKey.use ?? 'none', use ?? 'none'), { use })
+  }
+  return (
+    <Line
+      reference={clauseOf(loads?.imposed, 'imposed')}
+      result={
+        loads?.imposed && (
+          <Value value={loads.imposed.value} quantity="pressure" address={`key:${loadKey.id}:imposed`} />
+        )
+      }
+    >
+      <Choice
+        label={`Use of ${loadKey.name}`}
+        value={loadKey.use ?? noUse}
+        options={options}
+        onChange={choose}
+        placeholder={`${loadKey.use}: not in this standard`}
+      />{' '}
+      {loadKey.use !== null && (
+        <>
+          <Symbol name={loads?.imposed?.symbol ?? 'q'} />{' '}
+          <QuantityField
+            {...fieldOf(loadKey, 'imposed', `typed imposed load of ${loadKey.name}`, 'pressure', {
+              min: 0,
+              max: 1e6,
+              optional: true,
+              placeholder: 'by use',
+            })}
+          />
+        </>
+      )}
+    </Line>
+  )
+}

@@ -1,0 +1,79 @@
+import {
+  layerFileLimits,
+  nationalSetEdits,
+  readLayerFile,
+  templateSet,
+  writeLayerFile,
+  type Basis,
+  type Layer,
+} from '@hedrion/core'
+import { useRef, useState } from 'react'
+import styled from 'styled-components'
+import { useGetDocument } from '../../compute/SessionContext'
+import { useEdit } from '../../compute/useEdit'
+import { Button } from '../../ui/Button'
+import { FieldProblem } from '../../ui/FieldProblem'
+import { fileName, saveFile } from '../../ui/saveFile'
+
+interface SetFilesProps {
+  readonly basis: Basis
+  readonly national: Layer | undefined
+}
+
+/** A set of values leaves as a file, and one that somebody edited comes in; what is wrong with it is said here. */
+export function SetFiles({ basis: { family }, national }: SetFilesProps) {
+  const getDocument = useGetDocument()
+  const edit = useEdit()
+  const input = useRef<HTMLInputElement>(null)
+  const [problem, setProblem] = useState<string | null>(null)
+  const save = () => {
+    const set = national ?? templateSet(family)
+    saveFile(`${fileName(set.name)}.hedrion-layer.json`, writeLayerFile(family, set), 'application/json')
+  }
+  const load = async (file: File): Promise<string | undefined> => {
+    if (file.size > layerFileLimits.bytes) return `The file is larger than ${layerFileLimits.bytes / 1024 / 1024} MB.`
+    const read = readLayerFile(await file.text(), family)
+    if (!read.ok) {
+      const [{ path, problem: sentence }] = read.problems
+      return path === '' ? sentence : `${path}: ${sentence}`
+    }
+    return edit.apply(
+      `Set of values from a file: ${read.set.name}`,
+      nationalSetEdits(getDocument(), read.set, Math.random),
+    )
+  }
+  const choose = (file: File | undefined) => {
+    if (!file) return
+    load(file).then(
+      (sentence) => setProblem(sentence ?? null),
+      () => setProblem('The file could not be read.'),
+    )
+  }
+  return (
+    <Files>
+      <Button kind="link" onPress={save} aria-label={`Save ${national?.name ?? 'the values'} as a file`}>
+        save
+      </Button>{' '}
+      <Button kind="link" onPress={() => input.current?.click()} aria-label="Load a set of values from a file">
+        load
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        hidden
+        aria-label="File with a set of values"
+        onChange={(event) => {
+          choose(event.target.files?.[0])
+          event.target.value = ''
+        }}
+      />
+      {problem !== null && <FieldProblem role="alert">{problem}</FieldProblem>}
+    </Files>
+  )
+}
+
+const Files = styled.span`
+  position: relative;
+  white-space: nowrap;
+`

@@ -1,0 +1,74 @@
+import { familyOf, type Basis } from '@hedrion/core'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { Symbol } from '../../sheet/Symbol'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Choice } from '../../ui/Choice'
+import { QuantityField } from '../../ui/QuantityField'
+import { TextLine } from '../../ui/TextLine'
+
+const terrains = [
+  ['0', '0 · sea, open coast'],
+  ['I', 'I · lakes, no obstacles'],
+  ['II', 'II · low vegetation'],
+  ['III', 'III · villages, forest'],
+  ['IV', 'IV · towns'],
+] as const
+
+/** Where the building stands, and what follows for wind. */
+export function SiteLines({ basis }: { readonly basis: Basis }) {
+  const edit = useEdit()
+  const note = useNote()
+  const fieldOf = useFieldOf()
+  const { name, derivesWind } = familyOf(basis.family)
+  return (
+    <Section title="Site">
+      <Line reference="place">
+        <TextLine
+          label="Place"
+          value={basis.place}
+          placeholder="town, street"
+          maxLength={120}
+          onCommit={(place) => edit.set(basis, note.text(basis, 'place', basis.place, place), { place })}
+        />
+      </Line>
+      {!derivesWind && (
+        <Note>
+          Wind is not derived by {name} in this version. What is typed here is kept, and counts again under the
+          Eurocodes.
+        </Note>
+      )}
+      <Line reference={derivesWind ? '4.2(1)P' : 'kept'}>
+        <Symbol name="v_b,0" /> ={' '}
+        <QuantityField
+          {...fieldOf(basis, 'basicWindVelocity', 'basic wind velocity', 'velocity', {
+            min: 5,
+            max: 80,
+            optional: true,
+            placeholder: 'none',
+          })}
+        />
+      </Line>
+      <Line reference={derivesWind ? 'table 4.1' : 'kept'}>
+        terrain{' '}
+        <Choice
+          label="Terrain category"
+          value={basis.terrain}
+          options={terrains}
+          onChange={(terrain) => edit.set(basis, note.text(basis, 'terrain', basis.terrain, terrain), { terrain })}
+        />
+      </Line>
+      <Line reference="altitude">
+        <QuantityField
+          {...fieldOf(basis, 'altitude', 'altitude of the site', 'length', {
+            min: -500,
+            max: 5000,
+          })}
+        />{' '}
+        above sea level
+      </Line>
+      <ConcernsHere ids={basis.id} />
+    </Section>
+  )
+}

@@ -1,0 +1,96 @@
+import type { LoadKey } from '../document/recordKinds'
+import type { Concern } from '../outcome/outcome'
+import { parameterOf, tableOf, type Standard } from '../standards/layer'
+import { formula } from '../trace/formula'
+import { readTable } from '../trace/table'
+import { given, type Traced } from '../trace/traced'
+
+/** IS 875-2 3.1.2 and BS 6399-1 5.1.4: a third of the weight per metre of wall, and never less than the least. */
+export const thirdOfWeight = formula({
+  symbol: 'q_part',
+  quantity: 'pressure',
+  clause: 'IS 875-2 3.1.2, BS 6399-1 5.1.4',
+  // the rules name the weight of one metre of wall, which is spread over a metre's width: l = 1 m
+  inputs: { g_wall: 'lineLoad', l: 'length', q_min: 'pressure' },
+  expression: 'max(g_wall / (3 * l), q_min)',
+  evaluate: ({ g_wall, l, q_min }) => Math.max(g_wall / (3 * l), q_min),
+})
+
+/** ASCE 7 4.3.2: not less than the least, and none where the live load is at or above the limit. */
+export const leastAllowance = formula({
+  symbol: 'q_part',
+  quantity: 'pressure',
+  clause: 'ASCE 7-16 4.3.2',
+  inputs: { L_0: 'pressure', L_lim: 'pressure', q_min: 'pressure' },
+  expression: 'q_min * (L_0 < L_lim)',
+  evaluate: ({ L_0, L_lim, q_min }) => (L_0 < L_lim ? q_min : 0),
+})
+
+export interface Allowance {
+  readonly value: Traced | null
+  readonly concerns: readonly Concern[]
+}
+
+const none: Allowance = { value: null, concerns: [] }
+
+/** The allowance for movable partitions, apart from the imposed load since it is never reduced. */
+export function partitionAllowance(key: LoadKey, imposed: Traced | null, standard: Standard): Allowance {
+  switch (key.partitionRule) {
+    case 'typed':
+      return typedAllowance(key, imposed, standard)
+    case 'least':
+      return standard.methods['imposed.partitions'] === 'least'
+        ? { value: least(imposed, standard), concerns: [] }
+        : unfit(key, standard)
+    case 'byWeight':
+      return byWeight(key, standard)
+  }
+}
+
+const least = (imposed: Traced | null, standard: Standard): Traced =>
+  leastAllowance({
+    L_0: pressure(imposed ?? given('L_0', 'pressure', 0, 'no live load')),
+    L_lim: parameterOf(standard, 'imposed.partitions.limit', 'pressure'),
+    q_min: parameterOf(standard, 'imposed.partitions.least', 'pressure'),
+  })
+
+const pressure = (traced: Traced): Traced<'pressure'> => ({ ...traced, quantity: 'pressure' })
+
+/** A typed allowance counts as typed; one below what the standard asks for is named. */
+function typedAllowance(key: LoadKey, imposed: Traced | null, standard: Standard): Allowance {
+  if (key.partitionLoad === null) return none
+  const value = given('q_part', 'pressure', key.partitionLoad, `typed for “${key.name}”`)
+  const wanted = standard.methods['imposed.partitions'] === 'least' ? least(imposed, standard).value : 0
+  if (key.partitionLoad >= wanted) return { value, concerns: [] }
+  const data = { key: key.name, value: key.partitionLoad, least: wanted }
+  return { value, concerns: [{ code: 'partitions.below-least', severity: 'caution', about: [key.id], data }] }
+}
+
+function byWeight(key: LoadKey, standard: Standard): Allowance {
+  if (key.partitionWeight === null || key.partitionWeight === 0) return none
+  const g_wall = given('g_wall', 'lineLoad', key.partitionWeight, `own weight of the partitions of “${key.name}”`)
+  switch (standard.methods['imposed.partitions']) {
+    case 'thirdOfWeight': {
+      const q_min = parameterOf(standard, 'imposed.partitions.least', 'pressure')
+      return { value: thirdOfWeight({ g_wall, l: given('l', 'length', 1, 'a metre of width'), q_min }), concerns: [] }
+    }
+    case 'byBand':
+      return byBand(key, key.partitionWeight, g_wall, standard)
+    default:
+      return unfit(key, standard)
+  }
+}
+
+/** EN 1991-1-1 6.3.1.2(8): a step by the weight of the wall, bounds inclusive. */
+function byBand(key: LoadKey, weight: number, g_wall: Traced, standard: Standard): Allowance {
+  const read = readTable(tableOf(standard, 'imposed.partitions'), 'allowance', g_wall)
+  if (read.ok) return { value: read.value, concerns: read.concerns }
+  const data = { key: key.name, weight }
+  return { value: null, concerns: [{ code: 'partitions.too-heavy', severity: 'blocking', about: [key.id], data }] }
+}
+
+/** A rule that the standard in use does not have: no load follows, and that is said. */
+function unfit(key: LoadKey, standard: Standard): Allowance {
+  const data = { key: key.name, rule: key.partitionRule, standard: standard.layers.join(' + ') }
+  return { value: null, concerns: [{ code: 'partitions.no-such-rule', severity: 'blocking', about: [key.id], data }] }
+}

@@ -1,0 +1,37 @@
+import { newId, type Random } from './document'
+import type { Basis, LoadKey } from './recordKinds'
+
+/** A basis that says nothing yet but its name. */
+export const blankBasis = (name: string, random: Random): Basis => ({
+  kind: 'basis',
+  id: newId('basis', random),
+  name,
+  units: 'metric',
+  decimal: 'point',
+  family: 'EN',
+  consequenceClass: 'CC2',
+  riskCategory: 'II',
+  workingLife: null,
+  number: '',
+  client: '',
+  author: '',
+  checker: '',
+  date: '',
+  basicWindVelocity: null,
+  terrain: 'II',
+  altitude: 0,
+  place: '',
+})
+
+/** A load key that loads nothing yet. */
+export const blankLoadKey = (name: string, random: Random): LoadKey => ({
+  kind: 'loadKey',
+  id: newId('loadKey', random),
+  name,
+  buildUp: null,
+  use: null,
+  imposed: null,
+  partitionRule: 'byWeight',
+  partitionWeight: null,
+  partitionLoad: null,
+})

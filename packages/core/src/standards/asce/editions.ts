@@ -1,0 +1,28 @@
+import type { StandardLayer } from '../layer'
+import { remembered, ruleKey } from '../tabled'
+
+const layer = (name: string, values: StandardLayer['values']): StandardLayer => ({
+  name,
+  values,
+  tables: {},
+  methods: {},
+})
+
+/** ASCE 7-05: wind is at service level, so its factors are 1.6 and 0.8 (2.3.2) and 1.0 (2.4.1). */
+const asce705 = layer('ASCE 7-05', {
+  [ruleKey('lrfd-3', 'wind')]: remembered(0.8, 'ASCE 7-05 2.3.2, combination 3'),
+  [ruleKey('lrfd-4', 'wind')]: remembered(1.6, 'ASCE 7-05 2.3.2, combination 4'),
+  [ruleKey('lrfd-5', 'wind')]: remembered(1.6, 'ASCE 7-05 2.3.2, combination 6'),
+  [ruleKey('asd-5', 'wind')]: remembered(1, 'ASCE 7-05 2.4.1, combination 5'),
+  [ruleKey('asd-6', 'wind')]: remembered(0.75, 'ASCE 7-05 2.4.1, combination 6'),
+  [ruleKey('asd-7', 'wind')]: remembered(1, 'ASCE 7-05 2.4.1, combination 7'),
+})
+
+/** ASCE 7-10: the combinations and the live loads of this version are those of 7-16; wind and snow differ, and are not derived yet. */
+const asce710 = layer('ASCE 7-10', {})
+
+/** ASCE 7-22: of the rows with D, L, L_r and W none differs from 7-16; snow does (0.3 and 1.0 S), and is not derived yet. */
+const asce722 = layer('ASCE 7-22', {})
+
+/** Editions other than 7-16, which the family itself holds, oldest first. */
+export const asceEditions: readonly StandardLayer[] = [asce705, asce710, asce722]

@@ -1,0 +1,60 @@
+import type { Family, ParameterMeaning } from '../family'
+import { remembered, ruleParameters, useParameters, usesOf, useValues } from '../tabled'
+import { asceRows } from './combinations'
+import { asceGroups, asceUseRows, poundTable } from './uses'
+
+const imposedSymbols = ['L_0', 'P'] as const
+const rules = ruleParameters(asceRows, {
+  permanent: 'D',
+  of: (group) => (group === 'wind' ? 'W' : (asceGroups[group]?.symbol ?? group)),
+})
+const pressure = (symbol: string, name: string): ParameterMeaning => ({
+  symbol,
+  quantity: 'pressure',
+  name,
+  min: 0,
+  max: 1e5,
+})
+
+/** ASCE 7-16: live loads and combinations; the other editions lie over it as layers. */
+export const asceFamily: Family = {
+  id: 'ASCE',
+  name: 'ASCE 7',
+  documents: 'ASCE 7-16: live loads, combinations',
+  meanings: {
+    ...useParameters({ imposedSymbols }, asceUseRows),
+    ...rules.meanings,
+    'imposed.partitions.least': pressure('q_part', 'least allowance for partitions'),
+    'imposed.partitions.limit': pressure('L_lim', 'live load from which no partitions are added'),
+  },
+  methods: { 'imposed.partitions': ['least'] },
+  recommended: {
+    name: 'ASCE 7-16',
+    values: {
+      ...useValues(asceUseRows, poundTable),
+      ...rules.values,
+      'imposed.partitions.least': remembered(15 * poundTable.pressure, 'ASCE 7-16 4.3.2'),
+      'imposed.partitions.limit': remembered(80 * poundTable.pressure, 'ASCE 7-16 4.3.2, exception'),
+    },
+    tables: {},
+    methods: { 'imposed.partitions': 'least' },
+  },
+  uses: usesOf(asceUseRows),
+  groups: asceGroups,
+  imposedSymbols,
+  partitionRules: ['least', 'typed'],
+  partitionClause: 'ASCE 7-16 4.3.2',
+  actionClauses: {
+    permanent: 'ASCE 7-16 3.1: dead load',
+    imposed: 'ASCE 7-16 4.3: live load',
+    roof: 'ASCE 7-16 4.8: roof live load',
+    wind: 'ASCE 7-16 26.5: one direction at a time',
+  },
+  exclusions: [],
+  ruleSets: [
+    { id: 'strength', name: 'strength (LRFD), 2.3.1' },
+    { id: 'allowable', name: 'allowable stress (ASD), 2.4.1' },
+  ],
+  ruleRows: asceRows,
+  derivesWind: false,
+}

@@ -1,0 +1,57 @@
+import type { Family } from '../family'
+import { metricTable, remembered, ruleParameters, useParameters, usesOf, useValues } from '../tabled'
+import { bsRows } from './combinations'
+import { bsGroups, bsUseRows } from './uses'
+
+const imposedSymbols = ['q', 'Q'] as const
+const rules = ruleParameters(bsRows, {
+  permanent: 'G',
+  of: (group) => (group === 'wind' ? 'W' : (bsGroups[group]?.symbol ?? group)),
+})
+
+/** BS 6399-1 and BS 6399-3 with the combinations of BS 8110. */
+export const bsFamily: Family = {
+  id: 'BS',
+  name: 'British Standards',
+  documents: 'BS 6399-1, BS 6399-3, BS 8110-1',
+  meanings: {
+    ...useParameters({ imposedSymbols }, bsUseRows),
+    ...rules.meanings,
+    'imposed.partitions.least': {
+      symbol: 'q_min',
+      quantity: 'pressure',
+      name: 'least allowance for partitions',
+      min: 0,
+      max: 1e5,
+    },
+  },
+  methods: { 'imposed.partitions': ['thirdOfWeight'] },
+  recommended: {
+    name: 'BS 6399, BS 8110',
+    values: {
+      ...useValues(bsUseRows, metricTable),
+      ...rules.values,
+      'imposed.partitions.least': remembered(1000, 'BS 6399-1 5.1.4'),
+    },
+    tables: {},
+    methods: { 'imposed.partitions': 'thirdOfWeight' },
+  },
+  uses: usesOf(bsUseRows),
+  groups: bsGroups,
+  imposedSymbols,
+  partitionRules: ['byWeight', 'typed'],
+  partitionClause: 'BS 6399-1 5.1.4',
+  actionClauses: {
+    permanent: 'BS 6399-1 3.1: dead load',
+    imposed: 'BS 6399-1 5.1: imposed load on floors',
+    roof: 'BS 6399-3 4: imposed load on roofs',
+    wind: 'BS 6399-2: one direction at a time',
+  },
+  exclusions: [],
+  ruleSets: [
+    { id: 'strength', name: 'ultimate, BS 8110' },
+    { id: 'service', name: 'service' },
+  ],
+  ruleRows: bsRows,
+  derivesWind: false,
+}

@@ -1,0 +1,37 @@
+import type { Family } from '../family'
+import { usesOf } from '../tabled'
+import { peakPressureMethods } from './peakVelocityPressure'
+import { enImposedSymbols, enMeanings, enRecommended } from './recommended'
+import { enGroups, enUseRows } from './uses'
+
+export const enFamily: Family = {
+  id: 'EN',
+  name: 'Eurocodes',
+  documents: 'EN 1990, EN 1991-1-1, EN 1991-1-4',
+  meanings: enMeanings,
+  methods: {
+    'wind.peakPressure': Object.keys(peakPressureMethods),
+    'imposed.partitions': ['byBand'],
+  },
+  recommended: enRecommended,
+  uses: usesOf(enUseRows),
+  groups: enGroups,
+  imposedSymbols: enImposedSymbols,
+  partitionRules: ['byWeight', 'typed'],
+  partitionClause: 'EN 1991-1-1 6.3.1.2(8)',
+  actionClauses: {
+    permanent: 'EN 1991-1-1 3.2(1): self-weight as one action',
+    imposed: 'EN 1991-1-1 3.3.1(2): imposed loads as one action',
+    roof: 'EN 1991-1-1 6.3.4',
+    wind: 'EN 1991-1-4 4.2: one direction at a time',
+  },
+  exclusions: [{ actions: ['roof', 'wind'], clause: 'EN 1991-1-1 3.3.2(1)' }],
+  ruleSets: [
+    { id: 'strength', name: 'strength, 6.10' },
+    { id: 'characteristic', name: 'characteristic' },
+    { id: 'frequent', name: 'frequent' },
+    { id: 'quasiPermanent', name: 'quasi-permanent' },
+  ],
+  ruleRows: [],
+  derivesWind: true,
+}

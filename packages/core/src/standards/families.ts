@@ -1,0 +1,53 @@
+import type { Layer } from '../document/recordKinds'
+import { asceEditions } from './asce/editions'
+import { asceFamily } from './asce/family'
+import { bsFamily } from './bs/family'
+import { enFamily } from './en/family'
+import { germany } from './en/germany'
+import type { Family, FamilyId } from './family'
+import { isFamily } from './is/family'
+import { resolveLayers, type Standard, type StandardLayer } from './layer'
+
+export const families: Readonly<Record<FamilyId, Family>> = {
+  EN: enFamily,
+  ASCE: asceFamily,
+  IS: isFamily,
+  BS: bsFamily,
+}
+
+export const familyOf = (id: FamilyId): Family => families[id]
+
+/** National sets and editions that ship with this version, by family; a project that uses one embeds a copy. */
+export const shippedSets: Readonly<Record<FamilyId, readonly StandardLayer[]>> = {
+  EN: [germany],
+  ASCE: asceEditions,
+  IS: [],
+  BS: [],
+}
+
+/** A national set or edition as the record that a project keeps. */
+export const embedded = (family: FamilyId, set: StandardLayer, id: Layer['id']): Layer => ({
+  kind: 'layer',
+  id,
+  family,
+  standing: 'national',
+  name: set.name,
+  values: Object.fromEntries(
+    Object.entries(set.values).map(([key, { value, clause, fromMemory }]) => [
+      key,
+      { value, clause, fromMemory: fromMemory ?? false },
+    ]),
+  ),
+  tables: Object.fromEntries(
+    Object.entries(set.tables).map(([key, table]) => [key, { ...table, fromMemory: table.fromMemory ?? false }]),
+  ),
+  methods: set.methods,
+  uses: set.uses ?? {},
+})
+
+/** The family's own values ← national set or edition ← the project's own changes. Layers of another family are left out. */
+export function standardOf(id: FamilyId, layers: readonly Layer[]): Standard {
+  const standing = (wanted: Layer['standing']) =>
+    layers.filter((layer) => layer.standing === wanted && layer.family === id)
+  return resolveLayers(familyOf(id), [...standing('national'), ...standing('own')])
+}

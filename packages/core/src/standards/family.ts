@@ -1,0 +1,105 @@
+import type { Basis } from '../document/recordKinds'
+import type { UseSort } from '../document/useSorts'
+import type { Quantity } from '../units/quantity'
+import type { StandardLayer } from './layer'
+
+export type { UseSort }
+export type FamilyId = Basis['family']
+export type ActionId = 'permanent' | 'imposed' | 'roof' | 'wind'
+
+/** A use of floors or roofs, as a table of the standard names it. */
+export interface Use {
+  /** In words of our own. */
+  readonly name: string
+  /** The family's group that its cases, factors and exclusions go by. */
+  readonly group: string
+  readonly sort: UseSort | null
+  /** Whether the standard lets the uniform load be reduced for area or storeys. */
+  readonly reducible: boolean
+}
+
+/** Uses that are combined alike: a category of EN 1990 table A1.1, L or L_r of ASCE 7. */
+export interface LoadGroup {
+  /** As a case is called: “imposed, category B”. */
+  readonly name: string
+  /** As partitions of the same group are called. */
+  readonly partitions: string
+  readonly symbol: string
+  readonly action: 'imposed' | 'roof'
+}
+
+/** Two actions that never act at the same time. */
+export interface Exclusion {
+  readonly actions: readonly [ActionId, ActionId]
+  readonly clause: string
+}
+
+/**
+ * A row of a table of combinations: factors by group (or `wind`), each a parameter of the standard under
+ * `rule.ID.GROUP`; permanent action under `rule.ID.G_sup` and, where the row has a lower one, `rule.ID.G_inf`.
+ */
+export interface RuleRow {
+  readonly id: string
+  /** The rows of one set are enveloped together. */
+  readonly set: string
+  readonly name: string
+  readonly clause: string
+  readonly permanent: readonly [unfavourable: number, favourable: number]
+  readonly factors: Readonly<Record<string, number>>
+  /** Pairs of which the row takes one or the other. */
+  readonly either?: readonly (readonly [ActionId, ActionId])[]
+}
+
+export interface RuleSet {
+  readonly id: string
+  readonly name: string
+}
+
+/** A parameter of a family: a layer may replace its value, never its meaning or its limits. */
+export interface ParameterMeaning {
+  readonly symbol: string
+  readonly quantity: Quantity
+  readonly name: string
+  readonly min: number
+  readonly max: number
+}
+
+/** How the allowance for movable partitions follows. */
+export type PartitionRule = 'byWeight' | 'least' | 'typed'
+
+/** What a family knows: the parameters and tables that a layer may replace, and the methods it may choose among. */
+export interface Family {
+  readonly id: FamilyId
+  readonly name: string
+  /** The standards behind it, as the sheet says them. */
+  readonly documents: string
+  readonly meanings: Readonly<Record<string, ParameterMeaning>>
+  readonly methods: Readonly<Record<string, readonly string[]>>
+  readonly recommended: StandardLayer
+  readonly uses: Readonly<Record<string, Use>>
+  readonly groups: Readonly<Record<string, LoadGroup>>
+  /** Symbols of the uniform and the concentrated imposed load. */
+  readonly imposedSymbols: readonly [uniform: string, concentrated: string]
+  readonly partitionRules: readonly PartitionRule[]
+  readonly partitionClause: string
+  /** Why the cases of an action belong together. */
+  readonly actionClauses: Readonly<Record<ActionId, string>>
+  readonly exclusions: readonly Exclusion[]
+  readonly ruleSets: readonly RuleSet[]
+  /** Empty where the rules have leading and accompanying actions, as in EN 1990. */
+  readonly ruleRows: readonly RuleRow[]
+  /** Whether wind is derived by this family in this version. */
+  readonly derivesWind: boolean
+}
+
+/** The parameters of one use: its uniform and its concentrated load. */
+export const useMeanings = (
+  { imposedSymbols: [q, Q] }: Pick<Family, 'imposedSymbols'>,
+  id: string,
+): Readonly<Record<string, ParameterMeaning>> => ({
+  [uniformKey(id)]: { symbol: q, quantity: 'pressure', name: `imposed load, ${id}`, min: 0, max: 1e5 },
+  [concentratedKey(id)]: { symbol: Q, quantity: 'force', name: `concentrated load, ${id}`, min: 0, max: 1e6 },
+})
+
+export const uniformKey = (use: string): string => `imposed.q_k.${use}`
+export const concentratedKey = (use: string): string => `imposed.Q_k.${use}`

@@ -1,0 +1,59 @@
+import type { Family } from '../family'
+import { metricTable, remembered, ruleParameters, useParameters, usesOf, useValues } from '../tabled'
+import { isRows } from './combinations'
+import { isGroups, isUseRows } from './uses'
+
+const imposedSymbols = ['q', 'Q'] as const
+const rules = ruleParameters(isRows, {
+  permanent: 'DL',
+  of: (group) => (group === 'wind' ? 'WL' : (isGroups[group]?.symbol ?? group)),
+})
+
+/** IS 875-2 with the combinations of IS 456 and IS 800. */
+export const isFamily: Family = {
+  id: 'IS',
+  name: 'Indian Standards',
+  documents: 'IS 875-2, IS 456, IS 800',
+  meanings: {
+    ...useParameters({ imposedSymbols }, isUseRows),
+    ...rules.meanings,
+    'imposed.partitions.least': {
+      symbol: 'q_min',
+      quantity: 'pressure',
+      name: 'least allowance for partitions',
+      min: 0,
+      max: 1e5,
+    },
+  },
+  methods: { 'imposed.partitions': ['thirdOfWeight'] },
+  recommended: {
+    name: 'IS 875-2, IS 456, IS 800',
+    values: {
+      ...useValues(isUseRows, metricTable),
+      ...rules.values,
+      'imposed.partitions.least': remembered(1000, 'IS 875-2 3.1.2'),
+    },
+    tables: {},
+    methods: { 'imposed.partitions': 'thirdOfWeight' },
+  },
+  uses: usesOf(isUseRows),
+  groups: isGroups,
+  imposedSymbols,
+  partitionRules: ['byWeight', 'typed'],
+  partitionClause: 'IS 875-2 3.1.2',
+  actionClauses: {
+    permanent: 'IS 875-1: dead load',
+    imposed: 'IS 875-2 3.1: imposed load on floors',
+    roof: 'IS 875-2 4.1: imposed load on roofs',
+    wind: 'IS 875-3: one direction at a time',
+  },
+  exclusions: [],
+  ruleSets: [
+    { id: 'strength', name: 'collapse, IS 456' },
+    { id: 'service', name: 'serviceability, IS 456' },
+    { id: 'steel', name: 'strength, IS 800' },
+    { id: 'steelService', name: 'serviceability, IS 800' },
+  ],
+  ruleRows: isRows,
+  derivesWind: false,
+}

@@ -1,0 +1,87 @@
+import {
+  concentratedKey,
+  uniformKey,
+  useMeanings,
+  type Family,
+  type ParameterMeaning,
+  type RuleRow,
+  type Use,
+  type UseSort,
+} from './family'
+import type { LayerValue } from './layer'
+
+/** A row of a table of imposed loads: uniform and concentrated value in the units of the table, null where it has none. */
+export interface UseRow {
+  readonly id: string
+  readonly name: string
+  readonly uniform: number | null
+  readonly concentrated: number | null
+  readonly group: string
+  readonly sort?: UseSort
+  readonly reducible: boolean
+  readonly clause: string
+}
+
+export interface TableUnits {
+  /** One unit of the table's uniform load in Pa, of its concentrated load in N. */
+  readonly pressure: number
+  readonly force: number
+}
+
+/** kN/m² and kN. */
+export const metricTable: TableUnits = { pressure: 1000, force: 1000 }
+
+export const usesOf = (rows: readonly UseRow[]): Readonly<Record<string, Use>> =>
+  Object.fromEntries(
+    rows.map(({ id, name, group, sort, reducible }) => [id, { name, group, sort: sort ?? null, reducible }]),
+  )
+
+/** The values of a table of imposed loads; every one was written from memory and is marked so. */
+export const useValues = (rows: readonly UseRow[], units: TableUnits): Readonly<Record<string, LayerValue>> =>
+  Object.fromEntries(
+    rows.flatMap(({ id, uniform, concentrated, clause }) => [
+      ...(uniform === null ? [] : [[uniformKey(id), remembered(uniform * units.pressure, clause)] as const]),
+      ...(concentrated === null
+        ? []
+        : [[concentratedKey(id), remembered(concentrated * units.force, clause)] as const]),
+    ]),
+  )
+
+export const useParameters = (
+  family: Pick<Family, 'imposedSymbols'>,
+  rows: readonly UseRow[],
+): Readonly<Record<string, ParameterMeaning>> =>
+  Object.fromEntries(rows.flatMap(({ id }) => Object.entries(useMeanings(family, id))))
+
+export const ruleKey = (row: string, group: string): string => `rule.${row}.${group}`
+
+interface Symbols {
+  readonly permanent: string
+  readonly of: (group: string) => string
+}
+
+/** Meanings and values of the factors of rows of combinations. */
+export function ruleParameters(rows: readonly RuleRow[], { permanent, of }: Symbols) {
+  const meanings: Record<string, ParameterMeaning> = {}
+  const values: Record<string, LayerValue> = {}
+  for (const {
+    id,
+    name,
+    clause,
+    permanent: [sup, inf],
+    factors,
+  } of rows) {
+    const put = (key: string, symbol: string, what: string, value: number) => {
+      meanings[ruleKey(id, key)] = { symbol, quantity: 'factor', name: `${what}, ${name}`, min: 0, max: 3 }
+      values[ruleKey(id, key)] = remembered(value, clause)
+    }
+    put('G_sup', `γ_${permanent}`, 'permanent', sup)
+    if (inf !== sup) put('G_inf', `γ_${permanent},inf`, 'permanent, favourable', inf)
+    for (const [group, value] of Object.entries(factors)) put(group, `γ_${of(group)}`, of(group), value)
+  }
+  return { meanings, values }
+}
+
+// Every value of the families was written from memory of the standards and marked so, until someone has checked it
+// against the printed documents; the mark shows beside the value on the screen.
+export const remembered = (value: number, clause: string): LayerValue => ({ value, clause, fromMemory: true })

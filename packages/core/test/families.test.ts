@@ -1,0 +1,132 @@
+import { ask } from '../src/queries/derive'
+import { Memo } from '../src/derivation/memo'
+import { deriveProject } from '../src/derivation/project'
+import { applyChange } from '../src/document/changes'
+import { recordsOf, seededRandom, type Document } from '../src/document/document'
+import { familyEdits, nationalSetEdits, ownValueEdits } from '../src/editing/ownLayer'
+import { bayGrid } from '../src/generate/bayGrid'
+import { readOpeningSentence } from '../src/generate/openingSentence'
+import { documentOf } from '../src/document/document'
+import { families, shippedSets } from '../src/standards/families'
+import type { FamilyId } from '../src/standards/family'
+import type { Edit } from '../src/document/changes'
+
+const ids = Object.keys(families) as FamilyId[]
+
+function built(words: string): Document {
+  const read = readOpeningSentence(`1 x 6 m by 1 x 6 m, 2 storeys of 3 m, beams every 3 m, 150 mm concrete, ${words}`)
+  if (!read.ok) throw new Error(read.problem)
+  return documentOf(bayGrid(read.brief, 'Families', seededRandom(4)))
+}
+function after(document: Document, edits: readonly Edit[]): Document {
+  const applied = applyChange(document, { id: 'edit', seen: 0, note: '', edits })
+  if (!applied.ok) throw new Error(JSON.stringify(applied))
+  return applied.document
+}
+const basisOf = (document: Document) => {
+  const [basis] = recordsOf(document, 'basis')
+  if (!basis) throw new Error('no basis')
+  return basis
+}
+const inFamily = (document: Document, family: FamilyId) =>
+  after(document, familyEdits(document, basisOf(document), family))
+const stateOf = (document: Document) => deriveProject(new Memo(), document)
+const totalsOf = (document: Document) => {
+  const { actions, concerns } = ask(stateOf(document), { kind: 'overview' })
+  const cases = actions.flatMap((action) => action.cases).map(({ id, balance }) => [id, balance.applied] as const)
+  return { cases: Object.fromEntries(cases), blocking: concerns.filter(({ severity }) => severity === 'blocking') }
+}
+
+describe('one building by each family: 36 m² of offices and 36 m² of roof', () => {
+  test.each([
+    // EN 1991-1-1 tables 6.2 and 6.10: 3.0 and 0.4 kN/m²
+    ['EN', { 'imposed/B': 108_000, 'roof/H': 14_400 }],
+    // ASCE 7-16 table 4.3-1: 50 and 20 psf; 1 psf is 47.88 Pa
+    ['ASCE', { 'imposed/L': 36 * 50 * 47.880259, 'roof/Lr': 36 * 20 * 47.880259 }],
+    // IS 875-2 tables 1 and 2: offices without separate storage 4.0, roof without access 0.75 kN/m²
+    ['IS', { 'imposed/IL': 144_000, 'roof/ILr': 27_000 }],
+    // BS 6399-1 table 1 and BS 6399-3 4.3: 2.5 and 0.75 kN/m²
+    ['BS', { 'imposed/Q': 90_000, 'roof/Qr': 27_000 }],
+  ] as const)('%s (values from memory)', (family, expected) => {
+    const document = inFamily(built('offices, EN'), family)
+    const { cases, blocking } = totalsOf(document)
+    for (const [id, total] of Object.entries(expected)) expect(cases[id]).toBeCloseTo(total, 3)
+    expect(blocking).toEqual([])
+    const permanent = ['self-weight', 'build-ups', 'walls'].map((name) => `permanent/${name}`)
+    expect(Object.keys(cases).sort()).toEqual([...permanent, ...Object.keys(expected)].sort())
+  })
+
+  test.each([
+    ['EN', 'EN recommended'],
+    ['ASCE', 'ASCE 7-16'],
+    ['IS', 'IS 875'],
+    ['BS', 'BS 6399'],
+  ] as const)('the opening sentence may name it: %s', (family, words) => {
+    const said = built(`offices, ${words}`)
+    expect(basisOf(said).family).toBe(family)
+    expect(totalsOf(said).cases).toEqual(totalsOf(inFamily(built('offices, EN'), family)).cases)
+  })
+})
+
+describe('changing the family', () => {
+  test('there and back is the same, and own values rest until their family is back', () => {
+    const document = built('shops, EN')
+    const own = after(document, ownValueEdits(document, 'imposed.q_k.D1', 4500, seededRandom(1)))
+    for (const family of ids.filter((id) => id !== 'EN')) {
+      const there = inFamily(own, family)
+      expect(stateOf(there).standard.concerns).toEqual([])
+      expect(totalsOf(there).blocking).toEqual([])
+      expect(totalsOf(inFamily(there, 'EN')).cases).toEqual(totalsOf(own).cases)
+    }
+  })
+
+  test('every sort of use has its like in every family, or the concern says that there is none', () => {
+    for (const words of ['offices', 'homes', 'classrooms', 'theatre', 'museum', 'gym', 'shops', 'archive', 'parking'])
+      for (const family of ids) {
+        const there = inFamily(built(`${words}, EN`), family)
+        const { uses } = stateOf(there).standard
+        const unknown = recordsOf(there, 'loadKey').filter(({ use }) => use !== null && !uses[use])
+        expect(totalsOf(there).blocking.map(({ code }) => code)).toEqual(unknown.map(() => 'key.unknown-use'))
+      }
+  })
+
+  test('an allowance is not lost on the way: by weight becomes the least, and the least a typed one', () => {
+    const document = built('offices, EN')
+    const keys = recordsOf(document, 'loadKey').map((key): Edit => ({
+      id: key.id,
+      before: key,
+      after: { ...key, partitionWeight: key.use === 'B' ? 2000 : null },
+    }))
+    const walled = after(document, keys)
+    const american = inFamily(walled, 'ASCE')
+    expect(totalsOf(american).cases['imposed/L/partitions']).toBeCloseTo(36 * 15 * 47.880259, 3)
+    const british = inFamily(american, 'BS')
+    expect(totalsOf(british).cases['imposed/Q/partitions']).toBeCloseTo(36 * 15 * 47.880259, 3)
+  })
+
+  test('nothing is changed where the family stays', () => {
+    const document = built('offices, EN')
+    expect(familyEdits(document, basisOf(document), 'EN')).toEqual([])
+  })
+})
+
+test('a national set that divides a use otherwise takes the keys along, and gives them back', () => {
+  const document = built('offices, EN')
+  const [germany] = shippedSets.EN
+  if (!germany) throw new Error('no set')
+  const german = after(document, nationalSetEdits(document, germany, seededRandom(2)))
+  expect(
+    recordsOf(german, 'loadKey')
+      .map(({ use }) => use)
+      .sort(),
+  ).toEqual(['B1', 'H'])
+  // DIN EN 1991-1-1/NA table 6.1DE, B1: 2.0 kN/m² (from memory)
+  expect(totalsOf(german).cases['imposed/B']).toBeCloseTo(72_000, 6)
+  const again = after(german, nationalSetEdits(german, null, seededRandom(2)))
+  expect(
+    recordsOf(again, 'loadKey')
+      .map(({ use }) => use)
+      .sort(),
+  ).toEqual(['B', 'H'])
+  expect(totalsOf(again).cases).toEqual(totalsOf(document).cases)
+})

@@ -1,0 +1,226 @@
+import type { FamilyId } from '../../src/standards/family'
+import { parameter, type Standard } from '../../src/standards/layer'
+import type { StandardCheck } from './standardChecks'
+
+// Tables of imposed loads and combinations of ASCE 7, IS and BS, written down a second time and in another order than in
+// the code: by value, with the rows that have it. From memory, like the tables themselves.
+
+type ByValue = Readonly<Record<string, string>>
+
+const check = (source: string, key: string, value: number): StandardCheck => ({
+  source,
+  fromMemory: true,
+  read: (standard: Standard) => parameter(standard, key).value,
+  value,
+})
+
+const byValue = (source: string, prefix: string, unit: number, table: ByValue): readonly StandardCheck[] =>
+  Object.entries(table).flatMap(([value, uses]) =>
+    uses.split(' ').map((use) => check(`${source}, ${use} ${value}`, `${prefix}.${use}`, Number(value) * unit)),
+  )
+
+/** psf and lb in SI (NIST SP 811, table of conversion factors). */
+const [psf, lb] = [47.88026, 4.448222]
+
+const asceUniform: ByValue = {
+  '0': 'elevator-grating light-floor-plate scuttles',
+  '5': 'awnings-fabric',
+  '10': 'attics-bare',
+  '20': 'attics-storage roof roof-landscaped awnings-other storage-above-ceilings',
+  '30': 'attics-sleeping',
+  '40': 'catwalks fire-escapes-single garages helipads-light hospital-patients penal-cells homes residential-rooms school-classrooms stairs-homes',
+  '50': 'access-floor-office offices',
+  '60': 'assembly-fixed-seats helipads hospital-operating library-reading recreation-fixed-seats walkways',
+  '75': 'marquees recreation-bowling retail-upper',
+  '80': 'hospital-corridors library-corridors office-corridors school-corridors',
+  '100':
+    'access-floor-computer assembly-lobbies assembly-movable-seats assembly-platforms assembly-other corridors-first-floor dining fire-escapes office-lobbies penal-corridors recreation-dance recreation-gymnasiums recreation-stands residential-public roof-garden-assembly school-corridors-first stairs retail-first-floor terraces',
+  '125': 'manufacturing-light storage-light wholesale',
+  '150': 'armories assembly-stage-floors library-stacks',
+  '250': 'manufacturing-heavy sidewalks storage-heavy',
+}
+const asceConcentrated: ByValue = {
+  '200': 'light-floor-plate scuttles',
+  '300': 'catwalks elevator-grating stairs stairs-homes',
+  '1000':
+    'hospital-operating hospital-patients hospital-corridors library-reading library-stacks library-corridors school-classrooms school-corridors school-corridors-first retail-first-floor retail-upper wholesale',
+  '2000': 'access-floor-office access-floor-computer manufacturing-light office-lobbies offices office-corridors',
+  '3000': 'garages manufacturing-heavy',
+  '8000': 'sidewalks',
+}
+
+/** ASCE 7-16 2.3.1 and 2.4.1, row by row: D, L, L (heavy or assembly), L_r, W; 0 where the row does not have it. */
+const asceRows = [
+  ['lrfd-1', 1.4, 0, 0, 0, 0],
+  ['lrfd-2', 1.2, 1.6, 1.6, 0.5, 0],
+  ['lrfd-3', 1.2, 0.5, 1, 1.6, 0.5],
+  ['lrfd-4', 1.2, 0.5, 1, 0.5, 1],
+  ['lrfd-5', 0.9, 0, 0, 0, 1],
+  ['asd-1', 1, 0, 0, 0, 0],
+  ['asd-2', 1, 1, 1, 0, 0],
+  ['asd-3', 1, 0, 0, 1, 0],
+  ['asd-4', 1, 0.75, 0.75, 0.75, 0],
+  ['asd-5', 1, 0, 0, 0, 0.6],
+  // 0.75 · 0.6 W
+  ['asd-6', 1, 0.75, 0.75, 0.75, 0.45],
+  ['asd-7', 0.6, 0, 0, 0, 0.6],
+] as const
+
+function rowChecks(
+  source: string,
+  keys: readonly string[],
+  rows: readonly (readonly [string, ...number[]])[],
+): readonly StandardCheck[] {
+  return rows.flatMap(([row, ...factors]) =>
+    factors.flatMap((factor, i) =>
+      factor === 0 ? [] : [check(`${source}, ${row}`, `rule.${row}.${keys[i] ?? ''}`, factor)],
+    ),
+  )
+}
+
+const isUniform: ByValue = {
+  '0.75': 'roof',
+  '1.5': 'dwelling-units roof-access',
+  '2': 'dwelling-rooms hotel-rooms education-dormitories institution-wards assembly-dressing assembly-lounges',
+  '2.5': 'hotel-offices garages education-offices institution-offices offices shop-offices work-bare',
+  '3': 'dwelling-stairs dwelling-balconies hotel-kitchens hotel-lounges hotel-games hotel-corridors education-classrooms education-kitchens library-reading institution-kitchens institution-dining institution-operating banking-halls office-dining shop-dining shop-kitchens',
+  '3.5': 'computer-rooms',
+  '4': 'hotel-dining hotel-balconies library-reading-books education-corridors institution-corridors assembly-fixed-seats assembly-restaurants assembly-corridors offices-storing office-corridors shops shop-corridors work-corridors',
+  '5': 'hotel-stores residential-plant education-projection education-stores institution-plant assembly-open assembly-stages assembly-corridors-wheels office-records office-plant shop-plant work-light',
+  '6': 'library-stacks wholesale',
+  '7': 'work-medium',
+  '7.5': 'assembly-plant storage',
+  '10': 'work-heavy',
+  '15': 'cold-storage',
+}
+const isConcentrated: ByValue = {
+  '1.4': 'dwelling-units',
+  '1.8': 'dwelling-rooms hotel-rooms hotel-games institution-wards assembly-dressing',
+  '2.7':
+    'hotel-lounges hotel-dining hotel-offices education-classrooms education-offices education-dormitories institution-dining institution-offices assembly-lounges offices banking-halls office-dining shop-offices shop-dining',
+  '3.6': 'assembly-open shops',
+  '4.5':
+    'dwelling-stairs hotel-kitchens hotel-stores hotel-corridors education-kitchens education-stores library-stacks library-reading library-reading-books education-corridors institution-kitchens institution-operating institution-corridors institution-plant assembly-restaurants assembly-stages assembly-corridors assembly-corridors-wheels assembly-plant offices-storing computer-rooms office-records office-corridors wholesale shop-kitchens shop-corridors work-bare work-light work-medium work-heavy work-corridors',
+  '6.7': 'residential-plant office-plant shop-plant',
+  '7': 'storage',
+  '9': 'garages cold-storage',
+}
+
+/** IS 456 table 18 and IS 800 table 4: DL, DL where it helps, IL, IL on the roof, WL. */
+const isRows = [
+  ['concrete-1', 1.5, 0, 1.5, 1.5, 0],
+  ['concrete-2', 1.5, 0.9, 0, 0, 1.5],
+  ['concrete-3', 1.2, 0, 1.2, 1.2, 1.2],
+  ['concrete-4', 1, 0, 1, 1, 0],
+  ['concrete-5', 1, 0, 0, 0, 1],
+  ['concrete-6', 1, 0, 0.8, 0.8, 0.8],
+  ['steel-1', 1.5, 0, 1.5, 1.5, 0],
+  ['steel-2', 1.2, 0, 1.2, 1.2, 0.6],
+  ['steel-3', 1.2, 0, 1.2, 1.2, 1.2],
+  ['steel-4', 1.5, 0.9, 0, 0, 1.5],
+  ['steel-5', 1, 0, 1, 1, 0],
+  ['steel-6', 1, 0, 0.8, 0.8, 0.8],
+  ['steel-7', 1, 0, 0, 0, 1],
+] as const
+
+const bsUniform: ByValue = {
+  '0': 'B-catwalks',
+  '0.75': 'roof',
+  '1.5': 'A-dwellings A-bedrooms roof-access',
+  '2': 'A-hotel-bedrooms A-billiards B-operating C1-dining E-equipment',
+  '2.5': 'B-work-rooms B-offices C1-reading F-cars',
+  '3': 'A-kitchens A-corridors A-balconies B-banking B-kitchens C1-classrooms C2-worship C3-corridors C3-stairs C3-walkways-light',
+  '3.5': 'B-computers',
+  '4': 'A-hotel-balconies B-machinery C2-fixed-seats C3-crowd-corridors C3-museums D-shops E-reading',
+  '5': 'B-projection B-factories C3-wheeled C3-walkways-general C4-gymnasia C4-drill C5-crowds E-files',
+  '6.5': 'E-stacks',
+  '7.5': 'C3-walkways-heavy C5-stages E-plant',
+  '9.6': 'E-dense-stacks E-paper',
+  '15': 'E-cold',
+  '20': 'B-foundries',
+}
+const bsConcentrated: ByValue = {
+  '0.9': 'roof',
+  '1': 'B-catwalks',
+  '1.4': 'A-dwellings',
+  '1.8': 'A-bedrooms A-hotel-bedrooms B-work-rooms E-equipment roof-access',
+  '2': 'C3-walkways-light',
+  '2.7': 'A-billiards B-offices C1-dining C1-classrooms C2-worship',
+  '3.6': 'C3-walkways-general C4-gymnasia C5-crowds D-shops',
+  '4': 'C3-stairs',
+  '4.5':
+    'A-kitchens A-corridors B-operating B-kitchens B-computers B-machinery B-factories C1-reading C3-corridors C3-crowd-corridors C3-wheeled C3-walkways-heavy C3-museums C5-stages E-reading E-files E-plant',
+  '7': 'E-stacks E-dense-stacks',
+  '9': 'C4-drill E-paper E-cold F-cars',
+}
+
+/** BS 8110-1 table 2.1, and the values themselves: dead, dead where it helps, imposed, imposed on the roof, wind. */
+const bsRows = [
+  ['ultimate-1', 1.4, 1, 1.6, 1.6, 0],
+  ['ultimate-2', 1.4, 1, 0, 0, 1.4],
+  ['ultimate-3', 1.2, 0, 1.2, 1.2, 1.2],
+  ['service-1', 1, 0, 1, 1, 1],
+] as const
+
+export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly StandardCheck[]>> = {
+  ASCE: [
+    ...byValue('ASCE 7-16 table 4.3-1 (psf)', 'imposed.q_k', psf, asceUniform),
+    ...byValue('ASCE 7-16 table 4.3-1 (lb)', 'imposed.Q_k', lb, asceConcentrated),
+    ...rowChecks('ASCE 7-16 2.3.1, 2.4.1', ['G_sup', 'L', 'Lp', 'Lr', 'wind'], asceRows),
+    check('ASCE 7-16 4.3.2: 15 psf', 'imposed.partitions.least', 15 * psf),
+    check('ASCE 7-16 4.3.2, exception: 80 psf', 'imposed.partitions.limit', 80 * psf),
+  ],
+  IS: [
+    ...byValue('IS 875-2 tables 1 and 2 (kN/m²)', 'imposed.q_k', 1000, isUniform),
+    ...byValue('IS 875-2 table 1 (kN)', 'imposed.Q_k', 1000, isConcentrated),
+    ...rowChecks('IS 456 table 18, IS 800 table 4', ['G_sup', 'G_inf', 'IL', 'ILr', 'wind'], isRows),
+    check('IS 875-2 3.1.2: at least 1 kN/m²', 'imposed.partitions.least', 1000),
+  ],
+  BS: [
+    ...byValue('BS 6399-1 table 1, BS 6399-3 4 (kN/m²)', 'imposed.q_k', 1000, bsUniform),
+    ...byValue('BS 6399-1 table 1, BS 6399-3 4 (kN)', 'imposed.Q_k', 1000, bsConcentrated),
+    ...rowChecks('BS 8110-1 table 2.1', ['G_sup', 'G_inf', 'Q', 'Qr', 'wind'], bsRows),
+    check('BS 6399-1 5.1.4: at least 1 kN/m²', 'imposed.partitions.least', 1000),
+  ],
+}
+
+/** ASCE 7-05 2.3.2 and 2.4.1: wind at service level. */
+export const asce705Checks: readonly StandardCheck[] = rowChecks(
+  'ASCE 7-05 2.3.2, 2.4.1',
+  ['wind'],
+  [
+    ['lrfd-3', 0.8],
+    ['lrfd-4', 1.6],
+    ['lrfd-5', 1.6],
+    ['asd-5', 1],
+    ['asd-6', 0.75],
+    ['asd-7', 1],
+  ],
+)
+
+const [kN, m2] = [1000, 1000]
+
+/** DIN EN 1991-1-1/NA, tables 6.1DE, 6.8DE and 6.10DE. */
+export const germanUseChecks: readonly StandardCheck[] = [
+  ...byValue('DIN EN 1991-1-1/NA (kN/m²)', 'imposed.q_k', m2, {
+    '0': 'H',
+    '1': 'A1',
+    '1.5': 'A2',
+    '2': 'A3 B1 D1',
+    '2.5': 'F1',
+    '3': 'B2 C1 T1',
+    '4': 'C2 Z',
+    '5': 'B3 C3 C4 C5 D2 D3 E1.1 F2 T2',
+    '6': 'E1.2',
+    '7.5': 'C6 E2.1 T3',
+  }),
+  ...byValue('DIN EN 1991-1-1/NA (kN)', 'imposed.Q_k', kN, {
+    '1': 'A1 A3 H',
+    '2': 'B1 D1 T1 T2 Z',
+    '3': 'B2 T3',
+    '4': 'B3 C1 C2 C3 C5 D2 E1.1',
+    '7': 'C4 D3 E1.2',
+    '10': 'C6 E2.1',
+    '20': 'F1 F2',
+  }),
+]
