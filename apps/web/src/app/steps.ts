@@ -1,4 +1,4 @@
-import { formatQuantity, type NumberFormat, type Overview, type Quantity } from '@hedrion/core'
+import { familyOf, formatQuantity, type NumberFormat, type Overview, type Quantity } from '@hedrion/core'
 
 export const stepNames = ['basis', 'building', 'actions', 'paths', 'combinations', 'envelopes', 'handover'] as const
 export type StepName = (typeof stepNames)[number]
@@ -23,11 +23,13 @@ const plain = (text: string): StepFigure => ({ text, warm: false })
 type Figure = (overview: Overview, show: (value: number, quantity: Quantity) => string) => StepFigure
 
 const figures: Readonly<Record<StepName, Figure>> = {
-  basis: ({ figures: { peakPressure } }, show) =>
+  basis: ({ figures: { peakPressure }, family }, show) =>
     plain(
       peakPressure
         ? `qp ${show(peakPressure.value, 'pressure')} at ${show(peakPressure.height, 'length')}`
-        : 'no site yet',
+        : familyOf(family).derivesWind
+          ? 'no site yet'
+          : familyOf(family).name,
     ),
   building: ({ figures: { storeys, area } }, show) =>
     plain(`${storeys} storey${storeys === 1 ? '' : 's'}, ${show(area, 'area')}`),

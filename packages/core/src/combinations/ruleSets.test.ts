@@ -100,3 +100,24 @@ describe('the combinations of a rule', () => {
     expect(countCombinations(service)).toBe(1n)
   })
 })
+
+describe('rows of a table are written as they count', () => {
+  const expressions = (id: 'ASCE' | 'IS' | 'BS') =>
+    Object.fromEntries(ruleSets(standardOf(id, []), 'CC2').map((rule) => [rule.id, rule.expression]))
+
+  test('ASCE 7-16 2.3.1 (from memory), with the live load that stays whole beside wind as L_p', () => {
+    expect(expressions('ASCE')).toMatchObject({
+      'lrfd-1': '1.4 D',
+      'lrfd-2': '1.2 D + 1.6 L + 1.6 L_p + 0.5 L_r',
+      'lrfd-3': '1.2 D + 1.6 L_r + (0.5 L + L_p or 0.5 W)',
+      'lrfd-4': '1.2 D + W + 0.5 L + L_p + 0.5 L_r',
+      'lrfd-5': '0.9 D + W',
+      'asd-7': '0.6 D + 0.6 W',
+    })
+  })
+
+  test('IS 456 table 18 and BS 8110-1 table 2.1 (from memory): dead load that helps and that does not', () => {
+    expect(expressions('IS')['concrete-2']).toBe('1.5 or 0.9 DL + 1.5 WL')
+    expect(expressions('BS')['ultimate-1']).toBe('1.4 or 1 G + 1.6 Q + 1.6 Q_r')
+  })
+})

@@ -1,7 +1,7 @@
 import type { LoadCase } from '../actions/cases'
 import { familyOf } from '../standards/families'
-import type { ActionId, Family, RuleRow } from '../standards/family'
-import { parameter, type Standard } from '../standards/layer'
+import type { ActionId, RuleRow } from '../standards/family'
+import { parameter, type ResolvedValue, type Standard } from '../standards/layer'
 import { ruleKey } from '../standards/tabled'
 
 /** The id of a rule; unique within a family. */
@@ -33,7 +33,7 @@ export type ConsequenceClass = 'CC1' | 'CC2' | 'CC3'
 export function ruleSets(standard: Standard, consequenceClass: ConsequenceClass): readonly Rule[] {
   const family = familyOf(standard.family)
   return family.ruleRows.length > 0
-    ? family.ruleRows.map((row) => rowRule(standard, family, row))
+    ? family.ruleRows.map((row) => rowRule(standard, row))
     : leadingRules(standard, consequenceClass)
 }
 
@@ -93,7 +93,7 @@ function leadingRules(standard: Standard, consequenceClass: ConsequenceClass): r
 }
 
 /** A row of a table of combinations: every action by its own factor, none leads; what the row does not name does not act. */
-function rowRule(standard: Standard, family: Family, row: RuleRow): Rule {
+function rowRule(standard: Standard, row: RuleRow): Rule {
   const { id, set, name, clause, either = [] } = row
   const key = (group: string) => ruleKey(id, group)
   const value = (group: string) => standard.values[key(group)]?.value ?? 0
@@ -103,7 +103,7 @@ function rowRule(standard: Standard, family: Family, row: RuleRow): Rule {
   return {
     id,
     set,
-    name: setName(family, set, name),
+    name,
     clause: standard.values[key('G_sup')]?.clause ?? clause,
     expression: rowExpression(standard, row, [sup, inf]),
     permanent: [sup, inf],
@@ -114,26 +114,23 @@ function rowRule(standard: Standard, family: Family, row: RuleRow): Rule {
   }
 }
 
-const setName = ({ ruleSets: sets }: Family, set: string, name: string): string => {
-  const found = sets.find(({ id }) => id === set)?.name ?? set
-  return `${found.charAt(0).toUpperCase()}${found.slice(1)}: ${name}`
+/** `1.2 D + 1.6 L_r + (0.5 L or 0.5 W)`: written from the values in use, so that it is never another than what counts. */
+function rowExpression(standard: Standard, row: RuleRow, [sup, inf]: readonly [number, number]): string {
+  const entry = (group: string) => standard.values[ruleKey(row.id, group)]
+  const term = (group: string): string => `${factorText(entry(group)?.value ?? 0)}${symbolOf(entry(group), group)}`
+  const actionOf = (group: string) => (group === 'wind' ? 'wind' : familyOf(standard.family).groups[group]?.action)
+  const groups = Object.keys(row.factors)
+  // what the row takes one or the other of stands together in brackets
+  const [pair] = row.either ?? []
+  const [first, second] = (pair ?? []).map((action) => groups.filter((group) => actionOf(group) === action).map(term))
+  const others = groups.filter((group) => !pair?.some((action) => action === actionOf(group))).map(term)
+  const dead = sup === inf ? factorText(sup) : `${sup} or ${inf} `
+  const bracket = first && second ? [`(${first.join(' + ')} or ${second.join(' + ')})`] : []
+  return [`${dead}${symbolOf(entry('G_sup'), 'G')}`, ...others, ...bracket].join(' + ')
 }
 
-/** `1.20 D + 1.60 L_r + (1.00 L or 0.50 W)`: written from the values in use, so that it is never another than what counts. */
-function rowExpression(standard: Standard, row: RuleRow, [sup, inf]: readonly [number, number]): string {
-  const symbolOf = (group: string) =>
-    (standard.values[ruleKey(row.id, group)]?.meaning.symbol ?? group).replace('γ_', '')
-  const number = (value: number) => String(Number(value.toFixed(3)))
-  const terms = new Map<string, string>()
-  for (const group of Object.keys(row.factors)) {
-    const value = standard.values[ruleKey(row.id, group)]?.value ?? 0
-    const symbol = symbolOf(group)
-    // two groups of one symbol (L with and without the exception) are said together
-    const before = terms.get(symbol)
-    const now = number(value)
-    terms.set(symbol, before === undefined || before === now ? now : `${before} or ${now}`)
-  }
-  const dead = `${inf === sup ? number(sup) : `${number(sup)} or ${number(inf)}`} ${symbolOf('G_sup')}`
-  const parts = [...terms].map(([symbol, factor]) => `${factor} ${symbol}`)
-  return [dead, ...parts].join(' + ')
-}
+const symbolOf = (entry: ResolvedValue | undefined, group: string): string =>
+  (entry?.meaning.symbol ?? group).replace('γ_', '')
+
+/** A factor of one goes without saying. */
+const factorText = (value: number): string => (value === 1 ? '' : `${Number(value.toFixed(3))} `)

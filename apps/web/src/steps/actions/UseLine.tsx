@@ -1,4 +1,4 @@
-import type { LoadKey, Traced } from '@hedrion/core'
+import { useTitle, type LoadKey, type Traced } from '@hedrion/core'
 import { useAnswer } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { FromMemory } from '../../sheet/FromMemory'
@@ -22,9 +22,6 @@ export function clauseOf(traced: Traced | null | undefined, otherwise: string) {
 
 const noUse = 'none'
 
-/** Short marks of a table (A, C1, E1.2) stand before the name; where rows have no mark, the name says all. */
-const nameOf = (id: string, name: string): string => (/^[A-Z]\d?(\.\d)?(-|$)/.test(id) ? `${id} · ${name}` : name)
-
 /** The use gives the imposed load; a typed value stands instead of it. */
 export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
   const edit = useEdit()
@@ -34,7 +31,7 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
   const uses = useAnswer({ kind: 'standard' })?.uses ?? {}
   const options = [
     [noUse, 'no use'] as const,
-    ...Object.entries(uses).map(([id, { name }]) => [id, nameOf(id, name)] as const),
+    ...Object.entries(uses).map(([id, use]) => [id, useTitle(id, use)] as const),
   ]
   const choose = (chosen: string) => {
     const use = chosen === noUse ? null : chosen

@@ -1,9 +1,10 @@
-import { formatQuantity } from '@hedrion/core'
+import { familyOf, formatQuantity } from '@hedrion/core'
 import { lazy, Suspense } from 'react'
 import styled from 'styled-components'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { Later } from '../../ui/Later'
 import { TerrainSection } from './TerrainSection'
+import { UseTable } from './UseTable'
 import { WindRose } from './WindRose'
 
 // the chart library is the largest part of this page: it comes when the page is there
@@ -15,6 +16,7 @@ export function BasisPicture() {
   const format = useFormat()
   const [basis] = useRecords('basis')
   if (!basis) return null
+  const { name, derivesWind } = familyOf(basis.family)
   return (
     <Page>
       <h3>{basis.place === '' ? 'The site' : basis.place}</h3>
@@ -35,8 +37,15 @@ export function BasisPicture() {
           <WindRose velocity={basis.basicWindVelocity ?? 0} />
         </>
       ) : (
-        <p>No site yet. Type the basic wind velocity on the sheet, and the pressure over height is drawn here.</p>
+        <p>
+          {derivesWind
+            ? 'No site yet. Type the basic wind velocity on the sheet, and the pressure over height is drawn here.'
+            : `Wind is not derived by ${name} in this version, so no site is drawn.`}
+        </p>
       )}
+      <Later after={profile ? 12 : 1}>
+        <UseTable />
+      </Later>
     </Page>
   )
 }

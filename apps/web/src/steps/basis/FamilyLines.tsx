@@ -103,7 +103,10 @@ function SetLine({ basis }: { readonly basis: Basis }) {
       <Choice
         label={setWords[basis.family]}
         value={national?.name ?? none}
-        options={[[none, `none: ${recommended.name}`], ...names.map((name) => [name, name] as const)]}
+        options={[
+          [none, basis.family === 'EN' ? 'none: recommended values' : recommended.name],
+          ...names.map((name) => [name, name] as const),
+        ]}
         onChange={choose}
       />
     </Line>

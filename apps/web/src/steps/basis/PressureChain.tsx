@@ -1,5 +1,5 @@
-import { referenceText, type Traced } from '@hedrion/core'
-import { useAnswer, useFormat } from '../../compute/SessionContext'
+import { familyOf, referenceText, type Traced } from '@hedrion/core'
+import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { Expression } from '../../sheet/Expression'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { Symbol } from '../../sheet/Symbol'
@@ -19,6 +19,8 @@ export function PressureChain() {
   const address = `qp:${profile?.top ?? 0}`
   const traced = useAnswer({ kind: 'why', address })
   const format = useFormat()
+  const [basis] = useRecords('basis')
+  if (!basis || !familyOf(basis.family).derivesWind) return null
   return (
     <Section title="Peak velocity pressure at the top">
       {!profile && <Note>No velocity yet, so no wind. Type it above.</Note>}

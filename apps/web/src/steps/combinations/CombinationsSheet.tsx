@@ -23,18 +23,22 @@ export function CombinationsSheet({ overview }: { readonly overview: Overview })
   const rule = rules.find(({ id }) => id === wanted) ?? rules.find(({ set }) => set === wanted) ?? rules[0]
   return (
     <Sheet title="Combinations" scope={`${familyOf(overview.family).name}, counted without listing`}>
-      <Section title="Rules">
-        {rules.map((entry) => (
-          <RuleLine
-            key={entry.id}
-            rule={entry}
-            chosen={entry === rule}
-            onOpen={() => change({ rule: entry.id, sheet: 'table' })}
-            onChoose={() => change({ rule: entry.id })}
-          />
-        ))}
+      {sections(rules, overview).map(({ title, rules: own }) => (
+        <Section key={title} title={title}>
+          {own.map((entry) => (
+            <RuleLine
+              key={entry.id}
+              rule={entry}
+              chosen={entry === rule}
+              onOpen={() => change({ rule: entry.id, sheet: 'table' })}
+              onChoose={() => change({ rule: entry.id })}
+            />
+          ))}
+        </Section>
+      ))}
+      <Section title="In all">
         <Line lit result={<strong>{overview.figures.combinations}</strong>}>
-          combinations in all, from {overview.figures.cases} cases
+          combinations, from {overview.figures.cases} cases
         </Line>
       </Section>
       {look.sheet !== 'narrow' && rule ? (
@@ -46,6 +50,12 @@ export function CombinationsSheet({ overview }: { readonly overview: Overview })
   )
 }
 
+/** A section for each set of rules that are enveloped together; sets of one rule each stand together. */
+function sections(rules: readonly RuleView[], { ruleSets }: Overview) {
+  if (ruleSets.length === rules.length) return [{ title: 'Rules', rules }]
+  return ruleSets.map(({ id, name }) => ({ title: name, rules: rules.filter(({ set }) => set === id) }))
+}
+
 interface RuleLineProps {
   readonly rule: RuleView
   readonly chosen: boolean
@@ -55,7 +65,7 @@ interface RuleLineProps {
 
 const RuleLine = ({ rule, chosen, onChoose, onOpen }: RuleLineProps) => (
   <Line
-    reference={rule.clause.replace('EN 1990 ', '')}
+    reference={rule.clause.replace('EN 1990 ', '').replace(/^ASCE 7-\d+ /, '')}
     lit={chosen}
     result={
       <>

@@ -99,7 +99,7 @@ export const asceGroups: Readonly<Record<string, LoadGroup>> = {
   Lp: {
     name: 'live, heavy or assembly',
     partitions: 'partitions, heavy or assembly',
-    symbol: 'L',
+    symbol: 'L_p',
     action: 'imposed',
   },
   Lr: { name: 'roof live', partitions: 'partitions on the roof', symbol: 'L_r', action: 'roof' },

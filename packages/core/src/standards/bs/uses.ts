@@ -85,5 +85,5 @@ export const bsUseRows: readonly UseRow[] = [
 
 export const bsGroups: Readonly<Record<string, LoadGroup>> = {
   Q: { name: 'imposed', partitions: 'partitions', symbol: 'Q', action: 'imposed' },
-  Qr: { name: 'imposed on the roof', partitions: 'partitions on the roof', symbol: 'Q', action: 'roof' },
+  Qr: { name: 'imposed on the roof', partitions: 'partitions on the roof', symbol: 'Q_r', action: 'roof' },
 }

@@ -9,7 +9,7 @@ export const isRows: readonly RuleRow[] = [
   {
     id: 'concrete-1',
     set: 'strength',
-    name: 'DL + IL',
+    name: 'IS 456: DL + IL',
     clause: `${concrete}, collapse`,
     permanent: [1.5, 1.5],
     factors: all(1.5),
@@ -17,7 +17,7 @@ export const isRows: readonly RuleRow[] = [
   {
     id: 'concrete-2',
     set: 'strength',
-    name: 'DL + WL',
+    name: 'IS 456: DL + WL',
     clause: `${concrete}, collapse, note 1`,
     permanent: [1.5, 0.9],
     factors: { wind: 1.5 },
@@ -25,7 +25,7 @@ export const isRows: readonly RuleRow[] = [
   {
     id: 'concrete-3',
     set: 'strength',
-    name: 'DL + IL + WL',
+    name: 'IS 456: DL + IL + WL',
     clause: `${concrete}, collapse`,
     permanent: [1.2, 1.2],
     factors: { ...all(1.2), wind: 1.2 },
@@ -33,7 +33,7 @@ export const isRows: readonly RuleRow[] = [
   {
     id: 'concrete-4',
     set: 'service',
-    name: 'DL + IL',
+    name: 'IS 456: DL + IL',
     clause: `${concrete}, serviceability`,
     permanent: [1, 1],
     factors: all(1),
@@ -41,7 +41,7 @@ export const isRows: readonly RuleRow[] = [
   {
     id: 'concrete-5',
     set: 'service',
-    name: 'DL + WL',
+    name: 'IS 456: DL + WL',
     clause: `${concrete}, serviceability`,
     permanent: [1, 1],
     factors: { wind: 1 },
@@ -49,7 +49,7 @@ export const isRows: readonly RuleRow[] = [
   {
     id: 'concrete-6',
     set: 'service',
-    name: 'DL + IL + WL',
+    name: 'IS 456: DL + IL + WL',
     clause: `${concrete}, serviceability`,
     permanent: [1, 1],
     factors: { ...all(0.8), wind: 0.8 },
@@ -57,7 +57,7 @@ export const isRows: readonly RuleRow[] = [
   {
     id: 'steel-1',
     set: 'steel',
-    name: 'DL + LL',
+    name: 'IS 800: DL + LL',
     clause: `${steel}, strength`,
     permanent: [1.5, 1.5],
     factors: all(1.5),
@@ -65,7 +65,7 @@ export const isRows: readonly RuleRow[] = [
   {
     id: 'steel-2',
     set: 'steel',
-    name: 'DL + LL + WL, imposed leads',
+    name: 'IS 800: DL + LL + WL, imposed leads',
     clause: `${steel}, strength`,
     permanent: [1.2, 1.2],
     factors: { ...all(1.2), wind: 0.6 },
@@ -73,7 +73,7 @@ export const isRows: readonly RuleRow[] = [
   {
     id: 'steel-3',
     set: 'steel',
-    name: 'DL + LL + WL, both whole',
+    name: 'IS 800: DL + LL + WL, both whole',
     clause: `${steel}, strength`,
     permanent: [1.2, 1.2],
     factors: { ...all(1.2), wind: 1.2 },
@@ -81,7 +81,7 @@ export const isRows: readonly RuleRow[] = [
   {
     id: 'steel-4',
     set: 'steel',
-    name: 'DL + WL',
+    name: 'IS 800: DL + WL',
     clause: `${steel}, strength`,
     permanent: [1.5, 0.9],
     factors: { wind: 1.5 },
@@ -89,7 +89,7 @@ export const isRows: readonly RuleRow[] = [
   {
     id: 'steel-5',
     set: 'steelService',
-    name: 'DL + LL',
+    name: 'IS 800: DL + LL',
     clause: `${steel}, serviceability`,
     permanent: [1, 1],
     factors: all(1),
@@ -97,7 +97,7 @@ export const isRows: readonly RuleRow[] = [
   {
     id: 'steel-6',
     set: 'steelService',
-    name: 'DL + LL + WL',
+    name: 'IS 800: DL + LL + WL',
     clause: `${steel}, serviceability`,
     permanent: [1, 1],
     factors: { ...all(0.8), wind: 0.8 },
@@ -105,7 +105,7 @@ export const isRows: readonly RuleRow[] = [
   {
     id: 'steel-7',
     set: 'steelService',
-    name: 'DL + WL',
+    name: 'IS 800: DL + WL',
     clause: `${steel}, serviceability`,
     permanent: [1, 1],
     factors: { wind: 1 },

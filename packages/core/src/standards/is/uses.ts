@@ -102,5 +102,5 @@ export const isUseRows: readonly UseRow[] = [
 
 export const isGroups: Readonly<Record<string, LoadGroup>> = {
   IL: { name: 'imposed', partitions: 'partitions', symbol: 'IL', action: 'imposed' },
-  ILr: { name: 'imposed on the roof', partitions: 'partitions on the roof', symbol: 'IL', action: 'roof' },
+  ILr: { name: 'imposed on the roof', partitions: 'partitions on the roof', symbol: 'IL_r', action: 'roof' },
 }

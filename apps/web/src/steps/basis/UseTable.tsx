@@ -1,0 +1,111 @@
+import {
+  concentratedKey,
+  familyOf,
+  formatValue,
+  uniformKey,
+  unitOf,
+  useTitle,
+  type NumberFormat,
+  type ResolvedValue,
+} from '@hedrion/core'
+import styled from 'styled-components'
+import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
+import { FromMemory } from '../../sheet/FromMemory'
+import { Symbol } from '../../sheet/Symbol'
+
+const shown = (entry: ResolvedValue | undefined, format: NumberFormat): string =>
+  entry ? formatValue(entry.value, entry.meaning.quantity, format) : '–'
+
+/** The standard's table of imposed loads, with the rows marked that load keys of this project take. */
+export function UseTable() {
+  const standard = useAnswer({ kind: 'standard' })
+  const keys = useRecords('loadKey')
+  const format = useFormat()
+  if (!standard) return null
+  const values = new Map(standard.values.map((entry) => [entry.key, entry]))
+  const { imposedSymbols } = familyOf(standard.family)
+  const remembered = standard.values.some(({ key, fromMemory }) => key.startsWith('imposed.') && fromMemory)
+  return (
+    <Frame>
+      <h4>
+        Imposed loads by use{' '}
+        <small>
+          {standard.layers.join(' + ')}
+          <FromMemory shown={remembered} />
+        </small>
+      </h4>
+      <table aria-label="Imposed loads by use">
+        <thead>
+          <tr>
+            <th>use</th>
+            <th>
+              <Symbol name={imposedSymbols[0]} /> {unitOf('pressure', format)}
+            </th>
+            <th>
+              <Symbol name={imposedSymbols[1]} /> {unitOf('force', format)}
+            </th>
+            <th>may be reduced</th>
+            <th>taken by</th>
+          </tr>
+        </thead>
+        <tbody>
+          {Object.entries(standard.uses).map(([id, use]) => {
+            const takers = keys.filter((key) => key.use === id).map(({ name }) => name)
+            return (
+              <tr key={id} data-taken={takers.length > 0 || undefined}>
+                <th>{useTitle(id, use)}</th>
+                <td>{shown(values.get(uniformKey(id)), format)}</td>
+                <td>{shown(values.get(concentratedKey(id)), format)}</td>
+                <td>{use.reducible ? 'yes' : 'no'}</td>
+                <td>{takers.join(', ')}</td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+    </Frame>
+  )
+}
+
+const Frame = styled.section`
+  margin-top: 18px;
+  h4 {
+    font: 600 16px/1.3 var(--serif);
+    margin: 0 0 6px;
+    small {
+      font: 400 13px var(--sans);
+      color: var(--quiet);
+    }
+  }
+  table {
+    width: 100%;
+    border-collapse: collapse;
+    font-size: 14px;
+  }
+  th,
+  td {
+    padding: 3px 8px;
+    text-align: left;
+    font-weight: 400;
+    border-bottom: 1px solid var(--hairline);
+    vertical-align: baseline;
+  }
+  thead th {
+    color: var(--quiet);
+    font-size: 13px;
+  }
+  td:nth-child(2),
+  td:nth-child(3),
+  th:nth-child(2),
+  th:nth-child(3) {
+    text-align: right;
+    font-variant-numeric: tabular-nums;
+    white-space: nowrap;
+  }
+  tr[data-taken] {
+    background: var(--accent-soft);
+    th {
+      font-weight: 600;
+    }
+  }
+`
