@@ -75,7 +75,7 @@ export { layerFileLimits, readLayerFile, templateSet, writeLayerFile } from './e
 export { csvFiles, type CsvFile } from './exchange/csv'
 export { resultStages, type ResultStage } from './exchange/results'
 export { resultsSchema } from './exchange/resultsSchema'
-export { concentratedKey, uniformKey, useTitle } from './standards/family'
+export { concentratedKey, uniformKey, titleOfUse } from './standards/family'
 export { embedded, families, familyOf, shippedSets } from './standards/families'
 export type {
   ActionId,

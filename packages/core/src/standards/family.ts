@@ -19,7 +19,7 @@ export interface Use {
 }
 
 /** Short marks of a table (A, C1, E1.2) stand before the name; where rows have no mark, the name says all. */
-export const useTitle = (id: string, { name }: Pick<Use, 'name'>): string =>
+export const titleOfUse = (id: string, { name }: Pick<Use, 'name'>): string =>
   /^[A-Z]\d?(\.\d)?(-|$)/.test(id) ? `${id} · ${name}` : name
 
 /** Uses that are combined alike: a category of EN 1990 table A1.1, L or L_r of ASCE 7. */

@@ -1,4 +1,4 @@
-import { useTitle, type LoadKey, type Traced } from '@hedrion/core'
+import { titleOfUse, type LoadKey, type Traced } from '@hedrion/core'
 import { useAnswer } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { FromMemory } from '../../sheet/FromMemory'
@@ -31,7 +31,7 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
   const uses = useAnswer({ kind: 'standard' })?.uses ?? {}
   const options = [
     [noUse, 'no use'] as const,
-    ...Object.entries(uses).map(([id, use]) => [id, useTitle(id, use)] as const),
+    ...Object.entries(uses).map(([id, use]) => [id, titleOfUse(id, use)] as const),
   ]
   const choose = (chosen: string) => {
     const use = chosen === noUse ? null : chosen

@@ -18,7 +18,7 @@ export function BasisPicture() {
   if (!basis) return null
   const { name, derivesWind } = familyOf(basis.family)
   return (
-    <Page>
+    <Page tabIndex={0} role="region" aria-label="The site">
       <h3>{basis.place === '' ? 'The site' : basis.place}</h3>
       {profile ? (
         <>

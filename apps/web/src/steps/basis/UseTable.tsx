@@ -4,7 +4,7 @@ import {
   formatValue,
   uniformKey,
   unitOf,
-  useTitle,
+  titleOfUse,
   type NumberFormat,
   type ResolvedValue,
 } from '@hedrion/core'
@@ -53,7 +53,7 @@ export function UseTable() {
             const takers = keys.filter((key) => key.use === id).map(({ name }) => name)
             return (
               <tr key={id} data-taken={takers.length > 0 || undefined}>
-                <th>{useTitle(id, use)}</th>
+                <th>{titleOfUse(id, use)}</th>
                 <td>{shown(values.get(uniformKey(id)), format)}</td>
                 <td>{shown(values.get(concentratedKey(id)), format)}</td>
                 <td>{use.reducible ? 'yes' : 'no'}</td>

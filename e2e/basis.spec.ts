@@ -1,0 +1,65 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from '@playwright/test'
+import { balance, newProject, openRecords, saved, type } from './support'
+
+test('the family is changed: uses, loads and combinations follow, and it is undone in one step', async ({
+  page,
+  request,
+}) => {
+  const project = await newProject(request, 'Families', 'demo')
+  await page.goto(`/p/${project}/basis`)
+  await page.getByRole('button', { name: /Family of standards/ }).click()
+  await page.getByRole('option', { name: 'ASCE 7' }).click()
+  await saved(page)
+  const table = page.getByRole('table', { name: 'Imposed loads by use' })
+  await expect(table.getByRole('row', { name: /dining rooms, restaurants 4\.79 .* Reading room/ })).toBeVisible()
+  await expect(page.getByText('Wind is not derived by ASCE 7 in this version, so no case has wind')).toBeVisible()
+  await page.getByRole('link', { name: /Envelopes/ }).click()
+  await expect(page.getByRole('button', { name: /Rules/ })).toContainText('strength (LRFD), 2.3.1')
+  await expect(page.getByText(/^by LRFD 2; next/)).toBeVisible()
+  await page.getByRole('link', { name: /Basis/ }).click()
+  await page.getByRole('button', { name: /^Undo: .*family Eurocodes → ASCE 7/ }).click()
+  await saved(page)
+  // hand: two floors of (388.8 - 9 - 43.2) · 3.00 and of the balcony 25.92 · 5.00 kN/m²
+  expect(await balance(page)).toContain('applied 2278.8')
+})
+
+test('a set of values leaves as a file, comes back edited, and a broken one is refused at its place', async ({
+  page,
+  request,
+}) => {
+  const project = await newProject(request, 'Sets', 'demo')
+  await page.goto(`/p/${project}/basis`)
+  await page.getByRole('button', { name: /National set/ }).click()
+  await page.getByRole('option', { name: 'Germany' }).click()
+  await saved(page)
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save Germany as a file' }).click(),
+  ])
+  const text = readFileSync(await download.path(), 'utf8')
+  const input = page.getByLabel('File with a set of values')
+  const load = (name: string, content: string) =>
+    input.setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) })
+  await load('broken.json', text.replace('"value": 2000', '"value": "two"'))
+  await expect(page.getByRole('alert')).toContainText('A finite number is expected here')
+  await load('ours.json', text.replace('"name": "Germany"', '"name": "Germany, our office"'))
+  await expect(page.getByRole('button', { name: /National set/ })).toContainText('Germany, our office')
+  await saved(page)
+  const { records } = await openRecords(request, project)
+  const layers = Object.values(records).filter(({ kind }) => kind === 'layer')
+  expect(layers.map(({ name }) => name)).toEqual(['Germany, our office'])
+})
+
+test('facts of the project are kept; a day that is none is refused beside the field', async ({ page, request }) => {
+  const project = await newProject(request, 'Facts')
+  await page.goto(`/p/${project}/basis`)
+  await type(page, 'Client', 'Aldermere Council')
+  await type(page, 'design working life', '50')
+  await type(page, 'Date', '2026-02-30')
+  await expect(page.getByRole('alert')).toContainText('year-month-day')
+  await type(page, 'Date', '2026-02-27')
+  await saved(page)
+  const [basis] = Object.values((await openRecords(request, project)).records).filter(({ kind }) => kind === 'basis')
+  expect(basis).toMatchObject({ client: 'Aldermere Council', workingLife: 50, date: '2026-02-27' })
+})
