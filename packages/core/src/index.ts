@@ -23,6 +23,7 @@ export {
   type Layer,
   type Layout,
   type Level,
+  type LineLoad,
   type LevelRange,
   type LoadKey,
   type Material,
@@ -30,6 +31,7 @@ export {
   type Opening,
   type Panel,
   type Patch,
+  type PointLoad,
   type Rec,
   type RecOf,
   type Section,
@@ -114,6 +116,7 @@ export type {
   FloorView,
   OpeningView,
   RegionView,
+  TypedLoadView,
   WallView,
 } from './queries/floorView'
 export type { MemberView, SupportView } from './queries/memberView'
@@ -126,6 +129,7 @@ export type { WindProfile } from './queries/windProfile'
 export { listLimit, type RuleView } from './queries/ruleViews'
 export type { WindLoads, WindResult } from './actions/wind/windLoads'
 export { buildUpWeight } from './actions/ownWeight'
+export { typedValue, type TypedLoad } from './actions/typedLoads'
 export { windDirectionOf, windDirections } from './actions/cases'
 export type { LoadLine, LoadPoint } from './rundown/memberLines'
 export type { RuleId } from './combinations/ruleSets'

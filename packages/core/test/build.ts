@@ -12,12 +12,14 @@ import type {
   Layout,
   Level,
   LevelRange,
+  LineLoad,
   LoadKey,
   Material,
   Member,
   Opening,
   Panel,
   Patch,
+  PointLoad,
   Rec,
   Section,
   WallRun,
@@ -202,6 +204,36 @@ export class Building {
       heightRule: 'typed',
       height: 2,
       openingShare: 0,
+      ...more,
+    })
+  }
+
+  lineLoad(layout: Layout, path: readonly Point[], value: number, more: More<LineLoad> = {}): LineLoad {
+    return this.add({
+      kind: 'lineLoad',
+      id: newId('lineLoad', this.random),
+      layout: layout.id,
+      label: this.#label('Q'),
+      what: '',
+      nature: 'permanent',
+      use: null,
+      path,
+      value,
+      ...more,
+    })
+  }
+
+  pointLoad(layout: Layout, at: Point, value: number, more: More<PointLoad> = {}): PointLoad {
+    return this.add({
+      kind: 'pointLoad',
+      id: newId('pointLoad', this.random),
+      layout: layout.id,
+      label: this.#label('F'),
+      what: '',
+      nature: 'permanent',
+      use: null,
+      path: [at],
+      value,
       ...more,
     })
   }

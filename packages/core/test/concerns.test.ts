@@ -193,6 +193,33 @@ const triggers: readonly Trigger[] = [
     says: /^Partitions of 3\.50 kN\/m on “Flats” are heavier than the allowance covers\. Enter them as wall runs\.$/,
   },
   {
+    code: 'load.no-use',
+    make: storeyWith(({ building, layout }) =>
+      building.pointLoad(layout, [3, 0], 5000, { nature: 'imposed', label: 'F7' }),
+    ),
+    says: /^Imposed load F7 has no use that the standard knows, so it belongs to no case and is not applied\. Give it a use\.$/,
+  },
+  {
+    code: 'load.not-carried',
+    make: storeyWith(({ building, layout }) => building.pointLoad(layout, [20, 20], 5000, { label: 'F8' })),
+    says: /^Nothing carries 5\.0 kN of point load F8 on level Top\./,
+  },
+  {
+    code: 'value.factor-of-ten',
+    make: storeyWith(({ building, layout }) =>
+      building.lineLoad(
+        layout,
+        [
+          [0, 0],
+          [6, 0],
+        ],
+        250_000,
+      ),
+    ),
+    says: /^The line load of 250\.00 kN\/m is outside the usual range; was 25\.00 kN\/m meant\?$/,
+    mends: ['Make it 25.00 kN/m'],
+  },
+  {
     code: 'key.unknown-use',
     make: storeyWith(({ building }) => building.key(null, { use: 'Z9', name: 'Loft' })),
     says: /^Load key “Loft” has the use Z9, which EN, recommended values does not know, so its load is not applied\./,

@@ -197,9 +197,11 @@ describe('what must not matter does not', () => {
 
 describe('loads scale and add', () => {
   const withImposed = (document: Document, factor: number): Document =>
-    changed(document, (record) =>
-      record.kind === 'loadKey' && record.imposed !== null ? { ...record, imposed: record.imposed * factor } : record,
-    )
+    changed(document, (record) => {
+      if (record.kind === 'loadKey' && record.imposed !== null) return { ...record, imposed: record.imposed * factor }
+      const isTyped = record.kind === 'lineLoad' || record.kind === 'pointLoad'
+      return isTyped && record.nature === 'imposed' ? { ...record, value: record.value * factor } : record
+    })
 
   test('double the imposed load, double what it does, and nothing else', () => {
     fc.assert(

@@ -1,5 +1,5 @@
 import type { Document, Random } from '../src/document/document'
-import type { Layout, LoadKey, Material, Member, Section } from '../src/document/recordKinds'
+import type { Layout, LoadKey, Material, Member, Section, LineLoad } from '../src/document/recordKinds'
 import type { Point } from '../src/geometry/point'
 import { Building } from './build'
 import { rectangle } from './shapes'
@@ -142,7 +142,22 @@ function addLoads(site: Site): void {
       order,
     }),
   )
+  times(dice, 2, () =>
+    building.lineLoad(layout, [somewhere(site), somewhere(site)], dice.between(-2000, 9000), natureOf(dice)),
+  )
+  times(dice, 2, () => building.pointLoad(layout, pointAt(site), dice.between(-5000, 40_000), natureOf(dice)))
   times(dice, 3, () => addWall(building, dice, layout, [somewhere(site), somewhere(site), somewhere(site)]))
+}
+
+const natureOf = (dice: Dice): Partial<Pick<LineLoad, 'nature' | 'use'>> =>
+  dice.chance(0.5) ? { nature: 'permanent' } : { nature: 'imposed', use: dice.one('B', 'C3', 'H', null) }
+
+/** Anywhere, or at a crossing of the grid, where beams end on each other. */
+function pointAt(site: Site): Point {
+  const { dice, xs, ys } = site
+  return dice.chance(0.7)
+    ? somewhere(site)
+    : [xs[dice.count(0, xs.length - 1)] ?? 0, ys[dice.count(0, ys.length - 1)] ?? 0]
 }
 
 /** Up to so many times, none as well. */

@@ -81,6 +81,8 @@ const elementSteps = {
   panel: 'paths',
   patch: 'actions',
   wallRun: 'actions',
+  lineLoad: 'actions',
+  pointLoad: 'actions',
   opening: 'building',
 } as const
 const elementWords = {
@@ -88,6 +90,8 @@ const elementWords = {
   panel: 'panel',
   patch: 'patch',
   wallRun: 'wall run',
+  lineLoad: 'line load',
+  pointLoad: 'point load',
   opening: 'opening',
 } as const
 

@@ -121,5 +121,7 @@ export const kindNames: Readonly<Record<Rec['kind'], string>> = {
   loadKey: 'Load key',
   patch: 'Patch',
   wallRun: 'Wall run',
+  lineLoad: 'Line load',
+  pointLoad: 'Point load',
   buildingPart: 'Building part',
 }

@@ -15,6 +15,7 @@ const kinds: readonly Target['kind'][] = [
   'patch',
   'opening',
   'wall',
+  'load',
   'beam',
   'column',
   'reaction',

@@ -9,6 +9,7 @@ import {
   type NumberFormat,
   type OpeningView,
   type RegionView,
+  type TypedLoadView,
   type WallView,
 } from '@hedrion/core'
 
@@ -52,6 +53,18 @@ export function wallText(stretches: readonly WallView[], format: NumberFormat): 
   const force = sum(({ a, b, load }) => distance(a, b) * load)
   const count = stretches.length === 1 ? '' : `${stretches.length} stretches, `
   return `Wall run ${stretches[0]?.label ?? ''}, ${count}${formatQuantity(length, 'length', format)}, ${formatQuantity(force, 'force', format)}`
+}
+
+/** A typed load as one thing: its value, where it comes from, and what nothing carries of it. */
+export function typedText(stretches: readonly TypedLoadView[], format: NumberFormat): string {
+  const [first] = stretches
+  if (!first) return ''
+  const value = formatQuantity(first.value, first.kind === 'line' ? 'lineLoad' : 'force', format)
+  const length = stretches.reduce((total, { a, b }) => total + distance(a, b), 0)
+  const along = first.kind === 'line' ? `, ${formatQuantity(length, 'length', format)}` : ''
+  const lost = stretches.some(({ notCarried }) => notCarried > 1e-6) ? ', nothing carries it' : ''
+  const what = first.what === '' ? '' : `, ${first.what}`
+  return `${first.kind === 'line' ? 'Line' : 'Point'} load ${first.label}${what}${along}, ${value}${lost}`
 }
 
 export const openingText = ({ label }: OpeningView): string => `Opening ${label}`

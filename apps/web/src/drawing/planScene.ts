@@ -14,6 +14,7 @@ import {
   type RegionView,
 } from '@hedrion/core'
 import { beamText, columnText, openingText, regionText, wallText } from './describe'
+import { typedLoadsPart } from './typedLoadsPart'
 import { roundBelow } from './viewport'
 import { acrossOf } from './paintOrdinates'
 import { emptyBox, type GridMark, type Label, type Mark, type Scene, type Shape, type Target } from './scene'
@@ -53,6 +54,7 @@ export function planScene(
     wallsPart(floor, options),
     beamsPart(floor.beams, options),
     columnsPart(floor, options),
+    typedLoadsPart(floor, options),
     lostPart(floor, options),
   ]
   return {
@@ -79,6 +81,7 @@ function boxOfFloor(floor: FloorView, grid: readonly GridMark[]) {
     ...floor.columns.map(({ at }) => at),
     ...floor.regions.flatMap(({ region }) => region.flat()),
     ...floor.walls.flatMap(({ a, b }) => [a, b]),
+    ...floor.typed.flatMap(({ a, b }) => [a, b]),
   ]
   return points.length > 0 ? boxOf(points) : gridBox(grid)
 }

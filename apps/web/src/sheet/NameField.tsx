@@ -1,9 +1,21 @@
-import type { GridLine, Level, LoadKey, Material, Member, Opening, Panel, Patch, Section } from '@hedrion/core'
+import type {
+  GridLine,
+  Level,
+  LineLoad,
+  LoadKey,
+  Material,
+  Member,
+  Opening,
+  Panel,
+  Patch,
+  PointLoad,
+  Section,
+} from '@hedrion/core'
 import { kindNames, useEdit, useNote } from '../compute/useEdit'
 import { TextLine } from '../ui/TextLine'
 
 type Named = LoadKey | Section | Material | Level
-type Labelled = Member | Panel | Opening | Patch | GridLine
+type Labelled = Member | Panel | Opening | Patch | GridLine | LineLoad | PointLoad
 
 interface NameFieldProps {
   readonly record: Named | Labelled

@@ -1,8 +1,19 @@
 import { enFamily } from '../standards/en/family'
-import { actionsOf, imposedCase, partitionCase, windCase, windDirectionOf, windDirections } from './cases'
+import {
+  actionsOf,
+  type GroupOnPlan,
+  imposedCase,
+  partitionCase,
+  windCase,
+  windDirectionOf,
+  windDirections,
+} from './cases'
 
-const idsOf = (used: Parameters<typeof actionsOf>[1], withWind: boolean) =>
-  actionsOf(enFamily, used, withWind).map(({ id, cases }) => [id, cases.map((loadCase) => loadCase.id)])
+const idsOf = (used: readonly GroupOnPlan[], withWind: boolean) =>
+  actionsOf(enFamily, { groups: used, typed: false, wind: withWind }).map(({ id, cases }) => [
+    id,
+    cases.map((loadCase) => loadCase.id),
+  ])
 
 test('cases follow from what is on plan, in a fixed order whatever the order of the groups', () => {
   const used = [
@@ -26,7 +37,7 @@ test('an action without a case is not there', () => {
 })
 
 test('how they act: imposed loads as one action, wind one direction at a time, roof access never with wind', () => {
-  const actions = actionsOf(enFamily, [{ group: 'B', partitions: false }], true)
+  const actions = actionsOf(enFamily, { groups: [{ group: 'B', partitions: false }], typed: false, wind: true })
   expect(Object.fromEntries(actions.map(({ id, rule }) => [id, rule]))).toEqual({
     permanent: 'together',
     imposed: 'together',
@@ -37,9 +48,12 @@ test('how they act: imposed loads as one action, wind one direction at a time, r
 })
 
 test('groups: partitions go with their category, permanent action has none', () => {
-  const cases = actionsOf(enFamily, [{ group: 'D', partitions: true }], true).flatMap((action) => action.cases)
+  const cases = actionsOf(enFamily, { groups: [{ group: 'D', partitions: true }], typed: true, wind: true }).flatMap(
+    (action) => action.cases,
+  )
   expect(Object.fromEntries(cases.map(({ id, group }) => [id, group]))).toMatchObject({
     'permanent/walls': null,
+    'permanent/typed': null,
     'imposed/D': 'D',
     'imposed/D/partitions': 'D',
     'wind/south': 'wind',

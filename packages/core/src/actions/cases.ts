@@ -39,6 +39,7 @@ export const windDirectionOf = (caseId: string): WindDirection['id'] | undefined
 export const selfWeight = 'permanent/self-weight'
 export const buildUps = 'permanent/build-ups'
 export const walls = 'permanent/walls'
+export const typedLoads = 'permanent/typed'
 /** Partitions on a roof in use stand with its imposed load. */
 export const imposedCase = ({ action }: Pick<LoadGroup, 'action'>, group: string): string => `${action}/${group}`
 export const partitionCase = (groupOf: Pick<LoadGroup, 'action'>, group: string): string =>
@@ -50,6 +51,16 @@ const permanentCases: readonly LoadCase[] = [
   { id: walls, name: 'walls', action: 'permanent', group: null },
 ]
 
+const typedCase: LoadCase = { id: typedLoads, name: 'line and point loads', action: 'permanent', group: null }
+
+/** What is on plan that cases follow from. */
+export interface OnPlan {
+  readonly groups: readonly GroupOnPlan[]
+  /** Permanent loads that were typed along a line or at a point. */
+  readonly typed: boolean
+  readonly wind: boolean
+}
+
 export interface GroupOnPlan {
   readonly group: string
   readonly partitions: boolean
@@ -60,8 +71,7 @@ type FamilyOfCases = Pick<Family, 'groups' | 'actionClauses'>
 /** The actions of a project and their cases, in the fixed order permanent, imposed, roof, wind. */
 export function actionsOf(
   { groups, actionClauses: clauses }: FamilyOfCases,
-  used: readonly GroupOnPlan[],
-  withWind: boolean,
+  { groups: used, typed, wind: withWind }: OnPlan,
 ): readonly Action[] {
   const parted = new Set(used.filter(({ partitions }) => partitions).map(({ group }) => group))
   const casesOf = (action: 'imposed' | 'roof') =>
@@ -78,7 +88,7 @@ export function actionsOf(
       name: 'Permanent',
       nature: 'permanent',
       rule: 'together',
-      cases: permanentCases,
+      cases: typed ? [...permanentCases, typedCase] : permanentCases,
       clause: clauses.permanent,
     },
     {

@@ -35,7 +35,8 @@ export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: S
   }
 }
 
-function casesOfUse(use: string | null, standard: Standard): KeyLoads['cases'] {
+/** The group of a use and its cases; null where the standard does not know it. */
+export function casesOfUse(use: string | null, standard: Standard): KeyLoads['cases'] {
   const group = use === null ? undefined : standard.uses[use]?.group
   const known = group === undefined ? undefined : familyOf(standard.family).groups[group]
   if (group === undefined || known === undefined) return null

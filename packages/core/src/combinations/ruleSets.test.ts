@@ -58,14 +58,14 @@ describe('EN 1990, factors of each expression (tables A1.1 and A1.2(B), from mem
 })
 
 describe('the combinations of a rule', () => {
-  const actions = actionsOf(
-    enFamily,
-    [
+  const actions = actionsOf(enFamily, {
+    groups: [
       { group: 'B', partitions: true },
       { group: 'C', partitions: false },
     ],
-    true,
-  )
+    typed: false,
+    wind: true,
+  })
   const cases = actions.flatMap((action) => action.cases)
   const structure = combinationStructure(ruleOf('strength'), actions, exclusions)
 
@@ -94,9 +94,17 @@ describe('the combinations of a rule', () => {
   })
 
   test('permanent action alone: as many as it has factors', () => {
-    const alone = combinationStructure(ruleOf('strength'), actionsOf(enFamily, [], false), exclusions)
+    const alone = combinationStructure(
+      ruleOf('strength'),
+      actionsOf(enFamily, { groups: [], typed: false, wind: false }),
+      exclusions,
+    )
     expect(countCombinations(alone)).toBe(2n)
-    const service = combinationStructure(ruleOf('characteristic'), actionsOf(enFamily, [], false), exclusions)
+    const service = combinationStructure(
+      ruleOf('characteristic'),
+      actionsOf(enFamily, { groups: [], typed: false, wind: false }),
+      exclusions,
+    )
     expect(countCombinations(service)).toBe(1n)
   })
 })

@@ -1,4 +1,6 @@
+import { typedConcerns } from '../actions/typedLoads'
 import type { ProjectState } from '../derivation/project'
+import { recordsOf } from '../document/document'
 import type { Concern } from '../outcome/outcome'
 import { frameConcerns, sameLabels, crossedOutlines } from './frame'
 import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing } from './idle'
@@ -28,6 +30,8 @@ const checks: readonly Check[] = [
   strandedColumns,
   weightTwice,
   ({ keys }) => [...keys.values()].flatMap(({ concerns }) => concerns),
+  ({ document, standard }) =>
+    typedConcerns([...recordsOf(document, 'lineLoad'), ...recordsOf(document, 'pointLoad')], standard),
   wallHeights,
   patchesOnNothing,
   unloadedPanels,

@@ -81,6 +81,22 @@ const ranges: readonly UsualRange[] = [
     read: (r) => (r.kind === 'wallRun' && r.height !== null ? [r.height] : []),
   },
   {
+    field: 'value',
+    name: 'line load',
+    quantity: 'lineLoad',
+    from: 50,
+    to: 100_000,
+    read: (r) => (r.kind === 'lineLoad' && r.value !== 0 ? [Math.abs(r.value)] : []),
+  },
+  {
+    field: 'value',
+    name: 'point load',
+    quantity: 'force',
+    from: 100,
+    to: 2e6,
+    read: (r) => (r.kind === 'pointLoad' && r.value !== 0 ? [Math.abs(r.value)] : []),
+  },
+  {
     field: 'basicWindVelocity',
     name: 'basic wind velocity',
     quantity: 'velocity',

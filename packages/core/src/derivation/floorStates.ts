@@ -1,4 +1,5 @@
 import { selfWeight } from '../actions/cases'
+import { caseOfTyped } from '../actions/typedLoads'
 import type { KeyLoads } from '../actions/keyLoads'
 import type { Floor } from '../building/floors'
 import type { FramePlan } from '../building/frame'
@@ -8,9 +9,17 @@ import type { BuildUp, Level, Member, Panel, Patch, WallRun } from '../document/
 import { materialWeight, memberStock, panelSlab, sectionArea } from '../document/shapes'
 import { floorRundown, type FloorRundown } from '../rundown/floorRundown'
 import type { LayoutOperator } from '../rundown/operator'
+import type { Standard } from '../standards/layer'
 import { wallLoadsStage, type Depths, type WallLoads } from './heads'
 import { byLayout } from './layouts'
-import { intensityStage, weightsStage, type Intensities, type KeyOfRegion, type OwnWeights } from './loads'
+import {
+  intensityStage,
+  weightsStage,
+  type Intensities,
+  type KeyOfRegion,
+  type OwnWeights,
+  type TypedIntensity,
+} from './loads'
 import type { Memo } from './memo'
 import { stage } from './stage'
 
@@ -69,6 +78,7 @@ interface LayoutLoads {
   readonly slabDepths: Depths
   readonly keys: readonly KeyLoads[]
   readonly keyOf: KeyOfRegion
+  readonly typed: readonly TypedIntensity[]
 }
 
 /** The load keys that a layout uses: its default, then those of its patches. */
@@ -83,11 +93,13 @@ function layoutLoads(
   document: Document,
   operators: ReadonlyMap<string, LayoutOperator>,
   keys: ReadonlyMap<string, KeyLoads>,
+  standard: Standard,
 ): ReadonlyMap<string, LayoutLoads> {
   const members = byLayout(recordsOf(document, 'member'))
   const panels = byLayout(recordsOf(document, 'panel'))
   const patches = byLayout(recordsOf(document, 'patch'))
   const runs = byLayout(recordsOf(document, 'wallRun'))
+  const typed = byLayout([...recordsOf(document, 'lineLoad'), ...recordsOf(document, 'pointLoad')])
   return new Map(
     [...operators].map(([id, operator]) => {
       const [ownMembers, ownPanels] = [members.get(id) ?? [], panels.get(id) ?? []]
@@ -104,6 +116,10 @@ function layoutLoads(
           slabDepths: ownPanels.flatMap(({ id: panel, slab }) => (slab ? [[panel, slab.thickness] as const] : [])),
           keys: used.flatMap((key) => keys.get(key) ?? []),
           keyOf,
+          typed: (typed.get(id) ?? []).flatMap((load): TypedIntensity[] => {
+            const caseId = caseOfTyped(load, standard)
+            return caseId === null ? [] : [{ id: load.id, caseId, value: load.value }]
+          }),
         },
       ]
     }),
@@ -144,8 +160,9 @@ export function deriveFloors(
   operators: ReadonlyMap<string, LayoutOperator>,
   keys: ReadonlyMap<string, KeyLoads>,
   caseIds: readonly string[],
+  standard: Standard,
 ): readonly FloorState[] {
-  const loads = layoutLoads(memo, document, operators, keys)
+  const loads = layoutLoads(memo, document, operators, keys, standard)
   const states: FloorState[] = []
   let above: Above | null = null
   for (const floor of [...levels].reverse()) {
@@ -166,7 +183,7 @@ interface Above {
 function floorState(
   memo: Memo,
   floor: Floor,
-  { operator, runs, wallBuildUps, weights, keys, keyOf }: LayoutLoads,
+  { operator, runs, wallBuildUps, weights, keys, keyOf, typed }: LayoutLoads,
   above: Above | null,
   caseIds: readonly string[],
 ): FloorState {
@@ -182,7 +199,7 @@ function floorState(
     above?.layout.slabDepths ?? [],
   )
   const feetAbove = above ? memo.get(feetStage, above.layout.operator.plan.frame, operator.plan.frame) : null
-  const intensities = memo.get(intensityStage, operator, keys, keyOf, weights, walls, caseIds)
+  const intensities = memo.get(intensityStage, operator, keys, keyOf, weights, walls, typed, caseIds)
   const rundown = memo.get(
     rundownStage,
     operator,

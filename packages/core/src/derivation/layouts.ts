@@ -4,26 +4,39 @@ import { planPanel, stripOutline, type PanelPlan } from '../building/panelRegion
 import { wallSegments, type WallSegment } from '../building/wallSegments'
 import { recordsOf, type Document } from '../document/document'
 import {
+  lineLoadShape,
   memberShape,
   openingShape,
   panelShape,
   patchShape,
+  pointLoadShape,
   wallShape,
+  type LineLoadShape,
   type MemberShape,
   type OpeningShape,
   type PanelShape,
   type PatchShape,
+  type PointLoadShape,
   type WallShape,
 } from '../document/shapes'
 import { nearby } from '../geometry/nearby'
+import type { Point } from '../geometry/point'
 import type { Ring } from '../geometry/polygon'
 import { present } from '../outcome/assert'
 import { layoutOperator, type LayoutOperator } from '../rundown/operator'
-import { beamSource, regionSource, wallSource, type LayoutPlan } from '../rundown/sources'
+import {
+  beamSource,
+  lineSource,
+  pointSource,
+  regionSource,
+  wallSource,
+  type LayoutPlan,
+  type Source,
+} from '../rundown/sources'
 import { shareArea } from '../sharing/oneWay'
 import type { Carrier } from '../sharing/rails'
 import type { Share } from '../sharing/share'
-import { shareWall } from '../sharing/wallPath'
+import { shareForce, shareWall } from '../sharing/wallPath'
 import type { Memo } from './memo'
 import { stage } from './stage'
 
@@ -68,6 +81,14 @@ const wallShareStage = stage(
   bytesOfShares,
 )
 
+const forceShareStage = stage(
+  'forceShare',
+  (at: Point, carriers: readonly Carrier[], panels: readonly PanelPlan[]): Shares => ({
+    shares: [shareForce(at, carriers, panels)],
+  }),
+  bytesOfShares,
+)
+
 const operatorStage = stage(
   'operator',
   (
@@ -76,6 +97,7 @@ const operatorStage = stage(
     panelShares: readonly Shares[],
     walls: readonly { readonly run: WallShape; readonly segment: WallSegment }[],
     wallShares: readonly Shares[],
+    typed: readonly Source[],
   ): LayoutOperator => {
     const shareAt = (list: readonly Shares[], i: number, k: number) => present(list[i]?.shares[k], `share ${i}/${k}`)
     const plan: LayoutPlan = {
@@ -86,6 +108,7 @@ const operatorStage = stage(
           panel.regions.map((region, k) => regionSource(panel, region, shareAt(panelShares, i, k))),
         ),
         ...walls.map(({ run, segment }, i) => wallSource(run, segment, shareAt(wallShares, i, 0))),
+        ...typed,
         ...frame.beams.map(beamSource),
       ],
     }
@@ -106,6 +129,8 @@ export function deriveOperators(
     openings: byLayout(recordsOf(document, 'opening')),
     patches: byLayout(recordsOf(document, 'patch')),
     wallRuns: byLayout(recordsOf(document, 'wallRun')),
+    lineLoads: byLayout(recordsOf(document, 'lineLoad')),
+    pointLoads: byLayout(recordsOf(document, 'pointLoad')),
   }
   return new Map(
     layoutIds.map((id) => [
@@ -116,6 +141,8 @@ export function deriveOperators(
         openings: (grouped.openings.get(id) ?? []).map(openingShape),
         patches: (grouped.patches.get(id) ?? []).map(patchShape),
         wallRuns: (grouped.wallRuns.get(id) ?? []).map(wallShape),
+        lineLoads: (grouped.lineLoads.get(id) ?? []).map(lineLoadShape),
+        pointLoads: (grouped.pointLoads.get(id) ?? []).map(pointLoadShape),
       }),
     ]),
   )
@@ -138,6 +165,8 @@ interface LayoutShapes {
   readonly openings: readonly OpeningShape[]
   readonly patches: readonly PatchShape[]
   readonly wallRuns: readonly WallShape[]
+  readonly lineLoads: readonly LineLoadShape[]
+  readonly pointLoads: readonly PointLoadShape[]
 }
 
 function deriveOperator(memo: Memo, shapes: LayoutShapes): LayoutOperator {
@@ -157,13 +186,32 @@ function deriveOperator(memo: Memo, shapes: LayoutShapes): LayoutOperator {
   const walls = shapes.wallRuns.flatMap((run) =>
     memo.get(segmentsStage, run).segments.map((segment) => ({ run, segment })),
   )
-  const wallShares = walls.map(({ segment: { a, b }, segment }) => {
-    const under = plansNear([a, b])
-    const reach = [a, b, ...under.flatMap(({ panel }) => panel.outline)]
-    return memo.get(wallShareStage, segment, carriersNear(reach), under)
-  })
-  return memo.get(operatorStage, frame, plans, panelShares, walls, wallShares)
+  // what a line or a point can land on: the panels there, and the members near them
+  const groundUnder = (...points: readonly Point[]) => {
+    const under = plansNear(points)
+    return [carriersNear([...points, ...under.flatMap(({ panel }) => panel.outline)]), under] as const
+  }
+  const lineShare = (segment: WallSegment) => memo.get(wallShareStage, segment, ...groundUnder(segment.a, segment.b))
+  const wallShares = walls.map(({ segment }) => lineShare(segment))
+  const typed = typedSources(shapes, lineShare, (at) => memo.get(forceShareStage, at, ...groundUnder(at)))
+  return memo.get(operatorStage, frame, plans, panelShares, walls, wallShares, typed)
 }
+
+const only = ({ shares }: Shares): Share => present(shares[0], 'the one share')
+
+/** Typed loads, stretch by stretch. */
+const typedSources = (
+  { lineLoads, pointLoads }: LayoutShapes,
+  lineShare: (segment: WallSegment) => Shares,
+  forceShare: (at: Point) => Shares,
+): readonly Source[] => [
+  ...lineLoads.flatMap((load) =>
+    wallSegments({ path: load.path, closed: false }).map((segment) =>
+      lineSource(load, segment, only(lineShare(segment))),
+    ),
+  ),
+  ...pointLoads.flatMap((load) => load.path.map((at) => pointSource(load, at, only(forceShare(at))))),
+]
 
 const outlines = (shapes: readonly { readonly outline: Ring }[]): readonly Ring[] =>
   shapes.map(({ outline }) => outline)

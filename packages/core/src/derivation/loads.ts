@@ -1,4 +1,4 @@
-import { actionsOf, buildUps, selfWeight, walls, type Action, type GroupOnPlan } from '../actions/cases'
+import { actionsOf, buildUps, selfWeight, walls, type Action, type OnPlan } from '../actions/cases'
 import { keyLoads, type KeyLoads } from '../actions/keyLoads'
 import { layerWeight, memberWeight } from '../actions/ownWeight'
 import { recordsOf, type Document } from '../document/document'
@@ -33,8 +33,8 @@ interface Cases {
 }
 
 /** The project's cases: what is on plan decides. */
-export const casesStage = stage('cases', (family: FamilyId, used: readonly GroupOnPlan[], withWind: boolean): Cases => {
-  const actions = actionsOf(familyOf(family), used, withWind)
+export const casesStage = stage('cases', (family: FamilyId, plan: OnPlan): Cases => {
+  const actions = actionsOf(familyOf(family), plan)
   return { actions, caseIds: actions.flatMap(({ cases }) => cases.map(({ id }) => id)) }
 })
 
@@ -79,6 +79,13 @@ export const weightsStage = stage(
 /** Which load key a region carries: by patch id, with `default` for the layout's own. */
 export type KeyOfRegion = readonly (readonly [patch: string, key: string])[]
 
+/** A typed load with the case that it acts in: N/m or N. */
+export interface TypedIntensity {
+  readonly id: string
+  readonly caseId: string
+  readonly value: number
+}
+
 export interface Intensities {
   /** Row by source; columns are the cases, then 1 where the source is floor area. */
   readonly values: Float64Array
@@ -93,6 +100,7 @@ export const intensityStage = stage(
     keyOf: KeyOfRegion,
     weights: OwnWeights,
     wallLoads: WallLoads,
+    typed: readonly TypedIntensity[],
     caseIds: readonly string[],
   ): Intensities => {
     const columns = caseIds.length + 1
@@ -102,6 +110,7 @@ export const intensityStage = stage(
       keyOf: new Map(keyOf),
     }
     const values = new Float64Array(operator.plan.sources.length * columns)
+    const typedOf = new Map(typed.map((entry) => [entry.id, entry]))
     let wall = 0
     operator.plan.sources.forEach((source, row) => {
       const put: Put = (caseId, value) => {
@@ -109,7 +118,10 @@ export const intensityStage = stage(
         if (column !== undefined) values[row * columns + column] = (values[row * columns + column] ?? 0) + value
       }
       if (source.kind === 'wall') put(walls, wallLoads.loads[wall++]?.value ?? 0)
-      else if (source.kind === 'beam') put(selfWeight, weights.members.get(source.id) ?? 0)
+      else if (source.kind === 'line' || source.kind === 'point') {
+        const load = typedOf.get(source.load.id)
+        if (load) put(load.caseId, load.value)
+      } else if (source.kind === 'beam') put(selfWeight, weights.members.get(source.id) ?? 0)
       else putRegion(source, loads, weights, put)
     })
     return { values }

@@ -1,5 +1,5 @@
-import type { Action } from '../actions/cases'
-import type { KeyLoads } from '../actions/keyLoads'
+import type { Action, GroupOnPlan, OnPlan } from '../actions/cases'
+import { casesOfUse, type KeyLoads } from '../actions/keyLoads'
 import type { WindLoads } from '../actions/wind/windLoads'
 import { expandFloors, type Floor } from '../building/floors'
 import { recordsOf, type Document } from '../document/document'
@@ -56,13 +56,11 @@ export function deriveProject(memo: Memo, document: Document): ProjectState {
   const keys = deriveKeys(memo, document, standard)
   const extent = extentOf(levels, operators)
   const wind = deriveWind(memo, document, levels, extent, standard)
-  const { actions, caseIds } = memo.get(
-    casesStage,
-    standard.family,
-    groupsOnPlan(document, operators, keys),
-    wind !== null,
-  )
-  const floors = deriveFloors(memo, document, levels, operators, keys, caseIds)
+  const { actions, caseIds } = memo.get(casesStage, standard.family, {
+    ...loadsOnPlan(document, operators, keys, standard),
+    wind: wind !== null,
+  })
+  const floors = deriveFloors(memo, document, levels, operators, keys, caseIds, standard)
   const [part] = recordsOf(document, 'buildingPart')
   return { document, basis, part, standard, levels, floors, keys, actions, caseIds, wind, extent }
 }
@@ -70,18 +68,27 @@ export function deriveProject(memo: Memo, document: Document): ProjectState {
 const layoutsInUse = (levels: readonly Floor[]): readonly string[] =>
   [...new Set(levels.flatMap(({ layoutId }) => layoutId ?? []))].sort()
 
-/** The groups of the load keys that stand on a level, in the order of the keys' ids. */
-function groupsOnPlan(
+/** The groups of uses that stand on a level, in the order of the keys' ids, and whether a permanent load is typed there. */
+function loadsOnPlan(
   document: Document,
   operators: ReadonlyMap<string, LayoutOperator>,
   keys: ReadonlyMap<string, KeyLoads>,
-) {
+  standard: Standard,
+): Omit<OnPlan, 'wind'> {
   const patches = byLayout(recordsOf(document, 'patch'))
   const used = [...operators.keys()].flatMap((id) =>
     keyOfRegions(document, id, patches.get(id) ?? []).map(([, key]) => key),
   )
-  return [...new Set(used)].sort().flatMap((id) => {
+  const ofKeys = [...new Set(used)].sort().flatMap((id): GroupOnPlan[] => {
     const loads = keys.get(id)
     return loads?.cases ? [{ group: loads.cases.group, partitions: loads.partitions !== null }] : []
   })
+  const typed = [...recordsOf(document, 'lineLoad'), ...recordsOf(document, 'pointLoad')].filter(({ layout }) =>
+    operators.has(layout),
+  )
+  const ofTyped = typed.flatMap(({ nature, use }): GroupOnPlan[] => {
+    const cases = nature === 'imposed' ? casesOfUse(use, standard) : null
+    return cases ? [{ group: cases.group, partitions: false }] : []
+  })
+  return { groups: [...ofKeys, ...ofTyped], typed: typed.some(({ nature }) => nature === 'permanent') }
 }

@@ -42,6 +42,16 @@ const standardTable = object({
   rows: dictionary(list(number('factor'), 100, 1), 100),
 })
 
+const typedLoad = {
+  layout: ref('layout'),
+  label,
+  /** What it comes from: “stair flight”, “chiller”. */
+  what: text(60),
+  nature: oneOf('permanent', 'imposed'),
+  /** The use whose factors an imposed one goes by. */
+  use: nullable(text(60)),
+}
+
 /** Every kind of record with its fields. Types, reader and JSON Schema follow from this table. */
 export const recordKinds = {
   basis: {
@@ -187,6 +197,10 @@ export const recordKinds = {
     height: nullable(number('length', { above: 0, max: 100 })),
     openingShare: number('factor', { min: 0, max: 1 }),
   },
+  /** A load typed along a path: N/m downwards, less than zero where it lifts. */
+  lineLoad: { ...typedLoad, path: list(point(), 500, 2), value: number('lineLoad', { min: -1e7, max: 1e7 }) },
+  /** A load typed at a point: N downwards, less than zero where it lifts. */
+  pointLoad: { ...typedLoad, path: list(point(), 1, 1), value: number('force', { min: -1e9, max: 1e9 }) },
   /** Stated extent for wind; null sides follow the floors. */
   buildingPart: {
     name: text(60),
@@ -224,6 +238,8 @@ export type BuildUp = RecOf<'buildUp'>
 export type LoadKey = RecOf<'loadKey'>
 export type Patch = RecOf<'patch'>
 export type WallRun = RecOf<'wallRun'>
+export type LineLoad = RecOf<'lineLoad'>
+export type PointLoad = RecOf<'pointLoad'>
 export type BuildingPart = RecOf<'buildingPart'>
 
 export const kinds = Object.keys(recordKinds) as readonly Kind[]

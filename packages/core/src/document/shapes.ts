@@ -1,4 +1,4 @@
-import type { Material, Member, Opening, Panel, Patch, Rec, Section, WallRun } from './recordKinds'
+import type { LineLoad, Material, Member, Opening, Panel, Patch, PointLoad, Rec, Section, WallRun } from './recordKinds'
 
 /** Takes some fields of a record as a frozen record of its own, the same object each time. */
 function picker<R extends Rec>() {
@@ -22,6 +22,8 @@ export const panelShape = picker<Panel>()('id', 'layout', 'outline', 'spanAngle'
 export const openingShape = picker<Opening>()('id', 'outline')
 export const patchShape = picker<Patch>()('id', 'outline', 'mode', 'order')
 export const wallShape = picker<WallRun>()('id', 'path', 'closed')
+export const lineLoadShape = picker<LineLoad>()('id', 'path')
+export const pointLoadShape = picker<PointLoad>()('id', 'path')
 
 // And what of it weighs, so that a new label weighs nothing again.
 export const memberStock = picker<Member>()('id', 'section', 'material')
@@ -34,6 +36,8 @@ export type PanelShape = ReturnType<typeof panelShape>
 export type OpeningShape = ReturnType<typeof openingShape>
 export type PatchShape = ReturnType<typeof patchShape>
 export type WallShape = ReturnType<typeof wallShape>
+export type LineLoadShape = ReturnType<typeof lineLoadShape>
+export type PointLoadShape = ReturnType<typeof pointLoadShape>
 export type MemberStock = ReturnType<typeof memberStock>
 export type PanelSlab = ReturnType<typeof panelSlab>
 export type SectionArea = ReturnType<typeof sectionArea>

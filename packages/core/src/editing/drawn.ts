@@ -1,12 +1,14 @@
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import type {
   Layout,
+  LineLoad,
   LoadKey,
   Material,
   Member,
   Opening,
   Panel,
   Patch,
+  PointLoad,
   Section,
   WallRun,
 } from '../document/recordKinds'
@@ -22,6 +24,8 @@ export const tools = {
   opening: { name: 'opening', shape: 'ring' },
   patch: { name: 'patch', shape: 'ring' },
   wallRun: { name: 'wall run', shape: 'path' },
+  lineLoad: { name: 'line load', shape: 'path' },
+  pointLoad: { name: 'point load', shape: 'point' },
 } as const satisfies Record<string, { readonly name: string; readonly shape: 'point' | 'segment' | 'ring' | 'path' }>
 
 export type Tool = keyof typeof tools
@@ -37,6 +41,8 @@ const letters: Readonly<Record<Tool, string>> = {
   opening: 'V',
   patch: 'A',
   wallRun: 'W',
+  lineLoad: 'Q',
+  pointLoad: 'F',
 }
 
 export type Made = { readonly ok: true; readonly record: Drawn } | { readonly ok: false; readonly problem: string }
@@ -53,41 +59,68 @@ interface Ground {
 
 /** A new record from the points that were drawn; what it needs beside them is taken from what is there already. */
 export function drawRecord(tool: Tool, points: readonly Point[], ground: Ground): Made {
-  const { document, layout, random } = ground
+  const { document, layout } = ground
   const label = nextLabel(tool, document, layout)
   const base = { layout: layout.id, label }
   if (points.length < leastPoints[tools[tool].shape])
     return problem(`A ${tools[tool].name} needs ${leastPoints[tools[tool].shape]} points.`)
-  switch (tool) {
-    case 'beam':
-    case 'girder':
-    case 'column':
-      return drawMember(tool, points, base, ground)
-    case 'panel':
-      return made<Panel>({
-        kind: 'panel',
-        id: newId('panel', random),
-        ...base,
-        outline: points,
-        spanAngle: usualSpan(document, layout),
-        slab: usualSlab(document, layout),
-        overhang: 'lever',
-        openings: 'bridged',
-      })
-    case 'opening':
-      return made<Opening>({ kind: 'opening', id: newId('opening', random), ...base, outline: points })
-    case 'patch':
-      return drawPatch(points, base, ground)
-    case 'wallRun':
-      return made<WallRun>({
-        kind: 'wallRun',
-        id: newId('wallRun', random),
-        ...base,
-        path: points,
-        closed: (ground.closed ?? false) && points.length > 2,
-        ...usualWall(document),
-      })
-  }
+  return makers[tool](points, base, ground)
+}
+
+type Base = Pick<Member, 'layout' | 'label'>
+type Maker = (points: readonly Point[], base: Base, ground: Ground) => Made
+
+const makers: Readonly<Record<Tool, Maker>> = {
+  beam: (points, base, ground) => drawMember('beam', points, base, ground),
+  girder: (points, base, ground) => drawMember('girder', points, base, ground),
+  column: (points, base, ground) => drawMember('column', points, base, ground),
+  panel: (outline, base, { document, layout, random }) =>
+    made<Panel>({
+      kind: 'panel',
+      id: newId('panel', random),
+      ...base,
+      outline,
+      spanAngle: usualSpan(document, layout),
+      slab: usualSlab(document, layout),
+      overhang: 'lever',
+      openings: 'bridged',
+    }),
+  opening: (outline, base, { random }) =>
+    made<Opening>({ kind: 'opening', id: newId('opening', random), ...base, outline }),
+  patch: drawPatch,
+  wallRun: (path, base, { document, random, closed = false }) =>
+    made<WallRun>({
+      kind: 'wallRun',
+      id: newId('wallRun', random),
+      ...base,
+      path,
+      closed: closed && path.length > 2,
+      ...usualWall(document),
+    }),
+  lineLoad: (path, base, { document, random }) =>
+    made<LineLoad>({
+      kind: 'lineLoad',
+      id: newId('lineLoad', random),
+      ...base,
+      ...usualLoad(recordsOf(document, 'lineLoad')),
+      path,
+    }),
+  pointLoad: (points, base, { document, random }) =>
+    made<PointLoad>({
+      kind: 'pointLoad',
+      id: newId('pointLoad', random),
+      ...base,
+      ...usualLoad(recordsOf(document, 'pointLoad')),
+      path: points.slice(0, 1),
+    }),
+}
+
+type LoadFields = Pick<LineLoad, 'what' | 'nature' | 'use' | 'value'>
+
+/** A load is most often drawn again like the one before: 1 kN (per metre) until it is typed. */
+function usualLoad(loads: readonly LoadFields[]): LoadFields {
+  const { what, nature, use, value } = loads.at(-1) ?? { what: '', nature: 'permanent', use: null, value: 1000 }
+  return { what, nature, use, value }
 }
 
 const made = <D extends Drawn>(record: D): Made => ({ ok: true, record })

@@ -119,6 +119,11 @@ describe('drawing', () => {
       [6, 0],
       [6, 4],
     ],
+    lineLoad: [
+      [0, 0],
+      [6, 0],
+    ],
+    pointLoad: [[3, 2]],
   }
   const draw = (tool: Tool, document: Document, layout: Layout, points = shapes[tool], closed = false) => {
     const made = drawRecord(tool, points, { document, layout, random, closed })

@@ -50,6 +50,9 @@ function makeOf(record: Drawn): string {
       return record.key
     case 'wallRun':
       return [record.buildUp ?? record.weight, record.heightRule].join()
+    case 'lineLoad':
+    case 'pointLoad':
+      return [record.value, record.nature, record.use].join()
     case 'opening':
       return ''
   }

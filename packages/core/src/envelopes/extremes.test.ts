@@ -17,14 +17,14 @@ const rule = (id: Rule['id']): Rule => {
 }
 
 describe('EN 1990 6.10 by hand', () => {
-  const actions = actionsOf(
-    enFamily,
-    [
+  const actions = actionsOf(enFamily, {
+    groups: [
       { group: 'C', partitions: false },
       { group: 'H', partitions: false },
     ],
-    true,
-  )
+    typed: false,
+    wind: true,
+  })
   const structure = combinationStructure(rule('strength'), actions, exclusions)
   const cases = actions.flatMap((a) => a.cases)
   const effect = (values: Record<string, number>) => cases.map((c) => values[c.id] ?? 0)
@@ -121,7 +121,7 @@ describe('structured envelopes equal brute force', () => {
   test.each(['EN', 'ASCE', 'IS', 'BS'] as const)('over all rules of a set: %s', (id) => {
     const family = families[id]
     const used = Object.keys(family.groups).map((group) => ({ group, partitions: true }))
-    const actions = actionsOf(family, used, true)
+    const actions = actionsOf(family, { groups: used, typed: false, wind: true })
     const cases = actions.flatMap((action) => action.cases).length
     const structures = ruleSets(standardOf(id, []), 'CC2').map((r) =>
       combinationStructure(r, actions, family.exclusions),
@@ -161,7 +161,7 @@ describe('rows of a table by hand (from memory)', () => {
   ) => {
     const family = families[id]
     const used = Object.keys(family.groups).map((group) => ({ group, partitions: false }))
-    const actions = actionsOf(family, used, true)
+    const actions = actionsOf(family, { groups: used, typed: false, wind: true })
     const values = actions.flatMap((action) => action.cases).map((loadCase) => effect[loadCase.id] ?? 0)
     const structures = ruleSets(standardOf(id, []), 'CC2')
       .filter((r) => r.set === set)

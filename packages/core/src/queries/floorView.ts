@@ -62,6 +62,23 @@ export interface WallView {
   readonly notCarriedLength: number
 }
 
+export interface TypedLoadView {
+  readonly id: string
+  readonly expandedId: string
+  readonly label: string
+  readonly what: string
+  readonly kind: 'line' | 'point'
+  readonly a: Point
+  /** The same as `a` for a point. */
+  readonly b: Point
+  /** In the case, N/m or N. */
+  readonly load: number
+  /** N/m or N as typed, whatever the case. */
+  readonly value: number
+  /** The part that nothing carries, N per unit. */
+  readonly notCarried: number
+}
+
 export interface OpeningView {
   readonly id: string
   readonly expandedId: string
@@ -79,6 +96,7 @@ export interface FloorView {
   readonly columns: readonly ColumnView[]
   readonly regions: readonly RegionView[]
   readonly walls: readonly WallView[]
+  readonly typed: readonly TypedLoadView[]
   readonly openings: readonly OpeningView[]
   readonly area: number
 }
@@ -96,6 +114,7 @@ export function floorView(state: ProjectState, levelId: string, caseId: string):
     columns: columnViews(state, floor, caseId),
     regions: regionViews(state, floor, caseId),
     walls: wallViews(state, floor, caseId),
+    typed: typedViews(state, floor, caseId),
     openings: recordsOf(state.document, 'opening')
       .filter(({ layout }) => layout === layoutId)
       .map(({ id, label, outline }) => ({ id, expandedId: expandedAt(floor, id), label, outline })),
@@ -175,4 +194,28 @@ function wallViews(state: ProjectState, floor: FloorState, caseId: string): read
         ]
       : [],
   )
+}
+
+function typedViews(state: ProjectState, floor: FloorState, caseId: string): readonly TypedLoadView[] {
+  const at = readCase(state, caseId)
+  return floor.operator.plan.sources.flatMap((source, row): TypedLoadView[] => {
+    if (source.kind !== 'line' && source.kind !== 'point') return []
+    const record = state.document.records.get(source.load.id)
+    if (record?.kind !== 'lineLoad' && record?.kind !== 'pointLoad') return []
+    const { id, label, what, value } = record
+    return [
+      {
+        id,
+        expandedId: expandedAt(floor, id),
+        label,
+        what,
+        kind: source.kind,
+        a: source.kind === 'line' ? source.a : source.at,
+        b: source.kind === 'line' ? source.b : source.at,
+        load: at(floor.intensities, row),
+        value,
+        notCarried: floor.operator.notCarried[row] ?? 0,
+      },
+    ]
+  })
 }

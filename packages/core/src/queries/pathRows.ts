@@ -3,11 +3,11 @@ import { readCase } from '../derivation/cells'
 import { expandedAt, floorAbove, keyOfRegion, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
-import type { Source } from '../rundown/sources'
+import { recordOfSource, type Source } from '../rundown/sources'
 
 /** A part of what lands on a member, or where it goes; N, downwards. `detail` is worded where it is shown. */
 export interface PathRow {
-  readonly kind: 'region' | 'wall' | 'ownWeight' | 'beam' | 'column'
+  readonly kind: 'region' | 'wall' | 'line' | 'point' | 'ownWeight' | 'beam' | 'column'
   readonly label: string
   readonly force: number
   /** Load per unit and how much of it: Pa and m², or N/m and m. */
@@ -62,17 +62,16 @@ function sourceRows(state: ProjectState, { floor, row }: Place, caseId: string):
   })
 }
 
-const subjectOf = (source: Source): readonly [PathRow['kind'], string] =>
-  source.kind === 'region'
-    ? ['region', source.panel.panel.id]
-    : source.kind === 'wall'
-      ? ['wall', source.run.id]
-      : ['ownWeight', source.member.id]
+const subjectOf = (source: Source): readonly [PathRow['kind'], string] => [
+  source.kind === 'beam' ? 'ownWeight' : source.kind,
+  recordOfSource(source),
+]
 
 /** Where the trace of a source's load begins. */
 export function sourceAddress(state: ProjectState, source: Source, caseId: string, levelId: string): string | null {
   if (source.kind === 'wall') return `wall:${source.id}@${levelId}`
   if (source.kind === 'beam') return `beamWeight:${source.id}`
+  if (source.kind === 'line' || source.kind === 'point') return `typed:${source.load.id}`
   if (caseId === selfWeight) return `slab:${source.panel.panel.id}`
   const key = keyOfRegion(state, source)
   const part = caseId.endsWith('/partitions') ? 'partitions' : caseId === 'permanent/build-ups' ? 'buildUp' : 'imposed'

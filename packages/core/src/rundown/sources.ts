@@ -1,12 +1,13 @@
 import type { Beam, FramePlan } from '../building/frame'
 import type { LoadRegion, PanelPlan } from '../building/panelRegions'
 import type { WallSegment } from '../building/wallSegments'
-import type { MemberShape, WallShape } from '../document/shapes'
+import type { LineLoadShape, MemberShape, PointLoadShape, WallShape } from '../document/shapes'
+import type { Point } from '../geometry/point'
 import { along } from '../geometry/segment'
 import { emptyShare, type Share } from '../sharing/share'
 
-/** A load that acts per unit: an area of a panel, a stretch of wall, or the weight of a beam along itself. */
-export type Source = RegionSource | WallSource | BeamSource
+/** A load that acts per unit: an area of a panel, a stretch of wall, a typed load, or the weight of a beam along itself. */
+export type Source = RegionSource | WallSource | LineSource | PointSource | BeamSource
 
 export interface RegionSource {
   readonly kind: 'region'
@@ -23,6 +24,27 @@ export interface WallSource {
   readonly id: string
   readonly run: WallShape
   readonly segment: WallSegment
+  readonly share: Share
+}
+
+/** A typed line load along one stretch of its path, per N/m. */
+export interface LineSource {
+  readonly kind: 'line'
+  /** `loadId/segment`. */
+  readonly id: string
+  readonly load: LineLoadShape
+  readonly a: Point
+  readonly b: Point
+  readonly share: Share
+}
+
+/** A typed force at a point, per N. */
+export interface PointSource {
+  readonly kind: 'point'
+  /** `loadId/0`. */
+  readonly id: string
+  readonly load: PointLoadShape
+  readonly at: Point
   readonly share: Share
 }
 
@@ -57,9 +79,37 @@ export const wallSource = (run: WallShape, segment: WallSegment, share: Share): 
   share,
 })
 
-/** The record that a source comes from: panel, wall run or member. */
-export const recordOfSource = (source: Source): string =>
-  source.kind === 'region' ? source.panel.panel.id : source.kind === 'wall' ? source.run.id : source.member.id
+export const lineSource = (load: LineLoadShape, { index, a, b }: WallSegment, share: Share): LineSource => ({
+  kind: 'line',
+  id: `${load.id}/${index}`,
+  load,
+  a,
+  b,
+  share,
+})
+
+export const pointSource = (load: PointLoadShape, at: Point, share: Share): PointSource => ({
+  kind: 'point',
+  id: `${load.id}/0`,
+  load,
+  at,
+  share,
+})
+
+/** The record that a source comes from. */
+export function recordOfSource(source: Source): string {
+  switch (source.kind) {
+    case 'region':
+      return source.panel.panel.id
+    case 'wall':
+      return source.run.id
+    case 'line':
+    case 'point':
+      return source.load.id
+    case 'beam':
+      return source.member.id
+  }
+}
 
 export const beamSource = (beam: Beam): BeamSource => ({
   kind: 'beam',

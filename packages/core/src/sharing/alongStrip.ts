@@ -10,11 +10,12 @@ import { crossing, uAt, type Edge } from './strips'
 export function shareAlongStrip(ground: StripGround, edge: Edge, length: number, appliedMoments: Point): Share {
   const [c, d] = [Math.min(edge.u0, edge.u1), Math.max(edge.u0, edge.u1)]
   const merged: Merged = new Map()
-  // on the very border of the outline the strip is looked at a micrometre beside it
+  // on the very border of the outline, or where supports end on each other, the strip is looked at a micrometre beside it:
+  // where it has the most supports
   const v = (edge.v0 + edge.v1) / 2
-  const near = [v, v + 1e-6, v - 1e-6].find((t) => crossing(ground.outline, t).length >= 2) ?? v
-  const piece = pieceAround(crossing(ground.outline, near), near, (c + d) / 2)
-  const clusters = piece ? clustersWithin(ground.rails, near, piece[0], piece[1], merged) : []
+  const count = (t: number) => supportsAt(ground, t, (c + d) / 2, new Map()).length
+  const near = [v + 1e-6, v - 1e-6].reduce((best, t) => (count(t) > count(best) ? t : best), v)
+  const clusters = supportsAt(ground, near, (c + d) / 2, merged)
   const out = clusters.map(() => 0)
   if (clusters.length === 1) out[0] = length
   if (clusters.length > 1)
@@ -36,6 +37,12 @@ export function shareAlongStrip(ground: StripGround, edge: Edge, length: number,
     torque: only ? length * Math.abs((c + d) / 2 - positionOf(only, near)) : 0,
     merged: [...merged.values()],
   }
+}
+
+/** The supports of the piece of strip at v in which u lies. */
+function supportsAt(ground: StripGround, v: number, u: number, merged: Merged): readonly Cluster[] {
+  const piece = pieceAround(crossing(ground.outline, v), v, u)
+  return piece ? clustersWithin(ground.rails, v, piece[0], piece[1], merged) : []
 }
 
 const pointsOn = ({ rails }: Cluster, v: number, force: number): readonly SharePoint[] =>

@@ -36,6 +36,12 @@ export function shareLine(panel: OneWayPanel, a: Point, b: Point): Share {
   return shareAlongStrip(groundOf(panel), edge, length, moments)
 }
 
+/** Shares one unit of force at a point inside the panel. */
+export function sharePoint(panel: OneWayPanel, at: Point): Share {
+  const turned = turnTo(panel.spanAngle).uv(at)
+  return shareAlongStrip(groundOf(panel), edgeOf(turned, turned), 1, at)
+}
+
 const groundOf = ({ outline, spanAngle, overhang, carriers }: OneWayPanel): StripGround => ({
   outline: edgesOf(outline, turnTo(spanAngle)),
   rails: railsOf(carriers, spanAngle, outline),

@@ -8,7 +8,7 @@ import { along } from '../geometry/segment'
 import { auditShare } from './audit'
 import type { Carrier } from './rails'
 import { shareTotals, type Share } from './share'
-import { shareWall } from './wallPath'
+import { shareForce, shareWall } from './wallPath'
 
 const wall = (a: Point, b: Point): WallSegment => {
   const [segment] = wallSegments({ path: [a, b], closed: false })
@@ -148,5 +148,65 @@ describe('the audit of a share', () => {
   test('a share on a member that is not there is a mistake of ours', () => {
     const share = shareWall(wall([1, 1], [5, 3]), [south, north], floor)
     expect(() => auditShare(share, [south])).toThrow(/No carrier/)
+  })
+})
+
+describe('a force at a point goes to what is under it', () => {
+  test('on the line of a beam it is a point load there', () => {
+    expect(shareForce([2.5, 0], bay, floor).points).toEqual([{ member: 'south', s: 2.5, force: 1 }])
+  })
+
+  test('where beams meet they share it equally, at their ends', () => {
+    expect(shareForce([0, 0], bay, floor).points).toEqual([
+      { member: 'south', s: 0, force: 0.5 },
+      { member: 'west', s: 0, force: 0.5 },
+    ])
+  })
+
+  test('on the slab it goes by lever: 1 m from the south of a span of 4 m is three quarters and one', () => {
+    expect(forces(shareForce([3, 1], bay, floor))).toEqual({ south: 0.75, north: 0.25 })
+  })
+
+  test('where supports end on each other it still finds them, on one side', () => {
+    const cut = [
+      carrier('south west', [0, 0], [3, 0]),
+      carrier('south east', [3, 0], [6, 0]),
+      carrier('north', [0, 4], [6, 4]),
+    ]
+    const share = shareForce([3, 1], cut, floor)
+    expect(share.notCarried).toBe(0)
+    expect(share.points.reduce((sum, { force }) => sum + force, 0)).toBeCloseTo(1, 12)
+    expect(forces(share)['north']).toBeCloseTo(0.25, 6)
+  })
+
+  test('beyond every beam and panel nothing carries it', () => {
+    expect(shareForce([9, 9], bay, floor)).toMatchObject({ points: [], notCarried: 1, applied: 1 })
+  })
+
+  // law: force and both moments are kept wherever a point stands on the slab, by lever
+  test('equilibrium at random points, whatever the span', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.05, max: 5.95, noNaN: true }),
+        fc.double({ min: 0.05, max: 3.95, noNaN: true }),
+        fc.constantFrom(Math.PI / 2, 0, 1.2),
+        (x, y, spanAngle) => {
+          const ring = [...bay, carrier('east', [6, 0], [6, 4])]
+          const share = shareForce([x, y], ring, [panel(1, rectangle(0, 0, 6, 4), { spanAngle })])
+          const places = new Map(ring.map(({ member, a, b }) => [member, [a, b] as const]))
+          const pointOn = (member: string, s: number): Point => {
+            const [a, b] = places.get(member) ?? [
+              [0, 0],
+              [1, 0],
+            ]
+            return along(a, b, s)
+          }
+          const totals = shareTotals(share, pointOn)
+          expect(totals.force).toBeCloseTo(1, 9)
+          expect(totals.moments[0]).toBeCloseTo(x, 6)
+          expect(totals.moments[1]).toBeCloseTo(y, 6)
+        },
+      ),
+    )
   })
 })

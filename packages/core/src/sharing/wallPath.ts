@@ -4,7 +4,7 @@ import type { Point } from '../geometry/point'
 import { contains, eachEdge, type Region } from '../geometry/polygon'
 import { along, distance, overlapOn, project } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
-import { shareLine } from './oneWay'
+import { shareLine, sharePoint } from './oneWay'
 import type { Carrier } from './rails'
 import { emptyShare, type Share, type ShareLine, type SharePoint } from './share'
 
@@ -95,6 +95,26 @@ function shareOnPanels(
     tally.notCarried += share.notCarried
     tally.torque += share.torque
   }
+}
+
+/**
+ * One unit of force at a point: onto beams under it (those that lie on each other or end there share equally), else onto the
+ * panel under it by its one-way rule, else not carried.
+ */
+export function shareForce(at: Point, carriers: readonly Carrier[], panels: readonly PanelPlan[]): Share {
+  const under = carriers.flatMap(({ member, a, b }) => {
+    const { s, off } = project(a, b, at)
+    const length = distance(a, b)
+    const meets = Math.abs(off) <= onLine && s >= -onLine && s <= length + onLine
+    return meets ? [{ member, s: Math.min(Math.max(s, 0), length) }] : []
+  })
+  const alone: Share = { ...emptyShare, applied: 1, appliedMoments: at }
+  if (under.length > 0)
+    return { ...alone, points: under.map(({ member, s }) => ({ member, s, force: 1 / under.length })) }
+  const plan = panels.find((entry) => contains(stripOutline(entry), at))
+  if (!plan) return { ...alone, notCarried: 1 }
+  const { spanAngle, overhang } = plan.panel
+  return sharePoint({ outline: stripOutline(plan), spanAngle, overhang, carriers }, at)
 }
 
 /** The panel under a point; a wall on the very edge of a panel (slab edge) belongs to that panel. */

@@ -7,7 +7,13 @@ type Sentence = (
   show: (key: string, quantity: Quantity) => string,
 ) => string
 
-const whatIs: Readonly<Record<string, string>> = { region: 'panel', wall: 'wall run', beam: 'beam' }
+const whatIs: Readonly<Record<string, string>> = {
+  region: 'panel',
+  wall: 'wall run',
+  line: 'line load',
+  point: 'point load',
+  beam: 'beam',
+}
 
 /** One sentence with its remedy for every code; a test holds the list against the codes in use. */
 const sentences: Readonly<Record<string, Sentence>> = {
@@ -42,6 +48,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `${d['labels']} under level ${d['level']} stand on nothing, and ${show('force', 'force')} with them. Add columns or beams below.`,
   'selfweight.twice': (d, show) =>
     `The slab of ${d['panel']} (${show('slab', 'smallLength')}) is weighed already, and its build-up has ${d['layer']} of ${show('thickness', 'smallLength')} as well. Take one of them out.`,
+  'load.no-use': (d) =>
+    `Imposed load ${d['label']} has no use that the standard knows, so it belongs to no case and is not applied. Give it a use.`,
   'key.no-use': (d) =>
     `Load key “${d['key']}” has a load and no use, so the load belongs to no case and is not applied. Give it a use.`,
   'partitions.too-heavy': (d, show) =>

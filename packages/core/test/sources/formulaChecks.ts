@@ -193,6 +193,13 @@ export const formulaChecks: readonly FormulaCheck[] = [
     within: 1e-9,
   },
   {
+    formula: 'pointForce',
+    source: 'common practice: a load at a quarter of the span puts three quarters on the nearer support',
+    inputs: { F: 12_000, eta: 0.75 },
+    result: 9000,
+    within: 1e-9,
+  },
+  {
     formula: 'lineForce',
     source: 'common practice: force is line load times length',
     inputs: { q: 571, l: 7.2 },

@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { windDirectionOf, type Layout, type Patch, type WallRun } from '@hedrion/core'
+import { windDirectionOf, type Layout, type Patch, type Rec, type TypedLoad, type WallRun } from '@hedrion/core'
 import { useAnswer, useRecord } from '../../compute/SessionContext'
 import { caseInView } from '../../drawing/marks'
 import { useLevel } from '../../drawing/useLevel'
@@ -12,6 +12,7 @@ import { KeyLines } from './KeyLines'
 import { FloorLines, WallsOfLayout } from './LayoutLines'
 import { PatchLines } from './PatchLines'
 import { SelfWeightLine } from './SelfWeightLine'
+import { TypedLoadLines, TypedLoadsOfLayout } from './TypedLoadLines'
 import { WallEditor, WallLines } from './WallLines'
 import { WindSheet } from './WindSheet'
 
@@ -25,6 +26,7 @@ export function ActionsSheet() {
   const picked = usePicked()
   const patches = useMemo(() => picked.filter((record) => record.kind === 'patch'), [picked])
   const runs = useMemo(() => picked.filter((record) => record.kind === 'wallRun'), [picked])
+  const typed = useMemo(() => picked.filter(isTyped), [picked])
   if (windDirectionOf(caseId)) return <WindSheet caseId={caseId} />
   if (!level || layout?.kind !== 'layout')
     return (
@@ -32,14 +34,15 @@ export function ActionsSheet() {
         <Note>No level carries a layout yet, so nothing can be loaded. Begin in Building.</Note>
       </Sheet>
     )
-  const loaded = [...patches, ...runs]
+  const loaded = [...patches, ...runs, ...typed]
   const levels = (overview?.levels ?? []).filter(({ layoutId }) => layoutId === layout.id).map(({ name }) => name)
   return (
     <Sheet
-      title={loaded.length === 0 ? `Level ${level.name}` : pickedTitle(patches, runs)}
+      title={loaded.length === 0 ? `Level ${level.name}` : pickedTitle(loaded)}
       scope={loaded.length > 0 ? <Scope records={loaded} edited /> : layoutScope(layout, levels)}
     >
       {patches.length > 0 && <PatchLines patches={patches} />}
+      {typed.length > 0 && <TypedLoadLines loads={typed} />}
       <PickedRuns runs={runs} levelId={level.id} />
       {loaded.length > 0 && (
         <Later>
@@ -49,6 +52,7 @@ export function ActionsSheet() {
       <FloorLines layout={layout} levelId={level.id} />
       <Later>
         <WallsOfLayout layout={layout} levelId={level.id} />
+        <TypedLoadsOfLayout layout={layout} levelId={level.id} />
       </Later>
       <Later after={2}>
         <KeyLines layout={layout} />
@@ -58,11 +62,22 @@ export function ActionsSheet() {
   )
 }
 
-function pickedTitle(patches: readonly Patch[], runs: readonly WallRun[]): string {
-  if (patches.length > 0 && runs.length > 0) return `${patches.length + runs.length} picked`
-  const [name, many] = patches.length > 0 ? ['Patch', 'patches'] : ['Wall run', 'wall runs']
-  const [first, second] = [...patches, ...runs]
-  return second ? `${patches.length + runs.length} ${many}` : `${name} ${first?.label ?? ''}`
+const isTyped = (record: Rec): record is TypedLoad => record.kind === 'lineLoad' || record.kind === 'pointLoad'
+
+const words = {
+  patch: ['Patch', 'patches'],
+  wallRun: ['Wall run', 'wall runs'],
+  lineLoad: ['Line load', 'line loads'],
+  pointLoad: ['Point load', 'point loads'],
+} as const
+
+/** One by its label, several of a kind by their number, else how many are picked. */
+function pickedTitle(loaded: readonly (Patch | WallRun | TypedLoad)[]): string {
+  const [first, second] = loaded
+  if (!first) return ''
+  if (!second) return `${words[first.kind][0]} ${first.label}`
+  const alike = loaded.every(({ kind }) => kind === first.kind)
+  return `${loaded.length} ${alike ? words[first.kind][1] : 'picked'}`
 }
 
 const layoutScope = ({ name }: Layout, levels: readonly string[]): string =>

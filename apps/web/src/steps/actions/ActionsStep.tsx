@@ -38,7 +38,7 @@ export function ActionsStep() {
       name="Actions"
       bar={
         <ViewBar>
-          <ToolBar offered={['patch', 'wallRun']} />
+          <ToolBar offered={['patch', 'wallRun', 'lineLoad', 'pointLoad']} />
         </ViewBar>
       }
       drawing={

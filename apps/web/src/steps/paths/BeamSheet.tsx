@@ -58,10 +58,30 @@ export function BeamSheet({ expandedId, caseId }: { readonly expandedId: string;
 
 const letter = (index: number): string => String.fromCharCode(65 + (index % 26))
 
-const kinds = { region: 'panel', wall: 'wall run', ownWeight: 'own weight', beam: 'beam', column: 'column' } as const
+const kinds = {
+  region: 'panel',
+  wall: 'wall run',
+  line: 'line load',
+  point: 'point load',
+  ownWeight: 'own weight',
+  beam: 'beam',
+  column: 'column',
+} as const
+/** What a load is per, and how much of that lands. */
+const units = {
+  region: ['pressure', 'area'],
+  wall: ['lineLoad', 'length'],
+  line: ['lineLoad', 'length'],
+  point: ['force', 'factor'],
+  ownWeight: ['lineLoad', 'length'],
+  beam: ['force', 'factor'],
+  column: ['force', 'factor'],
+} as const
 const rules = {
   region: 'one-way',
   wall: 'net height',
+  line: 'typed',
+  point: 'typed',
   ownWeight: 'A · γ',
   beam: 'its reaction',
   column: 'stands on it',
@@ -83,8 +103,7 @@ function LandingLine({ row, caseId }: { readonly row: PathRow; readonly caseId: 
       {intensity !== null && part !== null && (
         <small>
           {' '}
-          {formatQuantity(intensity, kind === 'region' ? 'pressure' : 'lineLoad', format)} ·{' '}
-          {formatQuantity(part, kind === 'region' ? 'area' : 'length', format)}
+          {formatQuantity(intensity, units[kind][0], format)} · {formatQuantity(part, units[kind][1], format)}
         </small>
       )}
       {at !== null && <small> at {formatQuantity(at, 'length', format)}</small>}

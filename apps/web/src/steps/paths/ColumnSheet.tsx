@@ -153,6 +153,8 @@ const footings = { base: 'stands on the base', beam: 'stands on a beam', nothing
 const references: Readonly<Record<PathRow['kind'], string>> = {
   region: 'panel',
   wall: 'wall run',
+  line: 'line load',
+  point: 'point load',
   ownWeight: 'A · γ · l',
   beam: 'reaction',
   column: 'from above',

@@ -24,6 +24,21 @@ export const lineForce = formula({
   evaluate: ({ q, l }) => q * l,
 })
 
+export const pointForce = formula({
+  symbol: 'F',
+  quantity: 'force',
+  clause: 'one-way sharing',
+  inputs: { F: 'force', eta: 'factor' },
+  expression: 'F * eta',
+  evaluate: ({ F, eta }) => F * eta,
+})
+
+const lengthOf = {
+  wall: 'length of wall on the beam',
+  line: 'length of the load on the beam',
+  beam: 'length of the beam',
+}
+
 export type Why = (state: ProjectState, address: string) => Traced | null
 
 /** `landing:BEAM@LEVEL:SOURCE:CASE`: the force that one source puts on a beam, with the trace of its intensity. */
@@ -43,9 +58,14 @@ export function landing(state: ProjectState, rest: string, why: Why): Traced | n
       q: { ...traced, quantity: 'pressure', value: intensity },
       A: given('A', 'area', part, 'area times its lever'),
     })
+  if (source.kind === 'point')
+    return pointForce({
+      F: { ...traced, quantity: 'force', value: intensity },
+      eta: given('η', 'factor', part, 'its part by lever'),
+    })
   return lineForce({
     q: { ...traced, quantity: 'lineLoad', value: intensity },
-    l: given('l', 'length', part, source.kind === 'wall' ? 'length of wall on the beam' : 'length of the beam'),
+    l: given('l', 'length', part, lengthOf[source.kind]),
   })
 }
 

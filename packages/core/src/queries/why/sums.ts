@@ -31,21 +31,31 @@ export function splitCase(rest: string): readonly [what: string, caseId: string]
 export const kindNames = {
   region: 'panel',
   wall: 'wall run',
+  line: 'line load',
+  point: 'point load',
   ownWeight: 'own weight',
   beam: 'beam',
   column: 'column',
 } as const
 
 export function termOf({ kind, label, force, intensity, part, address }: PathRow): TracedTerm {
-  const factors = intensity === null || part === null ? undefined : product(kind === 'region', intensity, part)
+  const factors = intensity === null || part === null ? undefined : product(kind, intensity, part)
   const name = kind === 'ownWeight' ? 'own weight' : `${kindNames[kind]} ${label}`
   return { label: name, value: force, ...(factors ? { factors } : {}), ...(address ? { address } : {}) }
 }
 
-const product = (overArea: boolean, intensity: number, part: number): readonly Amount[] => [
-  { value: intensity, quantity: overArea ? 'pressure' : 'lineLoad' },
-  { value: part, quantity: overArea ? 'area' : 'length' },
-]
+const product = (kind: PathRow['kind'], intensity: number, part: number): readonly Amount[] => {
+  const [load, amount] =
+    kind === 'region'
+      ? (['pressure', 'area'] as const)
+      : kind === 'point'
+        ? (['force', 'factor'] as const)
+        : (['lineLoad', 'length'] as const)
+  return [
+    { value: intensity, quantity: load },
+    { value: part, quantity: amount },
+  ]
+}
 
 /** `beam:MEMBER@LEVEL:CASE`: what lands on a beam. */
 export function beamSum(state: ProjectState, rest: string): Traced | null {
@@ -93,12 +103,11 @@ const sourceTerm = (
   amount: number,
   caseId: string,
 ): TracedTerm => {
-  const kind = source.kind === 'region' ? 'panel' : source.kind === 'wall' ? 'wall run' : 'beam'
   const address = sourceAddress(state, source, caseId, floor.level.id)
   return {
-    label: `${kind} ${labelOf(state.document, recordOfSource(source))}`,
+    label: `${kindNames[source.kind]} ${labelOf(state.document, recordOfSource(source))}`,
     value: intensity * amount,
-    factors: product(source.kind === 'region', intensity, amount),
+    factors: product(source.kind, intensity, amount),
     ...(address ? { address } : {}),
   }
 }

@@ -1,5 +1,6 @@
 import { windDirectionOf } from '../../actions/cases'
 import { buildUpWeight, memberWeight, slabWeight, withSource } from '../../actions/ownWeight'
+import { typedValue } from '../../actions/typedLoads'
 import { windSite } from '../../derivation/climate'
 import { floorAt } from '../../derivation/floorQueries'
 import { wallSourcesOf } from '../../derivation/heads'
@@ -47,6 +48,7 @@ const answers: Readonly<Record<string, Answer>> = {
   beamWeight: weightOfMember,
   wall: wallLoadAt,
   wallRun,
+  typed: typedLoad,
   wind: windNumber,
   storeyForce,
   panel: panelSum,
@@ -144,6 +146,12 @@ function wallRun(state: ProjectState, rest: string): Traced | null {
     ]
   })
   return terms.length === 0 ? null : tracedSum('G', 'force', 'sum of the stretches', terms)
+}
+
+/** `typed:LOAD`: a line or point load as it was typed. */
+function typedLoad({ document }: ProjectState, id: string): Traced | null {
+  const load = document.records.get(id)
+  return load?.kind === 'lineLoad' || load?.kind === 'pointLoad' ? typedValue(load) : null
 }
 
 const windNumbers = ['ratio', 'c_D', 'c_E', 'k_corr'] as const

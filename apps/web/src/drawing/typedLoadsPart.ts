@@ -1,0 +1,48 @@
+import { formatQuantity, type FloorView, type NumberFormat, type Point, type TypedLoadView } from '@hedrion/core'
+import { typedText } from './describe'
+import type { Label, Mark, Scene, Shape, Target, Tone } from './scene'
+
+interface TypedOptions {
+  readonly format: NumberFormat
+  readonly mark: Mark
+  readonly area: boolean
+}
+
+/** Typed line and point loads: strong where they act in the case that is looked at, thin where they do not. */
+export function typedLoadsPart(
+  { typed }: Pick<FloorView, 'typed'>,
+  { format, mark, area }: TypedOptions,
+): Pick<Scene, 'shapes' | 'labels' | 'targets'> {
+  const stretchesOf = (id: string) => typed.filter(({ expandedId }) => expandedId === id)
+  return {
+    shapes: typed.flatMap((load) => shapesOf(load, mark === 'imposed' ? 'imposed' : 'permanent')),
+    labels: area ? typed.filter(({ load }) => load !== 0).map((load) => labelOf(load, format)) : [],
+    targets: typed.map((load): Target => ({
+      id: load.expandedId,
+      kind: 'load',
+      shape: load.kind === 'line' ? { kind: 'path', points: [load.a, load.b] } : { kind: 'point', at: load.a },
+      text: typedText(stretchesOf(load.expandedId), format),
+    })),
+  }
+}
+
+function shapesOf({ kind, a, b, load, notCarried }: TypedLoadView, tone: Tone): readonly Shape[] {
+  const colour: Tone = notCarried > 1e-6 ? 'warm' : load === 0 ? 'border' : tone
+  if (kind === 'line')
+    return [{ kind: 'line', points: [a, b], stroke: { tone: colour, width: load === 0 ? 1.4 : 4, dash: [7, 3] } }]
+  // a ring about a point: it stands on members, whose columns are squares
+  return [
+    { kind: 'dot', at: a, size: load === 0 ? 9 : 13, tone: colour, round: true },
+    { kind: 'dot', at: a, size: load === 0 ? 4 : 5, tone: 'hairline', round: true },
+  ]
+}
+
+const labelOf = ({ kind, a, b, load }: TypedLoadView, format: NumberFormat): Label => ({
+  text: formatQuantity(load, kind === 'line' ? 'lineLoad' : 'force', format),
+  at: middle(a, b),
+  priority: 58,
+  bold: true,
+  dy: -13,
+})
+
+const middle = (a: Point, b: Point): Point => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]

@@ -1,0 +1,175 @@
+import { memo } from 'react'
+import {
+  distance,
+  expanded,
+  formatQuantity,
+  titleOfUse,
+  type Layout,
+  type LineLoad,
+  type PointLoad,
+  type TypedLoad,
+} from '@hedrion/core'
+import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { NameField } from '../../sheet/NameField'
+import { Several } from '../../sheet/Several'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { severalWord, shared } from '../../sheet/several'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Value } from '../../sheet/Value'
+import { useLook } from '../../state/look'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { QuantityField } from '../../ui/QuantityField'
+import { TextLine } from '../../ui/TextLine'
+
+const natures = [
+  ['permanent', 'permanent'],
+  ['imposed', 'imposed'],
+] as const
+const noUse = 'none'
+
+/** The picked line and point loads: what they are, how much, and which case they act in. */
+export const TypedLoadLines = memo(function TypedLoadLines({ loads }: { readonly loads: readonly TypedLoad[] }) {
+  const lines = loads.filter((load): load is LineLoad => load.kind === 'lineLoad')
+  const points = loads.filter((load): load is PointLoad => load.kind === 'pointLoad')
+  const [first] = loads
+  if (!first) return null
+  return (
+    <Section title="What it carries">
+      {loads.length === 1 && (
+        <Line reference="label">
+          <NameField label="Label of the load" record={first} /> <WhatField load={first} />
+        </Line>
+      )}
+      {lines.length > 0 && <LineValue loads={lines} />}
+      {points.length > 0 && <PointValue loads={points} />}
+      <NatureLine loads={loads} />
+      <ConcernsHere ids={loads.map(({ id }) => id).join()} />
+    </Section>
+  )
+})
+
+function WhatField({ load }: { readonly load: TypedLoad }) {
+  const edit = useEdit()
+  const note = useNote()
+  return (
+    <TextLine
+      label="What the load comes from"
+      value={load.what}
+      placeholder="stair flight, chiller …"
+      onCommit={(what) =>
+        edit.set<TypedLoad>(load, note.text(load, 'comes from', load.what || 'nothing', what), { what })
+      }
+    />
+  )
+}
+
+function LineValue({ loads }: { readonly loads: readonly LineLoad[] }) {
+  const fieldOf = useFieldOf()
+  const format = useFormat()
+  const length = loads.reduce((sum, load) => sum + lengthOf(load), 0)
+  const force = loads.reduce((sum, load) => sum + lengthOf(load) * load.value, 0)
+  return (
+    <Line reference="along its path, down" result={<Value value={force} quantity="force" />}>
+      <QuantityField {...fieldOf(loads, 'value', 'line load', 'lineLoad', { min: -1e7, max: 1e7 })} /> ·{' '}
+      <Value value={length} quantity="length" strong={false} />
+      <Several records={loads} textOf={({ value }) => formatQuantity(value, 'lineLoad', format)} />
+    </Line>
+  )
+}
+
+function PointValue({ loads }: { readonly loads: readonly PointLoad[] }) {
+  const fieldOf = useFieldOf()
+  const format = useFormat()
+  const force = loads.reduce((sum, { value }) => sum + value, 0)
+  return (
+    <Line reference="at its point, down" result={<Value value={force} quantity="force" />}>
+      <QuantityField {...fieldOf(loads, 'value', 'point load', 'force', { min: -1e9, max: 1e9 })} />
+      <Several records={loads} textOf={({ value }) => formatQuantity(value, 'force', format)} />
+    </Line>
+  )
+}
+
+const lengthOf = ({ path }: LineLoad): number =>
+  path.reduce((sum, point, i) => sum + distance(path[Math.max(0, i - 1)] ?? point, point), 0)
+
+/** Permanent, or imposed with the use whose factors it goes by. */
+function NatureLine({ loads }: { readonly loads: readonly TypedLoad[] }) {
+  const edit = useEdit()
+  const note = useNote()
+  const uses = useAnswer({ kind: 'standard' })?.uses ?? {}
+  const [nature, use] = [shared(loads.map((load) => load.nature)), shared(loads.map((load) => load.use ?? noUse))]
+  const options = [
+    [noUse, 'no use'] as const,
+    ...Object.entries(uses).map(([id, entry]) => [id, titleOfUse(id, entry)] as const),
+  ]
+  return (
+    <Line reference="acts as">
+      <Choice
+        label="Nature of the load"
+        value={nature}
+        placeholder={severalWord}
+        options={natures}
+        onChange={(next) =>
+          edit.setEach(loads, note.text(loads, 'acts as', nature ?? severalWord, next), () => ({ nature: next }))
+        }
+      />{' '}
+      {nature === 'imposed' && (
+        <Choice
+          label="Use of the load"
+          value={use}
+          placeholder={use === null ? severalWord : `${use}: not in this standard`}
+          options={options}
+          onChange={(next) =>
+            edit.setEach(loads, note.text(loads, 'use', use ?? severalWord, next), () => ({
+              use: next === noUse ? null : next,
+            }))
+          }
+        />
+      )}
+      <Several records={loads} textOf={({ nature: word, use: of }) => (of ? `${word}, ${of}` : word)} />
+    </Line>
+  )
+}
+
+/** The typed loads of a layout, each in one line. */
+export const TypedLoadsOfLayout = memo(function TypedLoadsOfLayout({
+  layout,
+  levelId,
+}: {
+  readonly layout: Layout
+  readonly levelId: string
+}) {
+  const [look, change] = useLook()
+  const all: readonly TypedLoad[] = [...useRecords('lineLoad'), ...useRecords('pointLoad')]
+  const loads = all.filter((load) => load.layout === layout.id)
+  return (
+    <Section title="Line and point loads">
+      {loads.length === 0 && <Note>None: draw one for a stair flight, a machine or a facade.</Note>}
+      {loads.map((load) => {
+        const id = expanded(load.id, levelId)
+        return (
+          <Line
+            key={load.id}
+            reference={load.label}
+            lit={look.picked.includes(id)}
+            result={
+              <Value
+                value={load.value}
+                quantity={load.kind === 'lineLoad' ? 'lineLoad' : 'force'}
+                address={`typed:${load.id}`}
+              />
+            }
+          >
+            <Button kind="link" onPress={() => change({ picked: [id] })}>
+              {load.what === '' ? (load.kind === 'lineLoad' ? 'line load' : 'point load') : load.what}
+            </Button>{' '}
+            <small>{load.nature}</small>
+          </Line>
+        )
+      })}
+    </Section>
+  )
+})

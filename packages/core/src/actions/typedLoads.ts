@@ -1,0 +1,28 @@
+import type { LineLoad, PointLoad } from '../document/recordKinds'
+import type { Concern } from '../outcome/outcome'
+import type { Standard } from '../standards/layer'
+import { given, type Traced } from '../trace/traced'
+import { typedLoads } from './cases'
+import { casesOfUse } from './keyLoads'
+
+export type TypedLoad = LineLoad | PointLoad
+
+/** The case that a typed load acts in; null where an imposed one has no use that the standard knows. */
+export function caseOfTyped({ nature, use }: TypedLoad, standard: Standard): string | null {
+  return nature === 'permanent' ? typedLoads : (casesOfUse(use, standard)?.imposed ?? null)
+}
+
+/** Its value as it was typed, per metre or at its point. */
+export const typedValue = (load: TypedLoad): Traced => {
+  const from = [`typed for ${load.label}`, load.what].filter(Boolean).join(', ')
+  return load.kind === 'lineLoad' ? given('q', 'lineLoad', load.value, from) : given('F', 'force', load.value, from)
+}
+
+/** An imposed load without a use that the standard knows belongs to no case. */
+export function typedConcerns(loads: readonly TypedLoad[], standard: Standard): readonly Concern[] {
+  return loads.flatMap((load): Concern[] =>
+    caseOfTyped(load, standard) === null && load.value !== 0
+      ? [{ code: 'load.no-use', severity: 'blocking', about: [load.id], data: { label: load.label } }]
+      : [],
+  )
+}
