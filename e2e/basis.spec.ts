@@ -20,8 +20,8 @@ test('the family is changed: uses, loads and combinations follow, and it is undo
   await page.getByRole('link', { name: /Basis/ }).click()
   await page.getByRole('button', { name: /^Undo: .*family Eurocodes → ASCE 7/ }).click()
   await saved(page)
-  // hand: two floors of (388.8 - 9 - 43.2) · 3.00 and of the balcony 25.92 · 5.00 kN/m²
-  expect(await balance(page)).toContain('applied 2278.8')
+  // hand: two floors of (388.8 - 9 - 43.2) · 3.00 and 25.92 · 5.00 kN/m², and of 6 m of stair with 7.50 kN/m
+  expect(await balance(page)).toContain('applied 2368.8')
 })
 
 test('a set of values leaves as a file, comes back edited, and a broken one is refused at its place', async ({

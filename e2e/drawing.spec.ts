@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { find, newProject, openRecords, saved, type } from './support'
+import { balance, find, newProject, openRecords, saved, type } from './support'
 
 let project: string
 test.beforeEach(async ({ page, request }) => {
@@ -289,4 +289,39 @@ test('a wall is made of its layers, and its weight is their sum', async ({ page 
   await expect(page.getByRole('textbox', { name: 'weight of the wall' })).toHaveValue('2.30')
   await saved(page)
   expect((await drawn(page, 'buildUp')).every(({ name }) => name !== 'Wall W2')).toBe(true)
+})
+
+test('line and point loads: drawn by typing, given a value and a case, on the balance and in the list', async ({
+  page,
+  request,
+}) => {
+  const own = await newProject(request, 'Typed loads', 'demo')
+  await page.goto(`/p/${own}/actions?case=permanent/typed`)
+  // hand: stair flights 2 · 6 m · 8.1 kN/m, the chiller 2 · 18 kN
+  await expect.poll(() => balance(page)).toContain('applied 133.2')
+  await page.getByRole('radio', { name: 'line load', exact: true }).click()
+  await typePlace(page, 'A1')
+  await typePlace(page, 'A2')
+  await page.keyboard.press('Control+Enter')
+  await page.keyboard.press('Escape')
+  await type(page, 'line load', '2.5')
+  await saved(page)
+  // 7.2 m on two floors: 2 · 7.2 · 2.5 = 36
+  await expect.poll(() => balance(page)).toContain('applied 169.2')
+  await type(page, 'What the load comes from', 'facade')
+  await page.getByRole('radio', { name: 'point load', exact: true }).click()
+  await typePlace(page, 'B2')
+  await page.keyboard.press('Escape')
+  await type(page, 'point load', '10 + 2')
+  await saved(page)
+  await expect.poll(() => balance(page)).toContain('applied 193.2')
+  await page.getByRole('button', { name: /Nature of the load/ }).click()
+  await page.getByRole('option', { name: 'imposed' }).click()
+  await expect(page.getByText(/^Imposed load F1 has no use that the standard knows/).first()).toBeVisible()
+  await page.getByRole('button', { name: /Use of the load/ }).click()
+  await page.getByRole('option', { name: /^C3/ }).click()
+  await saved(page)
+  await expect.poll(() => balance(page)).toContain('applied 169.2')
+  await page.getByRole('button', { name: 'as a list' }).click()
+  await expect(page.getByRole('option', { name: /^Line load Q5, facade, 7\.20 m, 2\.50 kN\/m/ })).toBeVisible()
 })

@@ -117,7 +117,7 @@ test('a crashed worker starts again, and the screen has its answers', async ({ p
     Object.assign(globalThis, { startedWorkers: started })
   })
   await page.goto(`${demo}/paths`)
-  await expect(page.getByText('2 278.8').or(page.getByText('2\u202f278.8')).first()).toBeVisible()
+  await expect(page.getByText('2 368.8').or(page.getByText('2\u202f368.8')).first()).toBeVisible()
   await page.evaluate(() => {
     const [worker] = (globalThis as unknown as { startedWorkers: Worker[] }).startedWorkers
     worker?.dispatchEvent(new ErrorEvent('error', { message: 'out of memory' }))

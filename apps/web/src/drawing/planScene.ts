@@ -269,7 +269,7 @@ function ordinateLabels(
   return even ? [label((s0 + s1) / 2, q0)] : [label(s0 + (s1 - s0) * 0.12, q0), label(s0 + (s1 - s0) * 0.88, q1)]
 }
 
-function wallsPart({ walls }: FloorView, { format, mark, area }: PlanOptions) {
+function wallsPart({ walls }: FloorView, { format, area }: PlanOptions) {
   const runs = new Set(walls.map(({ expandedId }) => expandedId))
   const texts = new Map(
     [...runs].map((run) => [
@@ -281,14 +281,11 @@ function wallsPart({ walls }: FloorView, { format, mark, area }: PlanOptions) {
     ]),
   )
   return part({
-    shapes: walls.map(({ a, b }): Shape => ({
+    // strong where the wall loads in the case that is looked at
+    shapes: walls.map(({ a, b, load }): Shape => ({
       kind: 'line',
       points: [a, b],
-      stroke: {
-        tone: mark === 'permanent' ? 'permanent' : 'border',
-        width: mark === 'permanent' ? 6 : 1.2,
-        dash: mark === 'permanent' ? [2, 2] : [5, 4],
-      },
+      stroke: load === 0 ? { tone: 'border', width: 1.2, dash: [5, 4] } : { tone: 'permanent', width: 6, dash: [2, 2] },
     })),
     labels: walls.flatMap(({ a, b, load }): Label[] =>
       load === 0 || !area

@@ -38,10 +38,16 @@ describe('the plan', () => {
 
   test('everything of the floor can be picked, and says in words what it is', () => {
     const wanted =
-      floor.beams.length + floor.columns.length + floor.regions.length + floor.walls.length + floor.openings.length
+      floor.beams.length +
+      floor.columns.length +
+      floor.regions.length +
+      floor.walls.length +
+      floor.typed.length +
+      floor.openings.length
     expect(scene.targets).toHaveLength(wanted)
     const texts = scene.targets.map(({ text }) => text)
     expect(texts).toContain('Beam B3, 7.20 m, 9.00 kN/m')
+    expect(texts).toContain('Line load Q2, people on the stair, 3.00 m, 7.50 kN/m')
     expect(texts).toContainEqual(expect.stringMatching(/^Panel P\d+, “Reading room”, \d+\.\d m², 3\.00 kN\/m²$/))
     expect(texts).toContain('Opening Stair void')
   })

@@ -42,7 +42,8 @@ const labelOf = ({ kind, a, b, load }: TypedLoadView, format: NumberFormat): Lab
   at: middle(a, b),
   priority: 58,
   bold: true,
-  dy: -13,
+  // beside a line that runs up the sheet, above any other
+  ...(Math.abs(b[1] - a[1]) > Math.abs(b[0] - a[0]) ? { dx: 8, align: 'left' as const } : { dy: -13 }),
 })
 
 const middle = (a: Point, b: Point): Point => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]

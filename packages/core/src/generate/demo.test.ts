@@ -30,8 +30,11 @@ describe('the demo', () => {
     expect(roof.notCarried).toBeCloseTo(5.4 * 400, 6)
   })
 
-  test('hand: imposed C on two floors: (388.8 − 9 void − 43.2 store)·3.0 and balcony 25.92·5.0, twice', () => {
-    expect(balanceOf(state, 'imposed/C').applied).toBeCloseTo(2 * ((388.8 - 9 - 43.2) * 3000 + 25.92 * 5000), 3)
+  test('hand: imposed C on two floors: (388.8 − 9 void − 43.2 store)·3.0 and balcony 25.92·5.0, stair 6 m·7.5, twice', () => {
+    const floor = (388.8 - 9 - 43.2) * 3000 + 25.92 * 5000 + 6 * 7500
+    expect(balanceOf(state, 'imposed/C').applied).toBeCloseTo(2 * floor, 3)
+    // stair flights 6 m · 8.1 kN/m on two floors, and two feet of the chiller of 18 kN
+    expect(balanceOf(state, 'permanent/typed').applied).toBeCloseTo(2 * 6 * 8100 + 2 * 18_000, 3)
   })
 
   test('survives the project file', () => {

@@ -7,11 +7,13 @@ import type {
   GridLine,
   Layout,
   Level,
+  LineLoad,
   LoadKey,
   Member,
   Opening,
   Panel,
   Patch,
+  PointLoad,
   Rec,
   WallRun,
 } from '../document/recordKinds'
@@ -214,6 +216,31 @@ const patch = (layout: Layout, on: LoadKey, mode: Patch['mode'], order: number, 
   order,
 })
 
+const lineLoad = (what: string, value: number, acts: Pick<LineLoad, 'nature' | 'use'>, x: number): LineLoad => ({
+  kind: 'lineLoad',
+  id: id('lineLoad'),
+  layout: layouts.floor.id,
+  label: next(layouts.floor, 'Q'),
+  what,
+  ...acts,
+  path: [
+    [x, 12],
+    [x, 15],
+  ],
+  value,
+})
+const chiller = (value: number, at: Point): PointLoad => ({
+  kind: 'pointLoad',
+  id: id('pointLoad'),
+  layout: layouts.roof.id,
+  label: next(layouts.roof, 'F'),
+  what: 'foot of the chiller',
+  nature: 'permanent',
+  use: null,
+  path: [at],
+  value,
+})
+
 const voids: readonly Opening[] = [
   {
     kind: 'opening',
@@ -296,6 +323,18 @@ const steps: readonly (readonly [note: string, records: readonly Rec[]])[] = [
     ],
   ],
   ['Roof platform beside the plant', [panel(layouts.roof, 14.4, 3, 16.2, 6, 0.12)]],
+  [
+    'Stair flights on the edges of the void, chiller on the roof',
+    [
+      // half a flight of 3 m on each edge: 150 mm waist and steps about 5.4 kN/m², imposed as the floors that it serves
+      ...[11.4, 14.4].flatMap((x) => [
+        lineLoad('stair flight', 8100, { nature: 'permanent', use: null }, x),
+        lineLoad('people on the stair', 7500, { nature: 'imposed', use: 'C3' }, x),
+      ]),
+      chiller(18_000, [2.5, 12]),
+      chiller(18_000, [5.5, 12]),
+    ],
+  ],
 ]
 
 /** The demo as a person would make it: the same change sets, in order. Ids are fixed, so that it is the same everywhere. */

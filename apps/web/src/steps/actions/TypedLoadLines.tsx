@@ -29,6 +29,8 @@ const natures = [
   ['imposed', 'imposed'],
 ] as const
 const noUse = 'none'
+/** Q2 before Q10. */
+const byNumber = new Intl.Collator('en', { numeric: true })
 
 /** The picked line and point loads: what they are, how much, and which case they act in. */
 export const TypedLoadLines = memo(function TypedLoadLines({ loads }: { readonly loads: readonly TypedLoad[] }) {
@@ -144,7 +146,7 @@ export const TypedLoadsOfLayout = memo(function TypedLoadsOfLayout({
 }) {
   const [look, change] = useLook()
   const all: readonly TypedLoad[] = [...useRecords('lineLoad'), ...useRecords('pointLoad')]
-  const loads = all.filter((load) => load.layout === layout.id)
+  const loads = all.filter((load) => load.layout === layout.id).sort((a, b) => byNumber.compare(a.label, b.label))
   return (
     <Section title="Line and point loads">
       {loads.length === 0 && <Note>None: draw one for a stair flight, a machine or a facade.</Note>}
