@@ -193,6 +193,12 @@ const triggers: readonly Trigger[] = [
     says: /^Partitions of 3\.50 kN\/m on “Flats” are heavier than the allowance covers\. Enter them as wall runs\.$/,
   },
   {
+    code: 'key.construction-above-final',
+    make: storeyWith(({ building }) => building.key(3000, { name: 'Hall', constructionImposed: 3750 })),
+    says: /^“Hall” has an imposed load of 3\.75 kN\/m² while it is built, more than the 3\.00 kN\/m² afterwards\./,
+    mends: ['Make it 3.00 kN/m²'],
+  },
+  {
     code: 'load.no-use',
     make: storeyWith(({ building, layout }) =>
       building.pointLoad(layout, [3, 0], 5000, { nature: 'imposed', label: 'F7' }),

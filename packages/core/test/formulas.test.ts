@@ -17,6 +17,7 @@ const dimensions: Readonly<Record<Quantity, readonly [length: number, mass: numb
   area: [2, 0, 0],
   sectionArea: [2, 0, 0],
   force: [1, 1, -2],
+  mass: [0, 1, 0],
   moment: [2, 1, -2],
   lineLoad: [0, 1, -2],
   pressure: [-1, 1, -2],

@@ -3,6 +3,7 @@ import * as partitions from '../src/actions/partitions'
 import * as wall from '../src/actions/wallLoad'
 import * as coefficients from '../src/actions/wind/wallCoefficients'
 import * as wind from '../src/actions/wind/windLoads'
+import * as masses from '../src/queries/massViews'
 import * as landing from '../src/queries/why/landing'
 import * as pressure from '../src/standards/en/peakVelocityPressure'
 import type { Traced } from '../src/trace/traced'
@@ -24,7 +25,7 @@ const isFormula = (value: unknown): value is AnyFormula =>
 
 /** Every formula of the core by its name. A new module with formulas is to be named here; a test counts them. */
 export const formulas: ReadonlyMap<string, AnyFormula> = new Map(
-  [ownWeight, partitions, wall, coefficients, wind, landing, pressure]
+  [ownWeight, partitions, wall, coefficients, wind, landing, masses, pressure]
     .flatMap((module) => Object.entries(module))
     .filter((entry): entry is [string, AnyFormula] => isFormula(entry[1])),
 )

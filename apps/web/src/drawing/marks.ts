@@ -3,7 +3,11 @@ import type { Mark } from './scene'
 
 /** Which mark a case is drawn with. */
 export const markOf = (caseId: string): Mark =>
-  caseId.startsWith('permanent/') ? 'permanent' : caseId.startsWith('wind/') ? 'wind' : 'imposed'
+  caseId.startsWith('permanent/') || caseId === 'construction/permanent'
+    ? 'permanent'
+    : caseId.startsWith('wind/')
+      ? 'wind'
+      : 'imposed'
 
 export interface CaseOfAction {
   readonly action: ActionView

@@ -1,6 +1,7 @@
 import { enFamily } from '../standards/en/family'
 import {
   actionsOf,
+  nothingOnPlan,
   type GroupOnPlan,
   imposedCase,
   partitionCase,
@@ -10,7 +11,7 @@ import {
 } from './cases'
 
 const idsOf = (used: readonly GroupOnPlan[], withWind: boolean) =>
-  actionsOf(enFamily, { groups: used, typed: false, wind: withWind }).map(({ id, cases }) => [
+  actionsOf(enFamily, { ...nothingOnPlan, groups: used, typed: false, wind: withWind }).map(({ id, cases }) => [
     id,
     cases.map((loadCase) => loadCase.id),
   ])
@@ -37,7 +38,12 @@ test('an action without a case is not there', () => {
 })
 
 test('how they act: imposed loads as one action, wind one direction at a time, roof access never with wind', () => {
-  const actions = actionsOf(enFamily, { groups: [{ group: 'B', partitions: false }], typed: false, wind: true })
+  const actions = actionsOf(enFamily, {
+    ...nothingOnPlan,
+    groups: [{ group: 'B', partitions: false }],
+    typed: false,
+    wind: true,
+  })
   expect(Object.fromEntries(actions.map(({ id, rule }) => [id, rule]))).toEqual({
     permanent: 'together',
     imposed: 'together',
@@ -48,9 +54,12 @@ test('how they act: imposed loads as one action, wind one direction at a time, r
 })
 
 test('groups: partitions go with their category, permanent action has none', () => {
-  const cases = actionsOf(enFamily, { groups: [{ group: 'D', partitions: true }], typed: true, wind: true }).flatMap(
-    (action) => action.cases,
-  )
+  const cases = actionsOf(enFamily, {
+    ...nothingOnPlan,
+    groups: [{ group: 'D', partitions: true }],
+    typed: true,
+    wind: true,
+  }).flatMap((action) => action.cases)
   expect(Object.fromEntries(cases.map(({ id, group }) => [id, group]))).toMatchObject({
     'permanent/walls': null,
     'permanent/typed': null,

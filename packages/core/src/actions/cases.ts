@@ -40,6 +40,11 @@ export const selfWeight = 'permanent/self-weight'
 export const buildUps = 'permanent/build-ups'
 export const walls = 'permanent/walls'
 export const typedLoads = 'permanent/typed'
+export const constructionPermanent = 'construction/permanent'
+export const constructionImposed = 'construction/imposed'
+
+/** Cases of the construction stage stand apart: they are handed on and combined with nothing. */
+export const isConstruction = (caseId: string): boolean => caseId.startsWith('construction/')
 /** Partitions on a roof in use stand with its imposed load. */
 export const imposedCase = ({ action }: Pick<LoadGroup, 'action'>, group: string): string => `${action}/${group}`
 export const partitionCase = (groupOf: Pick<LoadGroup, 'action'>, group: string): string =>
@@ -58,7 +63,16 @@ export interface OnPlan {
   readonly groups: readonly GroupOnPlan[]
   /** Permanent loads that were typed along a line or at a point. */
   readonly typed: boolean
+  /** Loads of the construction stage. */
+  readonly construction: { readonly permanent: boolean; readonly imposed: boolean }
   readonly wind: boolean
+}
+
+export const nothingOnPlan: OnPlan = {
+  groups: [],
+  typed: false,
+  construction: { permanent: false, imposed: false },
+  wind: false,
 }
 
 export interface GroupOnPlan {
@@ -71,7 +85,7 @@ type FamilyOfCases = Pick<Family, 'groups' | 'actionClauses'>
 /** The actions of a project and their cases, in the fixed order permanent, imposed, roof, wind. */
 export function actionsOf(
   { groups, actionClauses: clauses }: FamilyOfCases,
-  { groups: used, typed, wind: withWind }: OnPlan,
+  { groups: used, typed, construction, wind: withWind }: OnPlan,
 ): readonly Action[] {
   const parted = new Set(used.filter(({ partitions }) => partitions).map(({ group }) => group))
   const casesOf = (action: 'imposed' | 'roof') =>
@@ -108,9 +122,26 @@ export function actionsOf(
       clause: clauses.roof,
     },
     { id: 'wind', name: 'Wind', nature: 'variable', rule: 'oneAtATime', cases: wind, clause: clauses.wind },
+    {
+      id: 'construction',
+      name: 'Construction',
+      nature: 'variable',
+      rule: 'together',
+      cases: constructionCases(construction),
+      clause: clauses.construction,
+    },
   ]
   return all.filter(({ cases }) => cases.length > 0)
 }
+
+const constructionCases = ({ permanent, imposed }: OnPlan['construction']): readonly LoadCase[] => [
+  ...(permanent
+    ? [{ id: constructionPermanent, name: 'construction, permanent', action: 'construction', group: null } as const]
+    : []),
+  ...(imposed
+    ? [{ id: constructionImposed, name: 'construction, imposed', action: 'construction', group: null } as const]
+    : []),
+]
 
 function groupCases(known: LoadGroup, group: string, parted: boolean): readonly LoadCase[] {
   const { name, partitions, action } = known

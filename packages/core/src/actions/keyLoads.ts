@@ -6,6 +6,7 @@ import { parameterIf, type Standard } from '../standards/layer'
 import { given, type Traced } from '../trace/traced'
 import { imposedCase, partitionCase } from './cases'
 import { buildUpWeight } from './ownWeight'
+import { massShare } from './massShare'
 import { partitionAllowance } from './partitions'
 
 /** The area loads of one load key in Pa, each with its trace. */
@@ -18,21 +19,62 @@ export interface KeyLoads {
   /** In N, for the local check: it acts alone, so it is in no case (EN 1991-1-1, 6.2.1(3)P). */
   readonly concentrated: Traced | null
   readonly partitions: Traced | null
+  /** While the floor is built; null where nothing was said. */
+  readonly construction: { readonly permanent: Traced | null; readonly imposed: Traced | null }
+  /** Of the imposed load, for the mass of the level. */
+  readonly massShare: Traced
+  /** Counts for the mass and loads nothing, Pa. */
+  readonly massOnly: Traced | null
   readonly concerns: readonly Concern[]
 }
 
 export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: Standard): KeyLoads {
   const imposed = imposedLoad(key, standard)
   const partitions = partitionAllowance(key, imposed, standard)
+  const permanent = buildUpWeight(buildUp)
   return {
     key,
     cases: casesOfUse(key.use, standard),
-    buildUp: buildUpWeight(buildUp),
+    buildUp: permanent,
     imposed,
     concentrated: key.use === null ? null : parameterIf(standard, concentratedKey(key.use)),
     partitions: partitions.value,
-    concerns: [...withoutUse(key), ...useConcerns(key, imposed, standard), ...partitions.concerns],
+    construction: {
+      permanent: typedFor(key, 'constructionPermanent', 'g_c'),
+      imposed: typedFor(key, 'constructionImposed', 'q_c'),
+    },
+    massShare: massShare(key, imposed?.value ?? 0, standard),
+    massOnly: typedFor(key, 'massOnly', 'g_m'),
+    concerns: [
+      ...withoutUse(key),
+      ...useConcerns(key, imposed, standard),
+      ...partitions.concerns,
+      ...aboveFinal(key, permanent, imposed),
+    ],
   }
+}
+
+const typedFor = (
+  key: LoadKey,
+  field: 'constructionPermanent' | 'constructionImposed' | 'massOnly',
+  symbol: string,
+): Traced | null => {
+  const value = key[field]
+  return value === null ? null : given(symbol, 'pressure', value, `typed for “${key.name}”`)
+}
+
+/** A floor that carries more while it is built than when it is in use is asked about. */
+function aboveFinal(key: LoadKey, permanent: Traced, imposed: Traced | null): readonly Concern[] {
+  const pairs = [
+    ['constructionPermanent', 'permanent', permanent.value],
+    ['constructionImposed', 'imposed', imposed?.value ?? 0],
+  ] as const
+  return pairs.flatMap(([field, what, final]): Concern[] => {
+    const value = key[field]
+    if (value === null || value <= final) return []
+    const data = { key: key.name, what, field, value, final }
+    return [{ code: 'key.construction-above-final', severity: 'caution', about: [key.id], data }]
+  })
 }
 
 /** The group of a use and its cases; null where the standard does not know it. */

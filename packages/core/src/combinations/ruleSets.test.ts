@@ -1,4 +1,4 @@
-import { actionsOf, type LoadCase } from '../actions/cases'
+import { actionsOf, nothingOnPlan, type LoadCase } from '../actions/cases'
 import { enFamily } from '../standards/en/family'
 import { standardOf } from '../standards/families'
 import { ruleSets, type RuleId } from './ruleSets'
@@ -59,6 +59,7 @@ describe('EN 1990, factors of each expression (tables A1.1 and A1.2(B), from mem
 
 describe('the combinations of a rule', () => {
   const actions = actionsOf(enFamily, {
+    ...nothingOnPlan,
     groups: [
       { group: 'B', partitions: true },
       { group: 'C', partitions: false },
@@ -96,13 +97,13 @@ describe('the combinations of a rule', () => {
   test('permanent action alone: as many as it has factors', () => {
     const alone = combinationStructure(
       ruleOf('strength'),
-      actionsOf(enFamily, { groups: [], typed: false, wind: false }),
+      actionsOf(enFamily, { ...nothingOnPlan, groups: [], typed: false, wind: false }),
       exclusions,
     )
     expect(countCombinations(alone)).toBe(2n)
     const service = combinationStructure(
       ruleOf('characteristic'),
-      actionsOf(enFamily, { groups: [], typed: false, wind: false }),
+      actionsOf(enFamily, { ...nothingOnPlan, groups: [], typed: false, wind: false }),
       exclusions,
     )
     expect(countCombinations(service)).toBe(1n)

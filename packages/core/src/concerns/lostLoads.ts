@@ -1,4 +1,4 @@
-import { windDirectionOf } from '../actions/cases'
+import { isConstruction, windDirectionOf } from '../actions/cases'
 import { strandedAt } from '../derivation/balance'
 import { readCase } from '../derivation/cells'
 import { expandedAt } from '../derivation/floorQueries'
@@ -7,7 +7,8 @@ import { labelOf } from '../document/labels'
 import type { Concern } from '../outcome/outcome'
 import { recordOfSource } from '../rundown/sources'
 
-const gravityCases = ({ caseIds }: ProjectState): readonly string[] => caseIds.filter((id) => !windDirectionOf(id))
+const gravityCases = ({ caseIds }: ProjectState): readonly string[] =>
+  caseIds.filter((id) => !windDirectionOf(id) && !isConstruction(id))
 
 /** A newton is nothing to a building: what is smaller is rounding. */
 const negligible = 1

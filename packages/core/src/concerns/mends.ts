@@ -174,6 +174,15 @@ const leastAllowance: Maker = ({ document, records: [record] }) => {
   return [{ words: 'Take the least of the standard', edits: [edit(record, { ...record, partitionRule: 'least' })] }]
 }
 
+/** The load of the finished floor also while it is built. */
+const asInUse: Maker = ({ records: [record], data, format }) => {
+  const field = String(data['field'])
+  if (record?.kind !== 'loadKey' || !Object.hasOwn(record, field)) return []
+  const final = Number(data['final'])
+  const after = without({ ...record, [field]: final }, field)
+  return [{ words: `Make it ${formatQuantity(final, 'pressure', format)}`, edits: [edit(record, after)] }]
+}
+
 const makers: Readonly<Record<string, Maker>> = {
   'value.factor-of-ten': tenTimes,
   'member.same-label': ownLabel,
@@ -203,6 +212,7 @@ const makers: Readonly<Record<string, Maker>> = {
   'layer.unknown-method': takenOut('methods'),
   'layer.unknown-group': takenOut('uses'),
   'partitions.below-least': leastAllowance,
+  'key.construction-above-final': asInUse,
   'partitions.no-such-rule': leastAllowance,
 }
 

@@ -1,4 +1,13 @@
-import { actionsOf, buildUps, selfWeight, walls, type Action, type OnPlan } from '../actions/cases'
+import {
+  actionsOf,
+  buildUps,
+  selfWeight,
+  walls,
+  type Action,
+  type OnPlan,
+  constructionImposed,
+  constructionPermanent,
+} from '../actions/cases'
 import { keyLoads, type KeyLoads } from '../actions/keyLoads'
 import { layerWeight, memberWeight } from '../actions/ownWeight'
 import { recordsOf, type Document } from '../document/document'
@@ -150,6 +159,8 @@ function putRegion(
   const loads = keys.get(keyOf.get(region.patchId ?? 'default') ?? '')
   if (!loads) return
   put(buildUps, loads.buildUp.value)
+  if (loads.construction.permanent) put(constructionPermanent, loads.construction.permanent.value)
+  if (loads.construction.imposed) put(constructionImposed, loads.construction.imposed.value)
   if (loads.cases === null) return
   if (loads.imposed) put(loads.cases.imposed, loads.imposed.value)
   if (loads.partitions) put(loads.cases.partitions, loads.partitions.value)

@@ -90,5 +90,13 @@ function loadsOnPlan(
     const cases = nature === 'imposed' ? casesOfUse(use, standard) : null
     return cases ? [{ group: cases.group, partitions: false }] : []
   })
-  return { groups: [...ofKeys, ...ofTyped], typed: typed.some(({ nature }) => nature === 'permanent') }
+  const onPlan = [...new Set(used)].flatMap((id) => keys.get(id) ?? [])
+  return {
+    groups: [...ofKeys, ...ofTyped],
+    typed: typed.some(({ nature }) => nature === 'permanent'),
+    construction: {
+      permanent: onPlan.some(({ construction }) => construction.permanent !== null),
+      imposed: onPlan.some(({ construction }) => construction.imposed !== null),
+    },
+  }
 }

@@ -10,9 +10,9 @@ export const rulesOf = (state: ProjectState): readonly Rule[] =>
 /** One structure per rule; none where there is no action. */
 export const structuresOf = (state: ProjectState): readonly CombinationStructure[] => {
   const { exclusions } = familyOf(state.standard.family)
-  return state.actions.length === 0
-    ? []
-    : rulesOf(state).map((rule) => combinationStructure(rule, state.actions, exclusions))
+  // construction stands last among the actions, so that the cases before it keep their places
+  const final = state.actions.filter(({ id }) => id !== 'construction')
+  return final.length === 0 ? [] : rulesOf(state).map((rule) => combinationStructure(rule, final, exclusions))
 }
 
 /** The structures of the rules that are enveloped together. */

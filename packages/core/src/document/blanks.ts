@@ -34,4 +34,8 @@ export const blankLoadKey = (name: string, random: Random): LoadKey => ({
   partitionRule: 'byWeight',
   partitionWeight: null,
   partitionLoad: null,
+  constructionPermanent: null,
+  constructionImposed: null,
+  massOnly: null,
+  massShare: null,
 })

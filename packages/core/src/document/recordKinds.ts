@@ -175,6 +175,13 @@ export const recordKinds = {
     partitionWeight: nullable(number('lineLoad', { min: 0, max: 1e5 })),
     /** The allowance where it is typed. */
     partitionLoad: withDefault(nullable(number('pressure', { min: 0, max: 1e5 })), null),
+    /** While the floor is built: what lies on it for good by then, and what people and stored goods add. */
+    constructionPermanent: withDefault(nullable(number('pressure', { min: 0, max: 1e6 })), null),
+    constructionImposed: withDefault(nullable(number('pressure', { min: 0, max: 1e6 })), null),
+    /** Counts for the mass of the level and loads nothing. */
+    massOnly: withDefault(nullable(number('pressure', { min: 0, max: 1e6 })), null),
+    /** The part of the imposed load that counts for the mass; null: as the standard says. */
+    massShare: withDefault(nullable(number('factor', { min: 0, max: 1 })), null),
   },
   patch: {
     layout: ref('layout'),

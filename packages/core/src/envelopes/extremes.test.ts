@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { actionsOf, type Action } from '../actions/cases'
+import { actionsOf, nothingOnPlan, type Action } from '../actions/cases'
 import { ruleSets, type Rule } from '../combinations/ruleSets'
 import { combinationStructure, countCombinations, listCombinations } from '../combinations/structure'
 import { enFamily } from '../standards/en/family'
@@ -18,6 +18,7 @@ const rule = (id: Rule['id']): Rule => {
 
 describe('EN 1990 6.10 by hand', () => {
   const actions = actionsOf(enFamily, {
+    ...nothingOnPlan,
     groups: [
       { group: 'C', partitions: false },
       { group: 'H', partitions: false },
@@ -121,7 +122,7 @@ describe('structured envelopes equal brute force', () => {
   test.each(['EN', 'ASCE', 'IS', 'BS'] as const)('over all rules of a set: %s', (id) => {
     const family = families[id]
     const used = Object.keys(family.groups).map((group) => ({ group, partitions: true }))
-    const actions = actionsOf(family, { groups: used, typed: false, wind: true })
+    const actions = actionsOf(family, { ...nothingOnPlan, groups: used, typed: false, wind: true })
     const cases = actions.flatMap((action) => action.cases).length
     const structures = ruleSets(standardOf(id, []), 'CC2').map((r) =>
       combinationStructure(r, actions, family.exclusions),
@@ -161,7 +162,7 @@ describe('rows of a table by hand (from memory)', () => {
   ) => {
     const family = families[id]
     const used = Object.keys(family.groups).map((group) => ({ group, partitions: false }))
-    const actions = actionsOf(family, { groups: used, typed: false, wind: true })
+    const actions = actionsOf(family, { ...nothingOnPlan, groups: used, typed: false, wind: true })
     const values = actions.flatMap((action) => action.cases).map((loadCase) => effect[loadCase.id] ?? 0)
     const structures = ruleSets(standardOf(id, []), 'CC2')
       .filter((r) => r.set === set)

@@ -15,6 +15,8 @@ import { columnView } from './columnView'
 import { elevationView, type ElevationAxis } from './elevationView'
 import { envelopeRows, governing } from './envelopeViews'
 import { floorView } from './floorView'
+import { keySums } from './keySums'
+import { massViews } from './massViews'
 import { memberView } from './memberView'
 import { overview } from './overview'
 import { panelView } from './panelView'
@@ -32,6 +34,8 @@ export type Query =
   | { readonly kind: 'panel'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'balance'; readonly caseId: string }
   | { readonly kind: 'keys' }
+  | { readonly kind: 'keySums' }
+  | { readonly kind: 'masses' }
   | { readonly kind: 'walls'; readonly levelId: string }
   | { readonly kind: 'wind' }
   | { readonly kind: 'windProfile' }
@@ -59,6 +63,8 @@ const answers = {
   panel: (state, { expandedId, caseId }) => panelView(state, expandedId, caseId),
   balance: (state, { caseId }) => balanceOf(state, caseId),
   keys: (state) => [...state.keys.values()],
+  keySums: (state) => keySums(state),
+  masses: (state) => massViews(state),
   walls: (state, { levelId }) => wallRows(state, levelId),
   wind: (state) => (state.wind ? { ...state.wind, extent: state.extent } : null),
   windProfile: (state) => windProfile(state),

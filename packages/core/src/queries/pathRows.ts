@@ -1,4 +1,4 @@
-import { selfWeight } from '../actions/cases'
+import { isConstruction, selfWeight } from '../actions/cases'
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorAbove, keyOfRegion, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
@@ -74,6 +74,7 @@ export function sourceAddress(state: ProjectState, source: Source, caseId: strin
   if (source.kind === 'line' || source.kind === 'point') return `typed:${source.load.id}`
   if (caseId === selfWeight) return `slab:${source.panel.panel.id}`
   const key = keyOfRegion(state, source)
+  if (key && isConstruction(caseId)) return `key:${key}:${caseId}`
   const part = caseId.endsWith('/partitions') ? 'partitions' : caseId === 'permanent/build-ups' ? 'buildUp' : 'imposed'
   return key ? `key:${key}:${part}` : null
 }

@@ -30,7 +30,9 @@ export const listLimit = 200
 
 /** The rules with their factors and counts; combinations are written out for one rule (or the first of a set), up to a limit. */
 export function ruleViews(state: ProjectState, listRule: RuleId | null): readonly RuleView[] {
-  const variable = state.actions.filter(({ nature }) => nature === 'variable').flatMap((action) => action.cases)
+  const variable = state.actions
+    .filter(({ nature, id }) => nature === 'variable' && id !== 'construction')
+    .flatMap((action) => action.cases)
   const structures = structuresOf(state)
   const rules = structures.map(({ rule }) => rule)
   const listed = rules.find(({ id }) => id === listRule) ?? rules.find(({ set }) => set === listRule)

@@ -6,36 +6,44 @@ import type { Share, SharePoint } from './share'
 import type { StripGround } from './stripPieces'
 import { crossing, uAt, type Edge } from './strips'
 
-/** A line along the span lies in one strip: it hands point loads to the supports of that strip. */
+/**
+ * A line along the span lies in one strip: it hands point loads to the supports of that strip. On the very border of the outline,
+ * or where supports end on each other, the strip is looked at a micrometre beside it: on the side that has more supports,
+ * on both by halves where they have as many.
+ */
 export function shareAlongStrip(ground: StripGround, edge: Edge, length: number, appliedMoments: Point): Share {
-  const [c, d] = [Math.min(edge.u0, edge.u1), Math.max(edge.u0, edge.u1)]
-  const merged: Merged = new Map()
-  // on the very border of the outline, or where supports end on each other, the strip is looked at a micrometre beside it:
-  // where it has the most supports
   const v = (edge.v0 + edge.v1) / 2
-  const count = (t: number) => supportsAt(ground, t, (c + d) / 2, new Map()).length
-  const near = [v + 1e-6, v - 1e-6].reduce((best, t) => (count(t) > count(best) ? t : best), v)
-  const clusters = supportsAt(ground, near, (c + d) / 2, merged)
-  const out = clusters.map(() => 0)
-  if (clusters.length === 1) out[0] = length
-  if (clusters.length > 1)
-    leverReactions(
-      clusters.map((cluster) => positionOf(cluster, near)),
-      c,
-      d,
-      length,
-      ground.overhang,
-      out,
-    )
-  const only = clusters.length === 1 ? clusters[0] : undefined
+  const merged: Merged = new Map()
+  const middle = (edge.u0 + edge.u1) / 2
+  const supports = (at: number) => supportsAt(ground, at, middle, new Map()).length
+  const most = Math.max(...[v, v + beside, v - beside].map(supports))
+  const strips = supports(v) === most ? [v] : [v + beside, v - beside].filter((at) => supports(at) === most)
+  const parts = strips.map((at) => alongOne(ground, edge, at, length / strips.length, merged))
   return {
     lines: [],
-    points: clusters.flatMap((cluster, k) => pointsOn(cluster, near, out[k] ?? 0)),
+    points: parts.flatMap(({ points }) => points),
     applied: length,
     appliedMoments,
-    notCarried: clusters.length === 0 ? length : 0,
-    torque: only ? length * Math.abs((c + d) / 2 - positionOf(only, near)) : 0,
+    notCarried: parts.reduce((sum, part) => sum + part.notCarried, 0),
+    torque: parts.reduce((sum, part) => sum + part.torque, 0),
     merged: [...merged.values()],
+  }
+}
+
+const beside = 1e-6
+
+/** A load of so much along a strip at v. */
+function alongOne(ground: StripGround, edge: Edge, v: number, load: number, merged: Merged) {
+  const [c, d] = [Math.min(edge.u0, edge.u1), Math.max(edge.u0, edge.u1)]
+  const clusters = supportsAt(ground, v, (c + d) / 2, merged)
+  const out = clusters.map(() => 0)
+  const positions = clusters.map((cluster) => positionOf(cluster, v))
+  if (clusters.length === 1) out[0] = load
+  if (clusters.length > 1) leverReactions(positions, c, d, load, ground.overhang, out)
+  return {
+    points: clusters.flatMap((cluster, k) => pointsOn(cluster, v, out[k] ?? 0)),
+    notCarried: clusters.length === 0 ? load : 0,
+    torque: clusters.length === 1 ? load * Math.abs((c + d) / 2 - (positions[0] ?? 0)) : 0,
   }
 }
 

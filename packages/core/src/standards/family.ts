@@ -5,7 +5,7 @@ import type { StandardLayer } from './layer'
 
 export type { UseSort }
 export type FamilyId = Basis['family']
-export type ActionId = 'permanent' | 'imposed' | 'roof' | 'wind'
+export type ActionId = 'permanent' | 'imposed' | 'roof' | 'wind' | 'construction'
 
 /** A use of floors or roofs, as a table of the standard names it. */
 export interface Use {
@@ -68,6 +68,15 @@ export interface ParameterMeaning {
   readonly max: number
 }
 
+/** What part of imposed load counts for the mass of a level (earthquake): how it follows, with its clause. */
+export interface MassRule {
+  readonly clause: string
+  /** psi_2 of the group; by the uniform load, up to a limit and above it; of storage alone; nothing. */
+  readonly shareOf: 'psi2' | 'byIntensity' | 'storage' | 'none'
+  /** Whether partitions count like the imposed load that they stand with, or whole. */
+  readonly partitions: 'share' | 'whole'
+}
+
 /** How the allowance for movable partitions follows. */
 export type PartitionRule = 'byWeight' | 'least' | 'typed'
 
@@ -94,6 +103,7 @@ export interface Family {
   readonly ruleRows: readonly RuleRow[]
   /** Whether wind is derived by this family in this version. */
   readonly derivesWind: boolean
+  readonly mass: MassRule
 }
 
 /** The parameters of one use: its uniform and its concentrated load. */

@@ -85,3 +85,21 @@ export function ruleParameters(rows: readonly RuleRow[], { permanent, of }: Symb
 // Every value of the families was written from memory of the standards and marked so, until someone has checked it
 // against the printed documents; the mark shows beside the value on the screen.
 export const remembered = (value: number, clause: string): LayerValue => ({ value, clause, fromMemory: true })
+
+const massSymbols = {
+  low: ['ψ_E', 'factor', 'part of imposed load in the mass, light floors'],
+  high: ['ψ_E', 'factor', 'part of imposed load in the mass, heavy floors'],
+  storage: ['ψ_E', 'factor', 'part of imposed load in the mass, storage'],
+  limit: ['q_lim', 'pressure', 'imposed load up to which a floor is light for the mass'],
+} as const
+
+/** Meanings of the parameters of a family's mass rule. */
+export const massMeanings = (
+  wanted: readonly (keyof typeof massSymbols)[],
+): Readonly<Record<string, ParameterMeaning>> =>
+  Object.fromEntries(
+    wanted.map((name) => {
+      const [symbol, quantity, what] = massSymbols[name]
+      return [`mass.share.${name}`, { symbol, quantity, name: what, min: 0, max: quantity === 'factor' ? 1 : 1e5 }]
+    }),
+  )

@@ -9,6 +9,7 @@ export const quantities = [
   'sectionArea',
   'angle',
   'force',
+  'mass',
   'moment',
   'lineLoad',
   'pressure',
@@ -35,7 +36,8 @@ interface DisplayUnit {
 const foot = 0.3048
 const inch = 0.0254
 const poundForce = 4.4482216152605
-const gravity = 9.80665
+/** Standard acceleration of free fall, m/s² (3rd General Conference on Weights and Measures, 1901). */
+export const gravity = 9.80665
 
 const lengths: readonly Unit[] = [
   { symbol: 'm', si: 1 },
@@ -80,6 +82,11 @@ export const typedUnits: Readonly<Record<Quantity, readonly Unit[]>> = {
     { symbol: 'rad', si: 1 },
   ],
   force: forces,
+  mass: [
+    { symbol: 'kg', si: 1 },
+    { symbol: 't', si: 1e3 },
+    { symbol: 'kip·s²/ft', si: (1e3 * poundForce) / foot },
+  ],
   moment: [
     { symbol: 'Nm', si: 1 },
     { symbol: 'kNm', si: 1e3 },
@@ -126,6 +133,7 @@ export const displayUnits: Readonly<Record<UnitSystem, Readonly<Record<Quantity,
     sectionArea: { symbol: 'cm²', decimals: 1 },
     angle: { symbol: '°', decimals: 1 },
     force: { symbol: 'kN', decimals: 1 },
+    mass: { symbol: 't', decimals: 1 },
     moment: { symbol: 'kNm', decimals: 1 },
     lineLoad: { symbol: 'kN/m', decimals: 2 },
     pressure: { symbol: 'kN/m²', decimals: 2 },
@@ -144,6 +152,7 @@ export const displayUnits: Readonly<Record<UnitSystem, Readonly<Record<Quantity,
     sectionArea: { symbol: 'in²', decimals: 1 },
     angle: { symbol: '°', decimals: 1 },
     force: { symbol: 'kip', decimals: 1 },
+    mass: { symbol: 'kip·s²/ft', decimals: 3 },
     moment: { symbol: 'kip-ft', decimals: 1 },
     lineLoad: { symbol: 'klf', decimals: 3 },
     pressure: { symbol: 'psf', decimals: 1 },

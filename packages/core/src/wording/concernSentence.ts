@@ -60,6 +60,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `“${d['key']}” takes its partition allowance by a rule that ${d['standard']} does not have, so none is applied. Choose another rule.`,
   'key.unknown-use': (d) =>
     `Load key “${d['key']}” has the use ${d['use']}, which ${d['standard']} does not know, so its load is not applied. Choose another use.`,
+  'key.construction-above-final': (d, show) =>
+    `“${d['key']}” has ${d['what'] === 'imposed' ? 'an' : 'a'} ${d['what']} load of ${show('value', 'pressure')} while it is built, more than the ${show('final', 'pressure')} afterwards. Check which is meant.`,
   'key.no-value': (d) =>
     `${d['standard']} has no uniform load for ${d['use']} of load key “${d['key']}”. Type the value.`,
   'wall.no-height': (d) =>

@@ -167,6 +167,7 @@ export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly Sta
     ...byValue('ASCE 7-16 table 4.3-1 (psf)', 'imposed.q_k', psf, asceUniform),
     ...byValue('ASCE 7-16 table 4.3-1 (lb)', 'imposed.Q_k', lb, asceConcentrated),
     ...rowChecks('ASCE 7-16 2.3.1, 2.4.1', ['G_sup', 'L', 'Lp', 'Lr', 'wind'], asceRows),
+    check('ASCE 7-16 12.7.2: 25 % of storage', 'mass.share.storage', 0.25),
     check('ASCE 7-16 4.3.2: 15 psf', 'imposed.partitions.least', 15 * psf),
     check('ASCE 7-16 4.3.2, exception: 80 psf', 'imposed.partitions.limit', 80 * psf),
   ],
@@ -174,6 +175,9 @@ export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly Sta
     ...byValue('IS 875-2 tables 1 and 2 (kN/m²)', 'imposed.q_k', 1000, isUniform),
     ...byValue('IS 875-2 table 1 (kN)', 'imposed.Q_k', 1000, isConcentrated),
     ...rowChecks('IS 456 table 18, IS 800 table 4', ['G_sup', 'G_inf', 'IL', 'ILr', 'wind'], isRows),
+    check('IS 1893-1 table 10: 25 % up to 3 kN/m²', 'mass.share.low', 0.25),
+    check('IS 1893-1 table 10: 50 % above', 'mass.share.high', 0.5),
+    check('IS 1893-1 table 10: 3 kN/m²', 'mass.share.limit', 3000),
     check('IS 875-2 3.1.2: at least 1 kN/m²', 'imposed.partitions.least', 1000),
   ],
   BS: [

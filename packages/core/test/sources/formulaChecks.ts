@@ -193,6 +193,13 @@ export const formulaChecks: readonly FormulaCheck[] = [
     within: 1e-9,
   },
   {
+    formula: 'massOfWeight',
+    source: '3rd CGPM (1901): g_n = 9.80665 m/s², so 9.80665 kN is one tonne',
+    inputs: { W: 9806.65, g: 9.80665 },
+    result: 1000,
+    within: 1e-9,
+  },
+  {
     formula: 'pointForce',
     source: 'common practice: a load at a quarter of the span puts three quarters on the nearer support',
     inputs: { F: 12_000, eta: 0.75 },

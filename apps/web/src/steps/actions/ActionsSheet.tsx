@@ -9,6 +9,7 @@ import { Note, Section, Sheet } from '../../sheet/Sheet'
 import { useLook } from '../../state/look'
 import { Later } from '../../ui/Later'
 import { KeyLines } from './KeyLines'
+import { KeySums } from './KeySums'
 import { FloorLines, WallsOfLayout } from './LayoutLines'
 import { PatchLines } from './PatchLines'
 import { SelfWeightLine } from './SelfWeightLine'
@@ -55,6 +56,7 @@ export function ActionsSheet() {
         <TypedLoadsOfLayout layout={layout} levelId={level.id} />
       </Later>
       <Later after={2}>
+        <KeySums levelId={level.id} levelName={level.name} />
         <KeyLines layout={layout} />
         <SelfWeightLine />
       </Later>

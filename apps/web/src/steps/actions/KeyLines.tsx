@@ -11,6 +11,7 @@ import { Button } from '../../ui/Button'
 import { Later } from '../../ui/Later'
 import { BuildUpLines } from './BuildUpLines'
 import { PartitionLine } from './PartitionLine'
+import { StageLines } from './StageLines'
 import { clauseOf, UseLine } from './UseLine'
 
 /** The load keys of the layout first, then the others: build-up, use, partitions. */
@@ -100,6 +101,7 @@ const KeySection = memo(function KeySection({ loadKey, here }: { readonly loadKe
         </Line>
       )}
       <PartitionLine loadKey={loadKey} />
+      <StageLines loadKey={loadKey} />
       <ConcernsHere ids={[loadKey.id, loadKey.buildUp ?? ''].join()} />
     </Section>
   )

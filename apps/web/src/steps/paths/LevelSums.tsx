@@ -6,6 +6,7 @@ import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
 import { Later } from '../../ui/Later'
+import { MassLines } from './MassLines'
 import { MemberLoads } from './MemberLoads'
 
 /** The building in one case: what each level applies against what reaches the supports; and all cases in short. */
@@ -66,6 +67,9 @@ export function LevelSums({ caseId, overview }: { readonly caseId: string; reado
           </Line>
         ))}
       </Section>
+      <Later>
+        <MassLines />
+      </Later>
       <Later after={2}>
         <MemberLoads caseId={caseId} />
       </Later>

@@ -1,4 +1,4 @@
-import { windDirectionOf } from '../../actions/cases'
+import { constructionImposed, constructionPermanent, windDirectionOf } from '../../actions/cases'
 import { buildUpWeight, memberWeight, slabWeight, withSource } from '../../actions/ownWeight'
 import { typedValue } from '../../actions/typedLoads'
 import { windSite } from '../../derivation/climate'
@@ -6,6 +6,7 @@ import { floorAt } from '../../derivation/floorQueries'
 import { wallSourcesOf } from '../../derivation/heads'
 import type { ProjectState } from '../../derivation/project'
 import { splitExpanded } from '../../document/labels'
+import { massOfLevel } from '../massViews'
 import { peakVelocityPressure } from '../../standards/en/peakVelocityPressure'
 import { parameter } from '../../standards/layer'
 import { given, tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
@@ -49,6 +50,7 @@ const answers: Readonly<Record<string, Answer>> = {
   wall: wallLoadAt,
   wallRun,
   typed: typedLoad,
+  mass: massOfLevel,
   wind: windNumber,
   storeyForce,
   panel: panelSum,
@@ -79,15 +81,17 @@ function peakPressureAt({ basis, standard }: ProjectState, rest: string): Traced
   return peakVelocityPressure(height, windSite(basis.basicWindVelocity, basis.terrain), standard)
 }
 
-const keyParts = ['buildUp', 'imposed', 'concentrated', 'partitions'] as const
+const keyParts = ['buildUp', 'imposed', 'concentrated', 'partitions', 'massShare', 'massOnly'] as const
 const isKeyPart = (part: string | undefined): part is (typeof keyParts)[number] =>
   keyParts.some((known) => known === part)
 
-/** `key:LOADKEY:buildUp|imposed|concentrated|partitions`. */
+/** `key:LOADKEY:PART`. */
 function keyLoad(state: ProjectState, rest: string): Traced | null {
   const at = rest.lastIndexOf(':')
   const loads = state.keys.get(rest.slice(0, at))
   const part = rest.slice(at + 1)
+  if (part === constructionPermanent) return loads?.construction.permanent ?? null
+  if (part === constructionImposed) return loads?.construction.imposed ?? null
   return isKeyPart(part) ? (loads?.[part] ?? null) : null
 }
 

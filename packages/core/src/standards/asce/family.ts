@@ -1,5 +1,5 @@
 import type { Family, ParameterMeaning } from '../family'
-import { remembered, ruleParameters, useParameters, usesOf, useValues } from '../tabled'
+import { massMeanings, remembered, ruleParameters, useParameters, usesOf, useValues } from '../tabled'
 import { asceRows } from './combinations'
 import { asceGroups, asceUseRows, poundTable } from './uses'
 
@@ -24,6 +24,7 @@ export const asceFamily: Family = {
   meanings: {
     ...useParameters({ imposedSymbols }, asceUseRows),
     ...rules.meanings,
+    ...massMeanings(['storage']),
     'imposed.partitions.least': pressure('q_part', 'least allowance for partitions'),
     'imposed.partitions.limit': pressure('L_lim', 'live load from which no partitions are added'),
   },
@@ -34,6 +35,7 @@ export const asceFamily: Family = {
       ...useValues(asceUseRows, poundTable),
       ...rules.values,
       'imposed.partitions.least': remembered(15 * poundTable.pressure, 'ASCE 7-16 4.3.2'),
+      'mass.share.storage': remembered(0.25, 'ASCE 7-16 12.7.2, item 1'),
       'imposed.partitions.limit': remembered(80 * poundTable.pressure, 'ASCE 7-16 4.3.2, exception'),
     },
     tables: {},
@@ -49,6 +51,7 @@ export const asceFamily: Family = {
     imposed: 'ASCE 7-16 4.3: live load',
     roof: 'ASCE 7-16 4.8: roof live load',
     wind: 'ASCE 7-16 26.5: one direction at a time',
+    construction: 'ASCE 37: apart from the final stage',
   },
   exclusions: [],
   ruleSets: [
@@ -57,4 +60,5 @@ export const asceFamily: Family = {
   ],
   ruleRows: asceRows,
   derivesWind: false,
+  mass: { clause: 'ASCE 7-16 12.7.2', shareOf: 'storage', partitions: 'whole' },
 }

@@ -46,6 +46,7 @@ export const bsFamily: Family = {
     imposed: 'BS 6399-1 5.1: imposed load on floors',
     roof: 'BS 6399-3 4: imposed load on roofs',
     wind: 'BS 6399-2: one direction at a time',
+    construction: 'BS 6399-1: apart from the final stage',
   },
   exclusions: [],
   ruleSets: [
@@ -54,4 +55,5 @@ export const bsFamily: Family = {
   ],
   ruleRows: bsRows,
   derivesWind: false,
+  mass: { clause: 'common practice', shareOf: 'none', partitions: 'whole' },
 }

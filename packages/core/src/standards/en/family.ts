@@ -24,6 +24,7 @@ export const enFamily: Family = {
     imposed: 'EN 1991-1-1 3.3.1(2): imposed loads as one action',
     roof: 'EN 1991-1-1 6.3.4',
     wind: 'EN 1991-1-4 4.2: one direction at a time',
+    construction: 'EN 1991-1-6: apart from the final stage',
   },
   exclusions: [{ actions: ['roof', 'wind'], clause: 'EN 1991-1-1 3.3.2(1)' }],
   ruleSets: [
@@ -34,4 +35,5 @@ export const enFamily: Family = {
   ],
   ruleRows: [],
   derivesWind: true,
+  mass: { clause: 'EN 1998-1 3.2.4(2), ψ_E = ψ_2 with φ = 1', shareOf: 'psi2', partitions: 'share' },
 }

@@ -1,5 +1,5 @@
 import type { Family } from '../family'
-import { metricTable, remembered, ruleParameters, useParameters, usesOf, useValues } from '../tabled'
+import { massMeanings, metricTable, remembered, ruleParameters, useParameters, usesOf, useValues } from '../tabled'
 import { isRows } from './combinations'
 import { isGroups, isUseRows } from './uses'
 
@@ -17,6 +17,7 @@ export const isFamily: Family = {
   meanings: {
     ...useParameters({ imposedSymbols }, isUseRows),
     ...rules.meanings,
+    ...massMeanings(['low', 'high', 'limit']),
     'imposed.partitions.least': {
       symbol: 'q_min',
       quantity: 'pressure',
@@ -32,6 +33,9 @@ export const isFamily: Family = {
       ...useValues(isUseRows, metricTable),
       ...rules.values,
       'imposed.partitions.least': remembered(1000, 'IS 875-2 3.1.2'),
+      'mass.share.low': remembered(0.25, 'IS 1893-1 table 10, up to 3.0 kN/m²'),
+      'mass.share.high': remembered(0.5, 'IS 1893-1 table 10, above 3.0 kN/m²'),
+      'mass.share.limit': remembered(3000, 'IS 1893-1 table 10'),
     },
     tables: {},
     methods: { 'imposed.partitions': 'thirdOfWeight' },
@@ -46,6 +50,7 @@ export const isFamily: Family = {
     imposed: 'IS 875-2 3.1: imposed load on floors',
     roof: 'IS 875-2 4.1: imposed load on roofs',
     wind: 'IS 875-3: one direction at a time',
+    construction: 'IS 875-2: apart from the final stage',
   },
   exclusions: [],
   ruleSets: [
@@ -56,4 +61,5 @@ export const isFamily: Family = {
   ],
   ruleRows: isRows,
   derivesWind: false,
+  mass: { clause: 'IS 1893-1 table 10', shareOf: 'byIntensity', partitions: 'whole' },
 }

@@ -1,0 +1,113 @@
+import { massShareOfUse } from '../actions/massShare'
+import { selfWeight } from '../actions/cases'
+import type { KeyLoads } from '../actions/keyLoads'
+import type { Point } from '../geometry/point'
+import type { Source } from '../rundown/sources'
+import { familyOf } from '../standards/families'
+import { caseRow, readCase } from './cells'
+import { floorAbove, keyOfRegion } from './floorQueries'
+import type { FloorState } from './floorStates'
+import type { ProjectState } from './project'
+
+/** What counts for the mass of a level, as weight in N: by where it comes from. */
+export interface MassParts {
+  readonly permanent: number
+  readonly columns: number
+  readonly imposed: number
+  readonly partitions: number
+  readonly massOnly: number
+}
+
+export interface LevelMass {
+  readonly levelId: string
+  readonly levelName: string
+  /** N; mass is weight over g. */
+  readonly weight: number
+  readonly parts: MassParts
+  /** Centre of the mass in plan; null where there is none. */
+  readonly centre: Point | null
+}
+
+/** Every carrying level from the top, with what its floor, its walls and half of the columns above and below weigh. */
+export const levelMasses = (state: ProjectState): readonly LevelMass[] =>
+  [...state.floors].reverse().map((floor) => levelMass(state, floor))
+
+interface Tally {
+  readonly parts: Record<keyof MassParts, number>
+  x: number
+  y: number
+}
+
+function levelMass(state: ProjectState, floor: FloorState): LevelMass {
+  const tally: Tally = { parts: { permanent: 0, columns: 0, imposed: 0, partitions: 0, massOnly: 0 }, x: 0, y: 0 }
+  floor.operator.plan.sources.forEach((source, row) => {
+    const { applied, appliedMoments } = source.share
+    for (const [part, intensity] of partsOf(state, floor, source, row)) {
+      tally.parts[part] += intensity * applied
+      tally.x += intensity * appliedMoments[0]
+      tally.y += intensity * appliedMoments[1]
+    }
+  })
+  addColumns(state, floor, tally)
+  const above = floorAbove(state, floor)
+  if (above) addColumns(state, above, tally)
+  const weight = Object.values(tally.parts).reduce((sum, part) => sum + part, 0)
+  return {
+    levelId: floor.level.id,
+    levelName: floor.level.name,
+    weight,
+    parts: tally.parts,
+    centre: weight === 0 ? null : [tally.x / weight, tally.y / weight],
+  }
+}
+
+/** Weight per unit of a source, part by part: Pa, N/m or N. */
+function partsOf(state: ProjectState, floor: FloorState, source: Source, row: number): readonly Part[] {
+  const permanent = permanentAt(state, floor, row)
+  if (source.kind === 'line' || source.kind === 'point')
+    return permanent === 0 ? typedImposed(state, source.load.id) : [['permanent', permanent]]
+  const loads = source.kind === 'region' ? state.keys.get(keyOfRegion(state, source) ?? '') : undefined
+  return [['permanent', permanent], ...(loads ? ofKey(state, loads) : [])]
+}
+
+type Part = readonly [part: keyof MassParts, perUnit: number]
+
+function permanentAt({ caseIds }: ProjectState, floor: FloorState, row: number): number {
+  const values = caseRow({ caseIds }, floor.intensities, row)
+  return caseIds.reduce((sum, id, i) => sum + (id.startsWith('permanent/') ? (values[i] ?? 0) : 0), 0)
+}
+
+/** What of a load key counts beside what is permanent. A load that belongs to no case does not. */
+function ofKey({ standard }: ProjectState, loads: KeyLoads): readonly Part[] {
+  const { massOnly, massShare, cases, imposed, partitions } = loads
+  const only: Part = ['massOnly', massOnly?.value ?? 0]
+  if (cases === null) return [only]
+  const share = massShare.value
+  const whole = familyOf(standard.family).mass.partitions === 'whole'
+  return [
+    only,
+    ['imposed', share * (imposed?.value ?? 0)],
+    ['partitions', (whole ? 1 : share) * (partitions?.value ?? 0)],
+  ]
+}
+
+/** A typed imposed load counts by the share of its use. */
+function typedImposed(
+  { document, standard }: ProjectState,
+  id: string,
+): readonly (readonly [keyof MassParts, number])[] {
+  const load = document.records.get(id)
+  if ((load?.kind !== 'lineLoad' && load?.kind !== 'pointLoad') || load.nature !== 'imposed') return []
+  return [['imposed', massShareOfUse(load.use, 0, standard).value * load.value]]
+}
+
+/** Half of the columns whose top is at a floor. */
+function addColumns(state: ProjectState, { operator, rundown }: FloorState, tally: Tally): void {
+  const at = readCase(state, selfWeight)
+  operator.plan.frame.columns.forEach(({ at: [x, y] }, row) => {
+    const half = (at(rundown.feet, row) - at(rundown.tops, row)) / 2
+    tally.parts.columns += half
+    tally.x += half * x
+    tally.y += half * y
+  })
+}
