@@ -1,6 +1,8 @@
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { useDocumentState, useRecords } from '../compute/SessionContext'
+import { Button } from '../ui/Button'
+import { turnTheme, useTheme } from '../ui/theme'
 import { CasePicker } from './CasePicker'
 import { Concerns } from './Concerns'
 import { FindButton } from './Find'
@@ -21,9 +23,20 @@ export function TopBar({ base }: { readonly base: string }) {
       <Tools>
         <Concerns base={base} />
         <History />
+        <ThemeButton />
         <FindButton base={base} />
       </Tools>
     </Bar>
+  )
+}
+
+function ThemeButton() {
+  const theme = useTheme()
+  const other = theme === 'dark' ? 'light' : 'dark'
+  return (
+    <Button kind="quiet" aria-label={`Show in ${other} colours`} onPress={turnTheme}>
+      {other === 'dark' ? 'Dark' : 'Light'}
+    </Button>
   )
 }
 

@@ -2,7 +2,8 @@ import { displayFactor, unitOf, type Point } from '@hedrion/core'
 import { useEffect, useRef, type KeyboardEvent, type ReactNode } from 'react'
 import styled from 'styled-components'
 import { useFormat } from '../compute/SessionContext'
-import { light, type } from '../ui/tokens'
+import { usePalette } from '../ui/theme'
+import { type } from '../ui/tokens'
 import { DrawnList } from './DrawnList'
 import { useViewport } from './useViewport'
 import { firstTarget, hit, middleOf, neighbour } from './hit'
@@ -90,6 +91,7 @@ export function Drawing(props: DrawingProps) {
 /** Paints after the screen is settled, once per change, in the pixels of the device. */
 function usePainting(canvas: React.RefObject<HTMLCanvasElement | null>, scene: Scene, view: Viewport | null): void {
   const format = useFormat()
+  const palette = usePalette()
   useEffect(() => {
     const pen = canvas.current?.getContext('2d')
     if (!canvas.current || !pen || !view) return
@@ -102,10 +104,10 @@ function usePainting(canvas: React.RefObject<HTMLCanvasElement | null>, scene: S
       element.style.height = `${view.height}px`
       pen.setTransform(ratio, 0, 0, ratio, 0, 0)
       const unit = { symbol: unitOf('length', format), metres: displayFactor('length', format.system) }
-      paint(pen, scene, view, light, type.sans, unit)
+      paint(pen, scene, view, palette, type.sans, unit)
     })
     return () => cancelAnimationFrame(frame)
-  }, [canvas, format, scene, view])
+  }, [canvas, format, palette, scene, view])
 }
 
 const directions: Readonly<Record<string, Point>> = {

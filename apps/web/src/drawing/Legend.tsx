@@ -2,7 +2,7 @@ import { formatValue, unitOf, type FloorView } from '@hedrion/core'
 import { useEffect, useRef } from 'react'
 import styled from 'styled-components'
 import { useFormat } from '../compute/SessionContext'
-import { light } from '../ui/tokens'
+import { usePalette } from '../ui/theme'
 import { hatchPattern } from './hatches'
 import { keyNumbers } from './planScene'
 import type { KeyHatch, Mark } from './scene'
@@ -31,20 +31,21 @@ export function Legend({ floor, mark }: { readonly floor: FloorView; readonly ma
 export function Sample({ hatch, empty }: { readonly hatch: KeyHatch; readonly empty: boolean }) {
   const canvas = useRef<HTMLCanvasElement>(null)
   const { mark, number } = hatch
+  const palette = usePalette()
   useEffect(() => {
     const pen = canvas.current?.getContext('2d')
     if (!pen) return
     pen.setTransform(2, 0, 0, 2, 0, 0)
     pen.clearRect(0, 0, 26, 16)
-    pen.fillStyle = light.floor
+    pen.fillStyle = palette.floor
     pen.fillRect(0, 0, 26, 16)
     if (!empty) {
-      pen.fillStyle = hatchPattern(pen, light, { mark, number })
+      pen.fillStyle = hatchPattern(pen, palette, { mark, number })
       pen.fillRect(0, 0, 26, 16)
     }
-    pen.strokeStyle = light.ink
+    pen.strokeStyle = palette.ink
     pen.strokeRect(0.5, 0.5, 25, 15)
-  }, [mark, number, empty])
+  }, [mark, number, empty, palette])
   return <canvas ref={canvas} width={52} height={32} style={{ width: 26, height: 16 }} aria-hidden />
 }
 

@@ -3,7 +3,7 @@ import '@fontsource-variable/source-serif-4/opsz.css'
 import '@fontsource-variable/source-serif-4/opsz-italic.css'
 import './fonts.css'
 import { createGlobalStyle } from 'styled-components'
-import { cssVariables, light, type } from './tokens'
+import { cssVariables, dark, light, type } from './tokens'
 
 export const GlobalStyle = createGlobalStyle`
   :root {
@@ -13,6 +13,10 @@ export const GlobalStyle = createGlobalStyle`
     --gap: 8px;
     --row: 28px;
     color-scheme: light;
+  }
+  :root[data-theme='dark'] {
+    ${cssVariables(dark)}
+    color-scheme: dark;
   }
   *, *::before, *::after { box-sizing: border-box; }
   html, body, #root { height: 100%; margin: 0; }

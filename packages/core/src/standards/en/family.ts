@@ -35,5 +35,5 @@ export const enFamily: Family = {
   ],
   ruleRows: [],
   derivesWind: true,
-  mass: { clause: 'EN 1998-1 3.2.4(2), ψ_E = ψ_2 with φ = 1', shareOf: 'psi2', partitions: 'share' },
+  mass: { clause: 'EN 1998-1 3.2.4(2): ψ2 with φ = 1', shareOf: 'psi2', partitions: 'share' },
 }
