@@ -63,3 +63,32 @@ test('facts of the project are kept; a day that is none is refused beside the fi
   const [basis] = Object.values((await openRecords(request, project)).records).filter(({ kind }) => kind === 'basis')
   expect(basis).toMatchObject({ client: 'Aldermere Council', workingLife: 50, date: '2026-02-27' })
 })
+
+test('the site: by its address or on the map, taken over in one step, and each value says where it came from', async ({
+  page,
+  request,
+}) => {
+  const project = await newProject(request, 'Site')
+  await page.goto(`/p/${project}/basis`)
+  await type(page, 'Place', 'Nowhere')
+  await page.getByRole('button', { name: 'Look it up' }).click()
+  await expect(page.getByRole('alert')).toContainText('It knows Aldermouth, Saltmarsh End, Marrowfield')
+  await type(page, 'Place', '3 Mill Lane, Thornby')
+  await page.getByRole('button', { name: 'Look it up' }).click()
+  await expect(page.getByText('wind, zone 1')).toBeVisible()
+  await page.getByRole('button', { name: 'Show the map' }).click()
+  // a click on the sea is answered in words; one inland finds the place
+  const map = page.getByTestId('site-map')
+  await map.click({ position: { x: 10, y: 200 } })
+  await expect(page.getByRole('alert')).toContainText('at sea')
+  await page.getByRole('button', { name: 'Marrowfield' }).click()
+  await expect(page.getByText('wind, zone 2')).toBeVisible()
+  await page.getByRole('button', { name: 'Take these values' }).click()
+  await saved(page)
+  await expect(page.getByText('from Aldermere site data (invented), zone 2')).toBeVisible()
+  await type(page, 'basic wind velocity', '27')
+  await expect(page.getByText('typed; Aldermere site data (invented) says 26.0 m/s')).toBeVisible()
+  await saved(page)
+  const [basis] = Object.values((await openRecords(request, project)).records).filter(({ kind }) => kind === 'basis')
+  expect(basis).toMatchObject({ place: 'Marrowfield', altitude: 84, basicWindVelocity: 27, groundSnow: 784 })
+})

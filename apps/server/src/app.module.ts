@@ -11,6 +11,7 @@ import { ExchangeModule } from './exchange/exchange.module'
 import { HealthController } from './http/health.controller'
 import { JobsModule } from './jobs/jobs.module'
 import { ProjectsModule } from './projects/projects.module'
+import { SiteDataModule } from './site-data/siteData.module'
 
 @Module({
   imports: [
@@ -32,6 +33,7 @@ import { ProjectsModule } from './projects/projects.module'
     ChangesModule,
     ExchangeModule,
     JobsModule,
+    SiteDataModule,
     DemoModule,
   ],
   controllers: [HealthController],

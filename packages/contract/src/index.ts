@@ -4,4 +4,13 @@ export { ChangeSetBody, EditBody } from './changeSet'
 export { CreateProjectBody, RenameProjectBody, type ProjectSummary } from './project'
 export { JobBody, jobKinds, type JobKind, type JobStatus } from './job'
 export { limits } from './limits'
+export {
+  compassSectors,
+  SiteDataQuery,
+  type CompassSector,
+  type SiteData,
+  type SiteRegion,
+  type SiteTerrain,
+  type SiteZone,
+} from './siteData'
 export type { AcceptedChange, ApiProblem, ChangeAnswer, OpenProject } from './answers'

@@ -21,6 +21,8 @@ export const blankBasis = (name: string, random: Random): Basis => ({
   terrain: 'II',
   altitude: 0,
   place: '',
+  groundSnow: null,
+  siteData: null,
 })
 
 /** A load key that loads nothing yet. */

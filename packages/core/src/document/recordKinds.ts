@@ -77,6 +77,25 @@ export const recordKinds = {
     terrain: oneOf('0', 'I', 'II', 'III', 'IV'),
     altitude: number('length', { min: -500, max: 5000 }),
     place: withDefault(text(120), ''),
+    /** Characteristic snow load on the ground, Pa. */
+    groundSnow: withDefault(nullable(number('pressure', { min: 0, max: 5e4 })), null),
+    /** What a site-data service answered, so that each value can say whether it is that or typed. */
+    siteData: withDefault(
+      nullable(
+        object({
+          source: text(120),
+          east: number('factor'),
+          north: number('factor'),
+          altitude: number('length', { min: -500, max: 9000 }),
+          windZone: text(40),
+          basicWindVelocity: number('velocity', { min: 5, max: 80 }),
+          snowZone: text(40),
+          groundSnow: number('pressure', { min: 0, max: 5e4 }),
+          sectors: list(object({ from: text(4), terrain: oneOf('0', 'I', 'II', 'III', 'IV') }), 16),
+        }),
+      ),
+      null,
+    ),
   },
   /**
    * Values, tables and methods laid over the family's recommended ones; the project's own lie over the national set. A

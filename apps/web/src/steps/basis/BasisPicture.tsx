@@ -3,6 +3,9 @@ import { lazy, Suspense } from 'react'
 import styled from 'styled-components'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { Later } from '../../ui/Later'
+import { Segmented } from '../../ui/Segmented'
+import { SiteMap } from './SiteMap'
+import { showSite, useSite } from './siteStore'
 import { TerrainSection } from './TerrainSection'
 import { UseTable } from './UseTable'
 import { WindRose } from './WindRose'
@@ -14,13 +17,27 @@ const ProfileChart = lazy(() => import('./ProfileChart').then((module) => ({ def
 export function BasisPicture() {
   const profile = useAnswer({ kind: 'windProfile' })
   const format = useFormat()
+  const view = useSite((state) => state.view)
   const [basis] = useRecords('basis')
   if (!basis) return null
   const { name, derivesWind } = familyOf(basis.family)
   return (
     <Page tabIndex={0} role="region" aria-label="The site">
-      <h3>{basis.place === '' ? 'The site' : basis.place}</h3>
-      {profile ? (
+      <Head>
+        <h3>{basis.place === '' ? 'The site' : basis.place}</h3>
+        <Segmented
+          label="What is shown of the site"
+          value={view}
+          options={[
+            ['pressure', 'pressure'],
+            ['map', 'map'],
+          ]}
+          onChange={showSite}
+        />
+      </Head>
+      {view === 'map' ? (
+        <SiteMap />
+      ) : profile ? (
         <>
           <p>
             Peak velocity pressure {formatQuantity(profile.topPressure, 'pressure', format)} at{' '}
@@ -61,6 +78,12 @@ const Page = styled.div`
     color: var(--quiet);
     margin-bottom: 12px;
   }
+`
+const Head = styled.div`
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  margin-bottom: 4px;
 `
 const Pair = styled.div`
   display: grid;

@@ -1,4 +1,5 @@
-import { familyOf, type Basis } from '@hedrion/core'
+import { familyOf, formatQuantity, type Basis } from '@hedrion/core'
+import { useFormat } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { Line, Note, Section } from '../../sheet/Sheet'
@@ -49,6 +50,7 @@ export function SiteLines({ basis }: { readonly basis: Basis }) {
             placeholder: 'none',
           })}
         />
+        <FromSite basis={basis} field="basicWindVelocity" />
       </Line>
       <Line reference={derivesWind ? 'table 4.1' : 'kept'}>
         terrain{' '}
@@ -67,8 +69,47 @@ export function SiteLines({ basis }: { readonly basis: Basis }) {
           })}
         />{' '}
         above sea level
+        <FromSite basis={basis} field="altitude" />
+      </Line>
+      <Line reference="EN 1991-1-3 4.1">
+        <Symbol name="s_k" /> ={' '}
+        <QuantityField
+          {...fieldOf(basis, 'groundSnow', 'snow load on the ground', 'pressure', {
+            min: 0,
+            max: 5e4,
+            optional: true,
+            placeholder: 'none',
+          })}
+        />
+        <FromSite basis={basis} field="groundSnow" />
+        <small> kept; no snow load is derived yet</small>
       </Line>
       <ConcernsHere ids={basis.id} />
     </Section>
+  )
+}
+
+/** Where a value of the site came from: the service's answer, or typed over it. */
+function FromSite({
+  basis,
+  field,
+}: {
+  readonly basis: Basis
+  readonly field: 'altitude' | 'basicWindVelocity' | 'groundSnow'
+}) {
+  const format = useFormat()
+  const { siteData } = basis
+  if (!siteData) return null
+  const quantity = { altitude: 'length', basicWindVelocity: 'velocity', groundSnow: 'pressure' } as const
+  const zone = { altitude: '', basicWindVelocity: `, ${siteData.windZone}`, groundSnow: `, ${siteData.snowZone}` }[
+    field
+  ]
+  return (
+    <small>
+      {' '}
+      {basis[field] === siteData[field]
+        ? `from ${siteData.source}${zone}`
+        : `typed; ${siteData.source} says ${formatQuantity(siteData[field], quantity[field], format)}`}
+    </small>
   )
 }
