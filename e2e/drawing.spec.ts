@@ -325,3 +325,26 @@ test('line and point loads: drawn by typing, given a value and a case, on the ba
   await page.getByRole('button', { name: 'as a list' }).click()
   await expect(page.getByRole('option', { name: /^Line load Q5, facade, 7\.20 m, 2\.50 kN\/m/ })).toBeVisible()
 })
+
+test('members from a table: what is wrong is said by its row, and all of it goes in at once or not at all', async ({
+  page,
+}) => {
+  const before = (await drawn(page, 'member')).length
+  await page.getByRole('button', { name: 'Paste or load one' }).click()
+  const table = page.getByRole('textbox', { name: 'Table of members' })
+  await table.fill(
+    'label\tfrom\tto\tsection\tmaterial\nB90\tA1 + 1.5 m north\tA2 + 1.5 m north\tIPE 310\tStructural steel',
+  )
+  await expect(page.getByRole('alert')).toContainText('Row 2, section: IPE 310 is not rolled')
+  await expect(page.getByRole('button', { name: /^Add / })).toHaveCount(0)
+  await table.fill(
+    'label\tfrom\tto\tsection\tmaterial\nB90\tA1 + 1.5 m north\tA2 + 1.5 m north\tIPE 330\tStructural steel\nC90\tA1 + 3 m east\t\tHEB 240\tStructural steel',
+  )
+  await page.getByRole('button', { name: 'Add 1 beam, 1 column' }).click()
+  await saved(page)
+  expect(await drawn(page, 'member')).toHaveLength(before + 2)
+  expect((await drawn(page, 'section')).map(({ name }) => name)).toContain('IPE 330')
+  await page.getByRole('button', { name: /^Undo: Members from a table: 1 beam, 1 column/ }).click()
+  await saved(page)
+  expect(await drawn(page, 'member')).toHaveLength(before)
+})

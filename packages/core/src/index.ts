@@ -74,6 +74,7 @@ export {
   type ReadDocument,
 } from './exchange/projectFile'
 export { layerFileLimits, readLayerFile, templateSet, writeLayerFile } from './exchange/layerFile'
+export { memberTableLimits, readMemberTable, type ReadMembers, type TableProblem } from './exchange/memberTable'
 export { csvFiles, type CsvFile } from './exchange/csv'
 export { resultStages, type ResultStage } from './exchange/results'
 export { resultsSchema } from './exchange/resultsSchema'
@@ -91,7 +92,7 @@ export type {
   Use,
 } from './standards/family'
 export { stockMaterials, type StockMaterial } from './standards/stock/materials'
-export { rolledArea, rolledShapes } from './standards/stock/rolledSections'
+export { stockSections } from './standards/stock/sections'
 export { sourceOf, unitWeights, type UnitWeight } from './standards/stock/unitWeights'
 export type { ResolvedValue, StandardLayer } from './standards/layer'
 export { mendsOf, type Mend } from './concerns/mends'

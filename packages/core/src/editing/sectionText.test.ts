@@ -64,4 +64,11 @@ describe('a section by its shape', () => {
     const found = read(text)
     expect(found.ok ? '' : found.problem).toContain(problem)
   })
+
+  test('US shapes by depth and weight, and the neighbours of one that is not rolled', () => {
+    for (const text of ['W14x90', 'w14 x 90', 'W 14×90'])
+      expect(read(text)).toMatchObject({ ok: true, section: { name: 'W14x90', source: 'ASTM A6 shapes, from memory' } })
+    expect(read('W14x91')).toEqual({ ok: false, problem: 'W14x91 is not rolled; W14x90 and W14x99 are.' })
+    expect(read('W13x20').ok).toBe(false)
+  })
 })

@@ -1,6 +1,6 @@
 import { newId, type Random } from '../document/document'
 import type { Section } from '../document/recordKinds'
-import { rolledArea, rolledNames, rolledShapes, rolledSource } from '../standards/stock/rolledSections'
+import { stockSections } from '../standards/stock/sections'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 
@@ -39,7 +39,8 @@ const shapes: Readonly<Record<string, ShapeWord>> = {
   },
 }
 
-const example = 'Say “IPE 330”, “rectangle 300 x 600”, “circle 400”, “tube 200 x 100 x 8” or “pipe 219.1 x 8”.'
+const example =
+  'Say “IPE 330”, “W14x90”, “rectangle 300 x 600”, “circle 400”, “tube 200 x 100 x 8” or “pipe 219.1 x 8”.'
 
 /** Reads the name of a rolled section, or a shape with its outer dimensions. */
 export function readSection(text: string, format: NumberFormat, random: Random): ReadSection {
@@ -58,39 +59,45 @@ const made = (name: string, figures: Figures, random: Random): ReadSection => ({
 
 /** A rolled section as a record; a name that no series has is a programming error. */
 export function rolledSection(name: string, random: Random, assumed: boolean): Section {
-  const shape = rolledShapes.get(name)
+  const shape = stockSections.get(name)
   if (!shape) throw new Error(`No section ${name}`)
-  const { depth, width } = shape
+  const { area, depth, width, source } = shape
   return {
     kind: 'section',
     id: newId('section', random),
     name,
     shape: 'H',
-    area: rolledArea(shape),
+    area,
     depth,
     width,
     assumed,
-    source: rolledSource,
+    source,
   }
 }
 
-/** "ipe330", "HE 200 B" and "HEB 200" alike; a size that is not rolled names its neighbours. */
+/** "ipe330", "HE 200 B" and "HEB 200" alike, and "W14 x 90"; a size that is not rolled names its neighbours. */
 function readRolled(text: string, random: Random): ReadSection | null {
+  const [, depth = '', weight = ''] = /^w ?(\d+) ?[x×] ?(\d+)$/i.exec(text) ?? []
+  if (depth !== '') return readSize(`W${depth}x`, Number(weight), random)
   const [, series = '', size = '', suffix = ''] = /^(ipe|he ?[abm]?) ?(\d+) ?([abm]?)$/i.exec(text) ?? []
   if (series === '') return null
   const head = `${series.replace(' ', '')}${suffix}`.toUpperCase()
-  const name = `${head} ${Number(size)}`
-  if (rolledShapes.has(name)) return { ok: true, section: rolledSection(name, random, false) }
-  const sizes = rolledNames.filter((other) => other.startsWith(`${head} `))
+  return readSize(`${head} `, Number(size), random)
+}
+
+/** The section of a series by its size: the height, or the weight of a US shape. */
+function readSize(head: string, size: number, random: Random): ReadSection {
+  const name = `${head}${size}`
+  if (stockSections.has(name)) return { ok: true, section: rolledSection(name, random, false) }
+  const sizes = [...stockSections.keys()].filter((other) => other.startsWith(head))
   if (sizes.length === 0) return refused(example)
-  const below = sizes.findLast((other) => sizeOf(other) < Number(size))
-  const above = sizes.find((other) => sizeOf(other) > Number(size))
+  const sizeOf = (other: string) => Number(other.slice(head.length))
+  const below = sizes.findLast((other) => sizeOf(other) < size)
+  const above = sizes.find((other) => sizeOf(other) > size)
   return refused(
     `${name} is not rolled; ${[below, above].filter(Boolean).join(' and ')} ${below && above ? 'are' : 'is'}.`,
   )
 }
-
-const sizeOf = (name: string): number => Number(name.split(' ')[1])
 
 function readShape(
   text: string,

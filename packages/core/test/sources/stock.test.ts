@@ -1,6 +1,7 @@
 import { exactArea, rolledArea, rolledNames, rolledShapes } from '../../src/standards/stock/rolledSections'
 import { stockMaterials } from '../../src/standards/stock/materials'
 import { unitWeights } from '../../src/standards/stock/unitWeights'
+import { wideFlanges } from '../../src/standards/stock/wideFlanges'
 
 /**
  * Areas in cm² as handbooks of EN 10365 sections print them; from memory, and apart from the dimensions, which were
@@ -169,6 +170,18 @@ const annexA: readonly (readonly [table: string, values: string])[] = [
   ['A.5', '22 25 12 0.3 1.4'],
 ]
 
+/** ASCE 7-16 table C3.1-2 in lb/ft³ and IS 875-1 table 1 in kN/m³, in the order of the code's groups. From memory. */
+const otherTables: readonly (readonly [clause: string, values: string])[] = [
+  [
+    'ASCE 7-16 table C3.1-2',
+    '170 526 552 556 450 480 710 492 459 449 108 100 90 132 144 111 138 150 165 165 135 173 144 130 115 100 105 125 135 140 130 153 137 81 120 144 150 14 160 104 50 57 90 106 172 120 62 64 45 36 41 34 34 28 47 37 28 29 32',
+  ],
+  [
+    'IS 875-1 table 1',
+    '15.7-18.85 18.85 26 22 22-23.55 22.75-24.2 23.25-24.8 24.8-26.5 20.4 15.7-18.05 18.85 77 6.3 8.65 5.5',
+  ],
+]
+
 describe('unit weights against EN 1991-1-1, Annex A (from memory)', () => {
   test.each(annexA)('table %s', (table, values) => {
     const found = unitWeights.filter(({ clause }) => clause === `EN 1991-1-1 table ${table}`)
@@ -180,10 +193,38 @@ describe('unit weights against EN 1991-1-1, Annex A (from memory)', () => {
   })
 
   test('every row is covered, says that it is from memory, and has a name of its own', () => {
-    const count = annexA.reduce((sum, [, values]) => sum + values.split(' ').length, 0)
+    const count = [...annexA, ...otherTables].reduce((sum, [, values]) => sum + values.split(' ').length, 0)
     expect(unitWeights).toHaveLength(count)
     expect(unitWeights.every(({ fromMemory }) => fromMemory)).toBe(true)
     expect(new Set(unitWeights.map(({ name }) => name)).size).toBe(count)
+  })
+
+  // lb/ft³ by NIST SP 811, appendix B: 157.0875 N/m³ of weight
+  test.each(otherTables)('%s (from memory)', (clause, values) => {
+    const unit = clause.startsWith('ASCE') ? 157.0875 : 1000
+    const found = unitWeights.filter((row) => row.clause === clause).flatMap(({ from, to }) => [from / unit, to / unit])
+    const printed = values.split(' ').flatMap((text) => {
+      const [from = NaN, to = from] = text.split('-').map(Number)
+      return [from, to]
+    })
+    expect(found).toHaveLength(printed.length)
+    found.forEach((value, i) => expect(value).toBeCloseTo(printed[i] ?? NaN, 3))
+  })
+
+  // the standards know the same materials: they agree within a tenth, whatever their units
+  test.each([
+    ['normal weight concrete', 'concrete, plain, stone'],
+    ['normal weight concrete', 'plain cement concrete, IS'],
+    ['steel', 'steel, cold-drawn'],
+    ['steel', 'steel, rolled'],
+    ['aluminium', 'aluminium, ASCE'],
+    ['copper', 'copper, ASCE'],
+    ['lead', 'lead, ASCE'],
+    ['glass, in sheets', 'glass'],
+    ['slate', 'slate, ASCE'],
+  ])('%s and %s weigh alike', (first, second) => {
+    const to = (name: string) => unitWeights.find((row) => row.name === name)?.to ?? NaN
+    expect(Math.abs(to(first) / to(second) - 1)).toBeLessThan(0.1)
   })
 
   // common practice: 100 mm of concrete is 2.4 kN/m², and water floats softwood and not concrete
@@ -222,6 +263,30 @@ describe('materials of members', () => {
       const f_ck = Number(/C(\d+)\/\d+$/.exec(name)?.[1] ?? NaN)
       if (Number.isNaN(f_ck)) continue
       expect(Math.abs(22 * ((f_ck + 8) / 10) ** 0.3 - elasticModulus / 1e9)).toBeLessThanOrEqual(0.51)
+    }
+  })
+})
+
+describe('US wide-flange shapes (ASTM A6, from memory)', () => {
+  const rows = [...wideFlanges].map(([name, shape]) => [name, shape] as const)
+
+  // the name carries the weight: steel of 490 lb/ft³ weighs 490 / 144 = 3.4028 lb/ft to the square inch
+  test.each(rows)('%s weighs what its name says', (_, { weight, area }) => {
+    expect(Math.abs((area / 0.0254 ** 2) * (490 / 144) - weight)).toBeLessThan(0.02 * weight)
+  })
+
+  test.each(rows)('%s is about as deep as its name says, and no wider than that', (name, { depth, width }) => {
+    const nominal = Number(/^W(\d+)x/.exec(name)?.[1]) * 0.0254
+    expect(depth / nominal).toBeGreaterThan(0.94)
+    expect(depth / nominal).toBeLessThan(1.2)
+    expect(width).toBeLessThanOrEqual(1.06 * depth)
+  })
+
+  // within a family of one width a heavier shape is deeper and wider (how they are rolled: common practice)
+  test('heavier shapes of a depth have more area', () => {
+    for (const nominal of [8, 10, 12, 14, 16, 18, 21, 24, 27, 30, 33, 36]) {
+      const areas = rows.filter(([name]) => name.startsWith(`W${nominal}x`)).map(([, { area }]) => area)
+      expect([...areas].sort((a, b) => a - b)).toEqual(areas)
     }
   })
 })

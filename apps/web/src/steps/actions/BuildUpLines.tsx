@@ -70,8 +70,9 @@ function LayerFromTable({ onAdd, onDone }: LayerFromTableProps) {
     from === to
       ? formatQuantity(to, 'unitWeight', format)
       : `${formatValue(from, 'unitWeight', format)} to ${formatQuantity(to, 'unitWeight', format)}`
-  const choose = (name: string) => {
-    const row = unitWeights.find((entry) => entry.name === name)
+  const idOf = ({ clause, name }: UnitWeight) => `${clause} ${name}`
+  const choose = (id: string) => {
+    const row = unitWeights.find((entry) => idOf(entry) === id)
     if (!row) return
     onAdd({ name: row.name, thickness: 0.05, unitWeight: row.to, load: null, source: sourceOf(row) })
   }
@@ -80,7 +81,12 @@ function LayerFromTable({ onAdd, onDone }: LayerFromTableProps) {
       <Lookup
         label="Material of the layer"
         placeholder="mortar, plywood, granite"
-        entries={unitWeights.map((row) => ({ id: row.name, text: row.name, group: row.group, detail: weight(row) }))}
+        entries={unitWeights.map((row) => ({
+          id: idOf(row),
+          text: row.name,
+          group: `${row.group}, ${row.clause.replace(/ table.*/, '')}`,
+          detail: weight(row),
+        }))}
         onChoose={choose}
         onText={(text) =>
           text === ''

@@ -1,3 +1,5 @@
+import { useRecord } from '../../compute/SessionContext'
+import { useLevel } from '../../drawing/useLevel'
 import { PickedTools, usePicked } from '../../sheet/PickedTools'
 import { Scope } from '../../sheet/Scope'
 import { Sheet } from '../../sheet/Sheet'
@@ -5,6 +7,7 @@ import { Later } from '../../ui/Later'
 import { GridLines } from './GridLines'
 import { LevelLines } from './LevelLines'
 import { MemberLines } from './MemberLines'
+import { MemberTable } from './MemberTable'
 import { OpeningLines } from './OpeningLines'
 import { PanelLines } from './PanelLines'
 import { StockLines } from './StockLines'
@@ -12,6 +15,8 @@ import { StockLines } from './StockLines'
 /** What is picked, then levels, grid, sections and materials. */
 export function BuildingSheet() {
   const picked = usePicked()
+  const { level } = useLevel()
+  const layout = useRecord(level?.layoutId)
   const members = picked.filter((record) => record.kind === 'member')
   const panels = picked.filter((record) => record.kind === 'panel')
   const openings = picked.filter((record) => record.kind === 'opening')
@@ -31,6 +36,7 @@ export function BuildingSheet() {
       <Later after={3}>
         <GridLines />
       </Later>
+      <Later after={4}>{layout?.kind === 'layout' && <MemberTable layout={layout} />}</Later>
       <Later after={5}>
         <StockLines />
       </Later>

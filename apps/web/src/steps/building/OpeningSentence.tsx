@@ -1,7 +1,8 @@
-import { bayGrid, openingSentence, readOpeningSentence, seededRandom, type Rec } from '@hedrion/core'
+import { bayGrid, openingSentence, readOpeningSentence, seededRandom, type Edit, type Rec } from '@hedrion/core'
 import { useMemo, useState } from 'react'
 import { TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
+import { useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { Drawing } from '../../drawing/Drawing'
 import { sketchScene } from '../../drawing/sketchScene'
@@ -13,6 +14,7 @@ import { Button } from '../../ui/Button'
 /** A new building begins with one sentence; the drawing grows while it is typed. */
 export function OpeningSentence() {
   const edit = useEdit()
+  const [basis] = useRecords('basis')
   const [text, setText] = useState(openingSentence)
   const [refused, setRefused] = useState<string | null>(null)
   const read = useMemo(() => readOpeningSentence(text), [text])
@@ -21,7 +23,13 @@ export function OpeningSentence() {
     if (!read.ok) return
     // the project has its basis already; everything else of the sentence is new
     const records: readonly Rec[] = bayGrid(read.brief, '', Math.random).filter(({ kind }) => kind !== 'basis')
-    setRefused(edit.add('Built from the opening sentence', records) ?? null)
+    const edits: readonly Edit[] = [
+      ...(basis && basis.family !== read.brief.family
+        ? [{ id: basis.id, before: basis, after: { ...basis, family: read.brief.family } }]
+        : []),
+      ...records.map((record) => ({ id: record.id, before: null, after: record })),
+    ]
+    setRefused(edit.apply('Built from the opening sentence', edits) ?? null)
   }
   return (
     <StepLayout

@@ -3,8 +3,7 @@ import {
   formatQuantity,
   newId,
   readSection,
-  rolledArea,
-  rolledShapes,
+  stockSections,
   stockMaterials,
   type Material,
   type Section as SectionRecord,
@@ -71,10 +70,10 @@ interface NewProps {
 function NewSection({ onDone }: NewProps) {
   const format = useFormat()
   const edit = useEdit()
-  const entries = [...rolledShapes].map(([name, shape]) => ({
+  const entries = [...stockSections].map(([name, shape]) => ({
     id: name,
     text: name,
-    detail: `${formatQuantity(shape.depth, 'smallLength', format)} deep, ${formatQuantity(rolledArea(shape), 'sectionArea', format)}`,
+    detail: `${formatQuantity(shape.depth, 'smallLength', format)} deep, ${formatQuantity(shape.area, 'sectionArea', format)}`,
   }))
   const add = (text: string): string | undefined => {
     const read = readSection(text, format, Math.random)

@@ -118,13 +118,128 @@ const tables: readonly (readonly [table: string, group: string, rows: Rows])[] =
   ],
 ]
 
-/** Every row, table after table in the printed order. Reinforced concrete is the plain one and 1 kN/m³, by the note. */
-export const unitWeights: readonly UnitWeight[] = tables.flatMap(([table, group, rows]) =>
+// ASCE 7-16, commentary table C3.1-2, minimum densities in lb/ft³, row by row as remembered.
+const asce: Readonly<Record<string, Rows>> = {
+  metal: {
+    'aluminium, ASCE': 170,
+    'brass, ASCE': 526,
+    'bronze, ASCE': 552,
+    'copper, ASCE': 556,
+    'iron, cast': 450,
+    'iron, wrought': 480,
+    'lead, ASCE': 710,
+    'steel, cold-drawn': 492,
+    'tin, ASCE': 459,
+    'zinc, rolled sheet': 449,
+  },
+  concrete: {
+    'concrete, plain, cinder': 108,
+    'concrete, plain, expanded-slag aggregate': 100,
+    'concrete, plain, expanded-clay aggregate': 90,
+    'concrete, plain, slag': 132,
+    'concrete, plain, stone': 144,
+    'concrete, reinforced, cinder': 111,
+    'concrete, reinforced, slag': 138,
+    'concrete, reinforced, stone': 150,
+  },
+  masonry: {
+    'ashlar, granite': 165,
+    'ashlar, limestone, crystalline': 165,
+    'ashlar, limestone, oolitic': 135,
+    'ashlar, marble': 173,
+    'ashlar, sandstone': 144,
+    'brick, hard': 130,
+    'brick, medium': 115,
+    'brick, soft': 100,
+    'concrete masonry, lightweight units': 105,
+    'concrete masonry, medium-weight units': 125,
+    'concrete masonry, normal-weight units': 135,
+    'masonry grout': 140,
+    'mortar, cement or lime': 130,
+    'rubble, granite': 153,
+    'rubble, sandstone': 137,
+  },
+  other: {
+    asphaltum: 81,
+    'bituminous gravel': 120,
+    'cast stone': 144,
+    'ceramic tile': 150,
+    cork: 14,
+    glass: 160,
+    'gravel, dry': 104,
+    'gypsum, wallboard': 50,
+    ice: 57,
+    'sand, clean and dry': 90,
+    'sand, river, dry': 106,
+    'slate, ASCE': 172,
+    'terra cotta, solid': 120,
+    'water, fresh': 62,
+    'water, sea': 64,
+  },
+  wood: {
+    'particleboard, ASCE': 45,
+    'plywood, ASCE': 36,
+    'ash, commercial white': 41,
+    'cypress, southern': 34,
+    'fir, Douglas, coast region': 34,
+    'hem fir': 28,
+    'oak, commercial reds and whites': 47,
+    'pine, southern yellow': 37,
+    redwood: 28,
+    'spruce, red, white and Sitka': 29,
+    'western hemlock': 32,
+  },
+}
+
+// IS 875 (Part 1):1987, table 1, in kN/m³; the rows that are sure enough to stand here.
+const is: Readonly<Record<string, Rows>> = {
+  masonry: {
+    'common burnt clay bricks': [15.7, 18.85],
+    'brick masonry, common burnt clay bricks': 18.85,
+    'stone masonry, granite': 26,
+    'stone masonry, sandstone': 22,
+  },
+  concrete: {
+    'plain cement concrete, IS': [22, 23.55],
+    'reinforced cement concrete, 1 % steel': [22.75, 24.2],
+    'reinforced cement concrete, 2 % steel': [23.25, 24.8],
+    'reinforced cement concrete, 5 % steel': [24.8, 26.5],
+  },
+  mortar: {
+    'cement mortar, IS': 20.4,
+    'lime mortar, IS': [15.7, 18.05],
+    'gypsum plaster': 18.85,
+  },
+  metal: {
+    'steel, rolled': 77,
+  },
+  wood: {
+    teak: 6.3,
+    sal: 8.65,
+    deodar: 5.5,
+  },
+}
+
+/** lb/ft³ in N/m³ (NIST SP 811: 1 lb/ft³ of weight is 157.0875 N/m³). */
+const poundsPerCubicFoot = 157.087_46
+
+const expandRows = (clause: string, group: string, rows: Rows, unit: number): readonly UnitWeight[] =>
   Object.entries(rows).map(([name, value]): UnitWeight => {
     const [from, to] = typeof value === 'number' ? [value, value] : value
-    return { name, group, from: from * 1000, to: to * 1000, clause: `EN 1991-1-1 table ${table}`, fromMemory: true }
-  }),
-)
+    return { name, group, from: from * unit, to: to * unit, clause, fromMemory: true }
+  })
+
+/**
+ * Every row, standard after standard and table after table. Reinforced concrete of EN is the plain one and 1 kN/m³, by
+ * the note.
+ */
+export const unitWeights: readonly UnitWeight[] = [
+  ...tables.flatMap(([table, group, rows]) => expandRows(`EN 1991-1-1 table ${table}`, group, rows, 1000)),
+  ...Object.entries(asce).flatMap(([group, rows]) =>
+    expandRows('ASCE 7-16 table C3.1-2', group, rows, poundsPerCubicFoot),
+  ),
+  ...Object.entries(is).flatMap(([group, rows]) => expandRows('IS 875-1 table 1', group, rows, 1000)),
+]
 
 /** How a record says where its value came from. */
 export const sourceOf = ({ clause, fromMemory }: UnitWeight): string => `${clause}${fromMemory ? ', from memory' : ''}`

@@ -1,0 +1,151 @@
+import fc from 'fast-check'
+import { Building } from '../../test/build'
+import { seededRandom } from '../document/document'
+import { metricPoint } from '../units/format'
+import { memberTableLimits, readMemberTable } from './memberTable'
+
+function site(materials = 1) {
+  const building = new Building()
+  building.records.splice(building.records.indexOf(building.weightless), 1)
+  const steel = building.material({ name: 'Steel S355' })
+  if (materials > 1) building.material({ name: 'Concrete' })
+  const section = building.sectionOf({ name: 'IPE 300' })
+  building.grid('x', '1', 0)
+  building.grid('x', '2', 6)
+  building.grid('y', 'A', 0)
+  building.grid('y', 'B', 4.5)
+  const layout = building.layout('Floor', null)
+  const read = (text: string) =>
+    readMemberTable(text, { document: building.document, layout, format: metricPoint, random: seededRandom(9) })
+  return { building, layout, steel, section, read }
+}
+const only = (text: string, materials = 1) => site(materials).read(text).problems
+
+describe('what a table says becomes members', () => {
+  test('by grid crossings, with sections of the project and of the tables', () => {
+    const { read, section, steel } = site()
+    const { members, sections, problems } = read(
+      'label,role,from,to,section\nB7,beam,A1,A2,ipe300\nG1,girder,A1,B1,HEB 240\n,column,B2,,heb240',
+    )
+    expect(problems).toEqual([])
+    expect(members).toMatchObject([
+      {
+        label: 'B7',
+        role: 'beam',
+        path: [
+          [0, 0],
+          [6, 0],
+        ],
+        section: section.id,
+        material: steel.id,
+      },
+      {
+        label: 'G1',
+        role: 'girder',
+        path: [
+          [0, 0],
+          [0, 4.5],
+        ],
+      },
+      { label: 'C1', role: 'column', path: [[6, 4.5]] },
+    ])
+    // made once, though it is named twice
+    expect(sections.map(({ name }) => name)).toEqual(['HEB 240'])
+    expect(members[2]?.section).toBe(sections[0]?.id)
+  })
+
+  test('by coordinates with a unit in the heading, pasted from a spreadsheet or with semicolons', () => {
+    for (const sign of ['\t', ';']) {
+      const text = [
+        ['mark', 'x1, mm', 'y1 (mm)', 'x2 [mm]', 'y2', 'section'],
+        ['B1', '0', '4500', '6000', '4.5', 'IPE 300'],
+        ['B2', '1 m', '0', '6000', '0', 'rectangle 200 x 400'],
+      ]
+      const { members, problems } = site().read(text.map((row) => row.join(sign)).join('\r\n'))
+      expect(problems).toEqual([])
+      expect(members.map(({ path }) => path)).toEqual([
+        [
+          [0, 4.5],
+          [6, 4.5],
+        ],
+        [
+          [1, 0],
+          [6, 0],
+        ],
+      ])
+    }
+  })
+
+  test('an end may go on from its start; empty rows and a mark of the byte order do not matter', () => {
+    const { members } = site().read('\uFEFFfrom,to,section\n\nA1 + 1.5 m north,6 m east,IPE 300\n,,\n')
+    expect(members[0]?.path).toEqual([
+      [0, 1.5],
+      [6, 1.5],
+    ])
+  })
+
+  test('free labels are counted on from those that are there', () => {
+    const { building, layout, steel, read } = site()
+    building.beam(layout, [0, 0], [1, 0], { label: 'B1', material: steel.id })
+    const { members } = read('from,to,section\nA1,A2,IPE 300\nB1,B2,IPE 300')
+    expect(members.map(({ label }) => label)).toEqual(['B2', 'B3'])
+  })
+})
+
+describe('what is wrong is said by row and column, and nothing else is lost', () => {
+  test.each([
+    ['', 1, '', /headings and a row of values/],
+    ['from,to,section', 1, '', /headings and a row of values/],
+    ['from,colour\nA1,red', 1, 'colour', /not known\. Known are label, role/],
+    ['from,from\nA1,A1', 1, 'from', /stands there twice/],
+    ['to,section\nA2,IPE 300', 1, '', /where a member begins/],
+    ['from,to,section\nA1,Z9,IPE 300', 2, 'to', /Z9/],
+    ['from,to,section\nA1,A1,IPE 300', 2, 'to', /same point/],
+    ['from,to,section\n,A2,IPE 300', 2, 'from', /no start|no crossing/],
+    ['role,from,section\nbeam,A1,IPE 300', 2, 'to', /needs an end/],
+    ['role,from,to,section\nrope,A1,A2,IPE 300', 2, 'role', /none of beam, girder/],
+    ['from,to,section\nA1,A2,IPE 310', 2, 'section', /IPE 310 is not rolled; IPE 300 and IPE 330 are/],
+    ['from,to,section\nA1,A2,', 2, 'section', /missing/],
+    ['from,to,section,material\nA1,A2,IPE 300,Gold', 2, 'material', /no material of the project: Steel S355/],
+    ['x1,y1,x2,section\n0,0,6,IPE 300', 2, 'y2', /other coordinate/],
+    ['x1,y1,x2,y2,section\n0,0,1e9,0,IPE 300', 2, 'x2', /./],
+    ['x1,y1,x2,y2,section\n0,0,"1,200",0,IPE 300', 2, 'x2', /can be read as/],
+    ['from,to,section\nA1,A2,IPE 300,more', 2, '', /more cells/],
+    [`label,from,to,section\n${'x'.repeat(50)},A1,A2,IPE 300`, 2, 'label', /40 characters/],
+  ] as const)('%j', (text, row, column, problem) => {
+    expect(only(text)).toEqual([{ row, column, problem: expect.stringMatching(problem) as string }])
+  })
+
+  test('several problems are said together; rows without one are read all the same', () => {
+    const { members, problems } = site().read(
+      'label,from,to,section\nB1,A1,A2,IPE 300\nB1,B1,B2,IPE 300\nB3,A1,Q7,IPE 300',
+    )
+    expect(members.map(({ label }) => label)).toEqual(['B1'])
+    expect(problems.map(({ row, column }) => [row, column])).toEqual([
+      [3, 'label'],
+      [4, 'to'],
+    ])
+  })
+
+  test('with several materials one must be said', () => {
+    expect(only('from,to,section\nA1,A2,IPE 300', 2)).toMatchObject([{ column: 'material' }])
+    expect(only('from,to,section,material\nA1,A2,IPE 300,concrete', 2)).toEqual([])
+  })
+
+  test('too large is refused before it is read', () => {
+    expect(only('x'.repeat(memberTableLimits.characters + 1))).toMatchObject([
+      { problem: 'The table is larger than 2 MB.' },
+    ])
+    const many = `from,to,section\n${'A1,A2,IPE 300\n'.repeat(memberTableLimits.rows + 1)}`
+    expect(only(many)).toMatchObject([{ problem: expect.stringMatching(/5001 rows; 5000 are allowed/) as string }])
+  })
+
+  test('any text at all is answered, never thrown', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary', maxLength: 300 }), (text) => {
+        const { members, problems } = site().read(`from,to,section\n${text}`)
+        expect(members.length + problems.length).toBeGreaterThanOrEqual(0)
+      }),
+    )
+  })
+})

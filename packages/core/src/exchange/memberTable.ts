@@ -1,0 +1,281 @@
+import { dsvFormat } from 'd3-dsv'
+import { newId, recordsOf, type Document, type Random } from '../document/document'
+import type { Layout, Material, Member, Section } from '../document/recordKinds'
+import { readPlaces } from '../editing/placeText'
+import { readSection } from '../editing/sectionText'
+import { freeLabel } from '../editing/shaped'
+import type { Point } from '../geometry/point'
+import { distance } from '../geometry/segment'
+import { onLine } from '../geometry/tolerance'
+import type { NumberFormat } from '../units/format'
+import { parseQuantity } from '../units/parseQuantity'
+
+export const memberTableLimits = { characters: 2_000_000, rows: 5000 } as const
+
+/** What is wrong with a cell, by the row as a person counts it (headings are row 1). */
+export interface TableProblem {
+  readonly row: number
+  readonly column: string
+  readonly problem: string
+}
+
+export interface ReadMembers {
+  readonly members: readonly Member[]
+  /** Sections that the project does not have yet, made from their names. */
+  readonly sections: readonly Section[]
+  readonly problems: readonly TableProblem[]
+}
+
+interface Ground {
+  readonly document: Document
+  readonly layout: Layout
+  readonly format: NumberFormat
+  readonly random: Random
+}
+
+const columns = ['label', 'role', 'from', 'to', 'x1', 'y1', 'x2', 'y2', 'section', 'material'] as const
+type Column = (typeof columns)[number]
+
+const otherNames: Readonly<Record<string, Column>> = {
+  mark: 'label',
+  name: 'label',
+  kind: 'role',
+  start: 'from',
+  at: 'from',
+  end: 'to',
+  x: 'x1',
+  y: 'y1',
+}
+
+const roles: readonly Member['role'][] = ['beam', 'girder', 'joist', 'column']
+
+/**
+ * Reads members of a layout from a table: CSV with comma or semicolon, or cells pasted from a spreadsheet (tabs). Headings
+ * name the columns (label, role, from, to or x1, y1, x2, y2, section, material), a unit after a comma or in brackets:
+ * `x1, mm`. Places are grid crossings or what one may type while drawing. All or nothing: a problem anywhere leaves the
+ * caller with no reason to add any.
+ */
+export function readMemberTable(text: string, ground: Ground): ReadMembers {
+  const refused = (row: number, column: string, problem: string): ReadMembers => ({
+    members: [],
+    sections: [],
+    problems: [{ row, column, problem }],
+  })
+  if (text.length > memberTableLimits.characters) return refused(1, '', 'The table is larger than 2 MB.')
+  const rows = dsvFormat(separatorOf(text))
+    .parseRows(text.replace(/^\uFEFF/, ''))
+    .map((cells) => cells.map((cell) => cell.trim()))
+  const filled = rows.map((cells, i) => ({ cells, row: i + 1 })).filter(({ cells }) => cells.some(Boolean))
+  const [head, ...body] = filled
+  if (!head || body.length === 0)
+    return refused(1, '', 'A row of headings and a row of values are needed: label, from, to, section.')
+  if (body.length > memberTableLimits.rows)
+    return refused(1, '', `There are ${body.length} rows; ${memberTableLimits.rows} are allowed at once.`)
+  const headings = readHeadings(head.cells)
+  if ('problem' in headings) return refused(head.row, headings.column, headings.problem)
+  return readRows(body, headings.found, ground)
+}
+
+/** The separator that the first line has most of. */
+function separatorOf(text: string): string {
+  const first = text.split(/\r?\n/).find((line) => line.trim() !== '') ?? ''
+  const count = (sign: string) => first.split(sign).length
+  return ['\t', ';', ','].reduce((best, sign) => (count(sign) > count(best) ? sign : best))
+}
+
+interface Heading {
+  readonly column: Column
+  readonly unit: string
+}
+
+function readHeadings(
+  cells: readonly string[],
+): { readonly found: readonly (Heading | null)[] } | { readonly column: string; readonly problem: string } {
+  const found: (Heading | null)[] = []
+  for (const cell of cells) {
+    const [, name = '', unit = ''] = /^([^,([]*)[,([]?\s*([^)\]]*)[)\]]?$/.exec(cell) ?? []
+    const plain = name.trim().toLowerCase()
+    if (plain === '') {
+      found.push(null)
+      continue
+    }
+    const column = columns.find((known) => known === plain) ?? otherNames[plain]
+    if (!column)
+      return { column: cell.slice(0, 40), problem: `This heading is not known. Known are ${columns.join(', ')}.` }
+    if (found.some((heading) => heading?.column === column))
+      return { column: cell.slice(0, 40), problem: `The column ${column} stands there twice.` }
+    found.push({ column, unit: unit.trim() })
+  }
+  const has = (column: Column) => found.some((heading) => heading?.column === column)
+  if (!has('from') && !(has('x1') && has('y1')))
+    return { column: '', problem: 'Nothing says where a member begins: a column from, or x1 and y1.' }
+  return { found }
+}
+
+class CellRefusal extends Error {
+  constructor(
+    readonly column: string,
+    message: string,
+  ) {
+    super(message)
+  }
+}
+
+const refuse = (column: string, problem: string): never => {
+  throw new CellRefusal(column, problem)
+}
+
+interface Row {
+  readonly cells: readonly string[]
+  readonly row: number
+}
+
+function readRows(body: readonly Row[], headings: readonly (Heading | null)[], ground: Ground): ReadMembers {
+  const members: Member[] = []
+  const problems: TableProblem[] = []
+  const stock = stockOf(ground)
+  const taken = new Set(
+    recordsOf(ground.document, 'member')
+      .filter(({ layout }) => layout === ground.layout.id)
+      .map(({ label }) => label),
+  )
+  for (const { cells, row } of body) {
+    try {
+      const member = readRow(cellsOf(cells, headings), ground, stock, taken)
+      taken.add(member.label)
+      members.push(member)
+    } catch (error) {
+      if (!(error instanceof CellRefusal)) throw error
+      problems.push({ row, column: error.column, problem: error.message })
+    }
+  }
+  return { members, sections: [...stock.made.values()], problems }
+}
+
+type Cells = Readonly<Partial<Record<Column, { readonly text: string; readonly unit: string }>>>
+
+function cellsOf(cells: readonly string[], headings: readonly (Heading | null)[]): Cells {
+  if (cells.length > headings.length && cells.slice(headings.length).some(Boolean))
+    refuse('', 'The row has more cells than the headings.')
+  return Object.fromEntries(
+    headings.flatMap((heading, i) => {
+      const text = cells[i] ?? ''
+      return heading && text !== '' ? [[heading.column, { text, unit: heading.unit }] as const] : []
+    }),
+  )
+}
+
+interface Stock {
+  readonly sections: ReadonlyMap<string, Section>
+  readonly materials: ReadonlyMap<string, Material>
+  /** Sections made by this table, by their names. */
+  readonly made: Map<string, Section>
+}
+
+const plainName = (name: string): string => name.toLowerCase().replace(/\s+/g, '')
+
+const stockOf = ({ document }: Ground): Stock => ({
+  sections: new Map(recordsOf(document, 'section').map((section) => [plainName(section.name), section])),
+  materials: new Map(recordsOf(document, 'material').map((material) => [plainName(material.name), material])),
+  made: new Map(),
+})
+
+function readRow(cells: Cells, ground: Ground, stock: Stock, taken: ReadonlySet<string>): Member {
+  const path = readPath(cells, ground)
+  const role = readRole(cells, path)
+  const label = cells.label?.text ?? freeLabel(role === 'column' ? 'C1' : role === 'girder' ? 'G1' : 'B1', taken)
+  if (label.length > 40) refuse('label', 'A label has 40 characters at most.')
+  if (taken.has(label)) refuse('label', `${label} is on the layout already.`)
+  return {
+    kind: 'member',
+    id: newId('member', ground.random),
+    layout: ground.layout.id,
+    label,
+    role,
+    path: role === 'column' ? path.slice(0, 1) : path,
+    section: readSectionCell(cells, ground, stock).id,
+    material: readMaterialCell(cells, stock).id,
+    startRelease: 'pinned',
+    endRelease: 'pinned',
+  }
+}
+
+function readRole(cells: Cells, path: readonly Point[]): Member['role'] {
+  const text = cells.role?.text.toLowerCase()
+  const role = text === undefined ? (path.length === 1 ? 'column' : 'beam') : roles.find((known) => known === text)
+  if (!role) return refuse('role', `“${text?.slice(0, 40)}” is none of ${roles.join(', ')}.`)
+  if (role !== 'column' && path.length < 2) return refuse('to', `A ${role} needs an end.`)
+  return role
+}
+
+function readPath(cells: Cells, ground: Ground): readonly Point[] {
+  const start = pointOf(cells, 'from', 'x1', 'y1', ground)
+  const end = pointOf(cells, 'to', 'x2', 'y2', ground, start)
+  if (!start) return refuse('from', 'There is no start.')
+  if (end && distance(start, end) < onLine) return refuse('to', 'Start and end are the same point.')
+  return end ? [start, end] : [start]
+}
+
+/** A place in words, or two coordinates; undefined where there is none. */
+function pointOf(
+  cells: Cells,
+  place: 'from' | 'to',
+  x: 'x1' | 'x2',
+  y: 'y1' | 'y2',
+  { document, format }: Ground,
+  last?: Point,
+): Point | undefined {
+  const words = cells[place]
+  if (words) {
+    const read = readPlaces(words.text, { grid: recordsOf(document, 'gridLine'), format, last })
+    if (!read.ok) return refuse(place, read.problem)
+    const [point, second] = read.points
+    return second ? refuse(place, 'One place is expected here.') : point
+  }
+  const [atX, atY] = [cells[x], cells[y]]
+  if (!atX && !atY) return undefined
+  if (!atX || !atY) return refuse(atX ? y : x, 'The other coordinate is missing.')
+  return [coordinate(atX, x, format), coordinate(atY, y, format)]
+}
+
+/** A number takes the unit of its heading; one with a unit of its own keeps that. */
+function coordinate(
+  { text, unit }: { readonly text: string; readonly unit: string },
+  column: Column,
+  format: NumberFormat,
+): number {
+  const read = parseQuantity(unit !== '' && /^[-+−\d.,\s]+$/.test(text) ? `${text} ${unit}` : text, 'length', format)
+  if (!read.ok) return refuse(column, read.problem)
+  return Math.abs(read.value) <= 1e6 ? read.value : refuse(column, 'This is farther away than 1000 km.')
+}
+
+function readSectionCell(cells: Cells, { format, random }: Ground, { sections, made }: Stock): Section {
+  const text = cells.section?.text
+  if (text === undefined) return refuse('section', 'The section is missing.')
+  const known = sections.get(plainName(text)) ?? made.get(plainName(text))
+  if (known) return known
+  const read = readSection(text, format, random)
+  if (!read.ok) return refuse('section', read.problem)
+  const same = sections.get(plainName(read.section.name))
+  if (same) return same
+  made.set(plainName(text), read.section)
+  return read.section
+}
+
+/** Where no material is said, there must be one only. */
+function readMaterialCell(cells: Cells, { materials }: Stock): Material {
+  const text = cells.material?.text
+  const [first, second] = materials.values()
+  if (text === undefined) {
+    if (first && !second) return first
+    const names = [...materials.values()].map(({ name }) => name).join(', ')
+    return refuse('material', first ? `The material is missing: ${names}.` : 'There is no material yet. Add one first.')
+  }
+  return (
+    materials.get(plainName(text)) ??
+    refuse(
+      'material',
+      `“${text.slice(0, 40)}” is no material of the project: ${[...materials.values()].map(({ name }) => name).join(', ')}.`,
+    )
+  )
+}
