@@ -230,7 +230,7 @@ test('sections, materials and layers come from tables by a word of their name, w
   await page.goto(`/p/${project}/actions`)
   await page.getByRole('button', { name: 'from a table' }).first().click()
   const layer = page.getByRole('combobox', { name: 'Material of the layer' })
-  await layer.fill('granite')
+  await layer.fill('granite, syenite')
   await layer.press('ArrowDown')
   await layer.press('Enter')
   // EN 1991-1-1 table A.2 (from memory): 27 to 30 kN/m³, of which the upper is taken; 50 mm of it are 1.50 kN/m²
@@ -336,7 +336,7 @@ test('members from a table: what is wrong is said by its row, and all of it goes
     'label\tfrom\tto\tsection\tmaterial\nB90\tA1 + 1.5 m north\tA2 + 1.5 m north\tIPE 310\tStructural steel',
   )
   await expect(page.getByRole('alert')).toContainText('Row 2, section: IPE 310 is not rolled')
-  await expect(page.getByRole('button', { name: /^Add / })).toHaveCount(0)
+  await expect(page.getByRole('button', { name: /^Add \d/ })).toHaveCount(0)
   await table.fill(
     'label\tfrom\tto\tsection\tmaterial\nB90\tA1 + 1.5 m north\tA2 + 1.5 m north\tIPE 330\tStructural steel\nC90\tA1 + 3 m east\t\tHEB 240\tStructural steel',
   )

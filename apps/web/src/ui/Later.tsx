@@ -1,4 +1,4 @@
-import { startTransition, useEffect, useState, type ReactNode } from 'react'
+import { Children, startTransition, useEffect, useState, type ReactNode } from 'react'
 
 /**
  * What lies further down a page comes a moment after the rest, so that a page appears in several short tasks instead of
@@ -11,4 +11,16 @@ export function Later({ after = 1, children }: { readonly after?: number; readon
     return () => clearTimeout(timer)
   }, [after])
   return due ? children : null
+}
+
+/** Its children one after another, in their order: each a moment after the one before is there. */
+export function OneByOne({ children }: { readonly children: ReactNode }) {
+  const all = Children.toArray(children)
+  const [due, setDue] = useState(1)
+  useEffect(() => {
+    if (due >= all.length) return
+    const timer = setTimeout(() => startTransition(() => setDue(due + 1)), 30)
+    return () => clearTimeout(timer)
+  }, [due, all.length])
+  return all.slice(0, due)
 }

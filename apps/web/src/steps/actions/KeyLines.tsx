@@ -8,7 +8,7 @@ import { Line, Section } from '../../sheet/Sheet'
 import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
-import { Later } from '../../ui/Later'
+import { OneByOne } from '../../ui/Later'
 import { BuildUpLines } from './BuildUpLines'
 import { PartitionLine } from './PartitionLine'
 import { StageLines } from './StageLines'
@@ -37,11 +37,9 @@ export const KeyLines = memo(function KeyLines({ layout }: { readonly layout: La
     (a, b) => Number(used.has(b.id)) - Number(used.has(a.id)) || a.name.localeCompare(b.name),
   )
   return (
-    <>
-      {sorted.map((key, i) => (
-        <Later key={key.id} after={i}>
-          <KeySection loadKey={key} here={used.has(key.id)} />
-        </Later>
+    <OneByOne>
+      {sorted.map((key) => (
+        <KeySection key={key.id} loadKey={key} here={used.has(key.id)} />
       ))}
       <Section title="">
         <Line reference="">
@@ -50,7 +48,7 @@ export const KeyLines = memo(function KeyLines({ layout }: { readonly layout: La
           </Button>
         </Line>
       </Section>
-    </>
+    </OneByOne>
   )
 })
 

@@ -1,4 +1,5 @@
 import type { LoadKey } from '@hedrion/core'
+import { useState } from 'react'
 import { Button as AriaButton, Disclosure, DisclosurePanel, Heading } from 'react-aria-components'
 import styled from 'styled-components'
 import { useAnswer } from '../../compute/SessionContext'
@@ -12,16 +13,15 @@ import { QuantityField } from '../../ui/QuantityField'
 export function StageLines({ loadKey }: { readonly loadKey: LoadKey }) {
   const said = [loadKey.constructionPermanent, loadKey.constructionImposed, loadKey.massOnly, loadKey.massShare]
   const count = said.filter((value) => value !== null).length
+  const [open, setOpen] = useState(count > 0)
   return (
-    <Fold defaultExpanded={count > 0}>
+    <Fold isExpanded={open} onExpandedChange={setOpen}>
       <Heading>
         <Toggle slot="trigger">
           Construction stage, mass <small>{count === 0 ? 'as the finished floor' : `${count} typed`}</small>
         </Toggle>
       </Heading>
-      <DisclosurePanel>
-        <Fields loadKey={loadKey} />
-      </DisclosurePanel>
+      <DisclosurePanel>{open && <Fields loadKey={loadKey} />}</DisclosurePanel>
     </Fold>
   )
 }
