@@ -6,6 +6,22 @@ const press = (name) => (page) => page.getByRole('button', { name }).first().cli
 /** The main views: where they are, a text that stands there once they are drawn, and what is done before the picture. */
 export const views = [
   { name: 'basis', address: `${demo}/basis`, shows: 'Peak velocity pressure at the top' },
+  {
+    name: 'site-map',
+    address: `${demo}/basis`,
+    shows: 'Site data',
+    then: async (page) => {
+      await page.getByRole('button', { name: 'Show the map' }).click()
+      await page.getByRole('button', { name: 'Marrowfield', exact: true }).click()
+      await page.getByText('wind, zone 2').waitFor()
+    },
+  },
+  {
+    name: 'paths-dark',
+    address: `${demo}/paths`,
+    shows: 'Level by level',
+    then: press('Show in dark colours'),
+  },
   { name: 'building', address: `${demo}/building`, shows: 'Levels' },
   {
     name: 'building-sentence',
@@ -52,7 +68,7 @@ export const views = [
     then: (page) =>
       page
         .getByRole('contentinfo')
-        .getByRole('button', { name: /2\s278\.8 kN, why/ })
+        .getByRole('button', { name: /2\s368\.8 kN, why/ })
         .last()
         .click(),
   },
