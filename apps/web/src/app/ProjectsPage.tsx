@@ -1,9 +1,10 @@
 import type { ProjectSummary } from '@hedrion/contract'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { Link, useLoaderData, useNavigate, useRevalidator } from 'react-router'
 import styled from 'styled-components'
 import { Refused, request, Unreachable } from '../state/api'
 import { Button } from '../ui/Button'
+import { FileButton } from '../ui/FileButton'
 import { TextLine } from '../ui/TextLine'
 import { readFile } from './readFile'
 
@@ -19,7 +20,6 @@ export function ProjectsPage() {
   const projects = useLoaderData<readonly ProjectSummary[]>()
   const { revalidate } = useRevalidator()
   const navigate = useNavigate()
-  const file = useRef<HTMLInputElement>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const [deleted, setDeleted] = useState<ProjectSummary | null>(null)
 
@@ -37,9 +37,8 @@ export function ProjectsPage() {
       const { id } = await request<ProjectSummary>('POST', '/projects', { name: 'New building' })
       await navigate(`/p/${id}/building`)
     })
-  const upload = (chosen: File | undefined) =>
+  const upload = (chosen: File) =>
     run(async () => {
-      if (!chosen) return
       const { id } = await request<ProjectSummary>('POST', '/projects/file', await readFile(chosen))
       await navigate(`/p/${id}/building`)
     })
@@ -63,18 +62,9 @@ export function ProjectsPage() {
         <Button kind="primary" onPress={() => void create()}>
           New building
         </Button>
-        <Button onPress={() => file.current?.click()}>Open a project file</Button>
-        <input
-          ref={file}
-          type="file"
-          accept=".json,application/json"
-          hidden
-          aria-label="Project file"
-          onChange={(event) => {
-            void upload(event.target.files?.[0])
-            event.target.value = ''
-          }}
-        />
+        <FileButton label="Project file" accept=".json,application/json" onFile={(file) => void upload(file)}>
+          Open a project file
+        </FileButton>
       </Tools>
       {problem && <Warm role="alert">{problem}</Warm>}
       {deleted && (

@@ -22,6 +22,31 @@ export interface UseRow {
   readonly clause: string
 }
 
+/** A row as IS 875-2 and BS 6399 print it: kN/m² and kN. */
+export type MetricRow = readonly [
+  id: string,
+  name: string,
+  uniform: number,
+  concentrated: number | null,
+  sort?: UseSort,
+]
+
+/** Rows of one table and one group; some uses may not be reduced. */
+export const metricRows = (
+  rows: readonly MetricRow[],
+  { clause, group, isWhole }: { readonly clause: string; readonly group: string; readonly isWhole: RegExp },
+): readonly UseRow[] =>
+  rows.map(([id, name, uniform, concentrated, sort]) => ({
+    id,
+    name,
+    uniform,
+    concentrated,
+    group,
+    ...(sort ? { sort } : {}),
+    reducible: !isWhole.test(id),
+    clause,
+  }))
+
 export interface TableUnits {
   /** One unit of the table's uniform load in Pa, of its concentrated load in N. */
   readonly pressure: number
@@ -103,3 +128,20 @@ export const massMeanings = (
       return [`mass.share.${name}`, { symbol, quantity, name: what, min: 0, max: quantity === 'factor' ? 1 : 1e5 }]
     }),
   )
+
+/** Meaning of the least allowance for partitions, in the family's symbol. */
+export const leastPartitions = (symbol: string): Readonly<Record<string, ParameterMeaning>> => ({
+  'imposed.partitions.least': {
+    symbol,
+    quantity: 'pressure',
+    name: 'least allowance for partitions',
+    min: 0,
+    max: 1e5,
+  },
+})
+
+/** The symbols of a table of combinations: of a group its own, of wind the family's. */
+export const symbolsOf =
+  (groups: Family['groups'], wind: string) =>
+  (group: string): string =>
+    group === 'wind' ? wind : (groups[group]?.symbol ?? group)

@@ -1,27 +1,23 @@
 import type { LoadKey } from '@hedrion/core'
-import { useState } from 'react'
-import { Button as AriaButton, Disclosure, DisclosurePanel, Heading } from 'react-aria-components'
-import styled from 'styled-components'
 import { useAnswer } from '../../compute/SessionContext'
 import { Line } from '../../sheet/Sheet'
 import { Symbol } from '../../sheet/Symbol'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
+import { Fold } from '../../ui/Fold'
 import { QuantityField } from '../../ui/QuantityField'
 
 /** What a load key carries beside the finished floor: while it is built, and for the mass of the level. */
 export function StageLines({ loadKey }: { readonly loadKey: LoadKey }) {
   const said = [loadKey.constructionPermanent, loadKey.constructionImposed, loadKey.massOnly, loadKey.massShare]
   const count = said.filter((value) => value !== null).length
-  const [open, setOpen] = useState(count > 0)
   return (
-    <Fold isExpanded={open} onExpandedChange={setOpen}>
-      <Heading>
-        <Toggle slot="trigger">
-          Construction stage, mass <small>{count === 0 ? 'as the finished floor' : `${count} typed`}</small>
-        </Toggle>
-      </Heading>
-      <DisclosurePanel>{open && <Fields loadKey={loadKey} />}</DisclosurePanel>
+    <Fold
+      title="Construction stage, mass"
+      aside={count === 0 ? 'as the finished floor' : `${count} typed`}
+      startsOpen={count > 0}
+    >
+      <Fields loadKey={loadKey} />
     </Fold>
   )
 }
@@ -69,30 +65,3 @@ function Fields({ loadKey }: { readonly loadKey: LoadKey }) {
     </>
   )
 }
-
-const Fold = styled(Disclosure)`
-  h3 {
-    margin: 0;
-  }
-`
-const Toggle = styled(AriaButton)`
-  width: 100%;
-  text-align: left;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--hairline);
-  padding: 5px 20px;
-  font: 400 14px var(--sans);
-  color: var(--ink);
-  cursor: pointer;
-  small {
-    color: var(--quiet);
-  }
-  &::before {
-    content: '▸ ';
-    color: var(--accent);
-  }
-  &[aria-expanded='true']::before {
-    content: '▾ ';
-  }
-`

@@ -7,11 +7,12 @@ import {
   type Basis,
   type Layer,
 } from '@hedrion/core'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import styled from 'styled-components'
 import { useGetDocument } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { Button } from '../../ui/Button'
+import { FileButton } from '../../ui/FileButton'
 import { FieldProblem } from '../../ui/FieldProblem'
 import { fileName, saveFile } from '../../ui/saveFile'
 
@@ -24,7 +25,6 @@ interface SetFilesProps {
 export function SetFiles({ basis: { family }, national }: SetFilesProps) {
   const getDocument = useGetDocument()
   const edit = useEdit()
-  const input = useRef<HTMLInputElement>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const save = () => {
     const set = national ?? templateSet(family)
@@ -42,8 +42,7 @@ export function SetFiles({ basis: { family }, national }: SetFilesProps) {
       nationalSetEdits(getDocument(), read.set, Math.random),
     )
   }
-  const choose = (file: File | undefined) => {
-    if (!file) return
+  const choose = (file: File) => {
     load(file).then(
       (sentence) => setProblem(sentence ?? null),
       () => setProblem('The file could not be read.'),
@@ -54,20 +53,15 @@ export function SetFiles({ basis: { family }, national }: SetFilesProps) {
       <Button kind="link" onPress={save} aria-label={`Save ${national?.name ?? 'the values'} as a file`}>
         save
       </Button>{' '}
-      <Button kind="link" onPress={() => input.current?.click()} aria-label="Load a set of values from a file">
-        load
-      </Button>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        kind="link"
+        label="File with a set of values"
         accept=".json,application/json"
-        hidden
-        aria-label="File with a set of values"
-        onChange={(event) => {
-          choose(event.target.files?.[0])
-          event.target.value = ''
-        }}
-      />
+        onFile={choose}
+        aria-label="Load a set of values from a file"
+      >
+        load
+      </FileButton>
       {problem !== null && <FieldProblem role="alert">{problem}</FieldProblem>}
     </Files>
   )

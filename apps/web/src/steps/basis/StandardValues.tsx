@@ -1,7 +1,5 @@
 import { ownValueEdits, type ResolvedValue } from '@hedrion/core'
-import { Button as AriaButton, Disclosure, DisclosurePanel, Heading } from 'react-aria-components'
-import { memo, useState } from 'react'
-import styled from 'styled-components'
+import { memo } from 'react'
 import { formatValue } from '@hedrion/core'
 import { useAnswer, useFormat, useGetDocument } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
@@ -10,6 +8,7 @@ import { Line, Section } from '../../sheet/Sheet'
 import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
+import { Fold } from '../../ui/Fold'
 import { QuantityField } from '../../ui/QuantityField'
 
 const groups: readonly (readonly [prefix: string, title: string])[] = [
@@ -50,18 +49,16 @@ interface GroupProps {
 
 /** A fold of values; it stands open where the project or its national set changed one of them. */
 function Group({ title, entries }: GroupProps) {
-  const [open, setOpen] = useState<boolean | null>(null)
   const replaced = entries.filter((entry) => entry.replaced.length > 0).length
-  const isOpen = open ?? replaced > 0
   return (
-    <Fold isExpanded={isOpen} onExpandedChange={setOpen}>
-      <Heading>
-        <Toggle slot="trigger">
-          {title} <small>{replaced > 0 ? `${entries.length}, ${replaced} replaced` : entries.length}</small>
-        </Toggle>
-      </Heading>
-      {/* a hundred fields are dear to draw: only those that are looked at */}
-      <DisclosurePanel>{isOpen && entries.map((entry) => <ValueLine key={entry.key} entry={entry} />)}</DisclosurePanel>
+    <Fold
+      title={title}
+      aside={replaced > 0 ? `${entries.length}, ${replaced} replaced` : entries.length}
+      startsOpen={replaced > 0}
+    >
+      {entries.map((entry) => (
+        <ValueLine key={entry.key} entry={entry} />
+      ))}
     </Fold>
   )
 }
@@ -113,30 +110,3 @@ const ValueLine = memo(function ValueLine({ entry }: { readonly entry: ResolvedV
     </Line>
   )
 })
-
-const Fold = styled(Disclosure)`
-  h3 {
-    margin: 0;
-  }
-`
-const Toggle = styled(AriaButton)`
-  width: 100%;
-  text-align: left;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--hairline);
-  padding: 6px 20px;
-  font: 400 15px var(--sans);
-  color: var(--ink);
-  cursor: pointer;
-  small {
-    color: var(--quiet);
-  }
-  &::before {
-    content: '▸ ';
-    color: var(--accent);
-  }
-  &[aria-expanded='true']::before {
-    content: '▾ ';
-  }
-`

@@ -1,11 +1,12 @@
 import { memberTableLimits, readMemberTable, type Layout, type Member, type ReadMembers } from '@hedrion/core'
-import { useMemo, useRef, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { useDocument, useFormat } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { Button } from '../../ui/Button'
+import { FileButton } from '../../ui/FileButton'
 
 /** So many problems are said at once. */
 const shown = 6
@@ -90,10 +91,8 @@ function TableField({ layout, onAdded }: TableFieldProps) {
 }
 
 function FileLine({ onText }: { readonly onText: (text: string) => void }) {
-  const input = useRef<HTMLInputElement>(null)
   const [problem, setProblem] = useState<string | null>(null)
-  const choose = (file: File | undefined) => {
-    if (!file) return
+  const choose = (file: File) => {
     if (file.size > memberTableLimits.characters) return setProblem('The file is larger than 2 MB.')
     file.text().then(
       (text) => {
@@ -105,20 +104,14 @@ function FileLine({ onText }: { readonly onText: (text: string) => void }) {
   }
   return (
     <Line reference="or a file">
-      <Button kind="link" onPress={() => input.current?.click()}>
-        Load a CSV file
-      </Button>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        kind="link"
+        label="File with a table of members"
         accept=".csv,.tsv,.txt,text/csv,text/plain"
-        hidden
-        aria-label="File with a table of members"
-        onChange={(event) => {
-          choose(event.target.files?.[0])
-          event.target.value = ''
-        }}
-      />
+        onFile={choose}
+      >
+        Load a CSV file
+      </FileButton>
       {problem !== null && <Problem role="alert">{problem}</Problem>}
     </Line>
   )

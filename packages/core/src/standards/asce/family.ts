@@ -1,21 +1,22 @@
-import type { Family, ParameterMeaning } from '../family'
-import { massMeanings, remembered, ruleParameters, useParameters, usesOf, useValues } from '../tabled'
+import type { Family } from '../family'
+import {
+  massMeanings,
+  remembered,
+  ruleParameters,
+  useParameters,
+  usesOf,
+  useValues,
+  leastPartitions,
+  symbolsOf,
+} from '../tabled'
 import { asceRows } from './combinations'
 import { asceGroups, asceUseRows, poundTable } from './uses'
 
 const imposedSymbols = ['L_0', 'P'] as const
 const rules = ruleParameters(asceRows, {
   permanent: 'D',
-  of: (group) => (group === 'wind' ? 'W' : (asceGroups[group]?.symbol ?? group)),
+  of: symbolsOf(asceGroups, 'W'),
 })
-const pressure = (symbol: string, name: string): ParameterMeaning => ({
-  symbol,
-  quantity: 'pressure',
-  name,
-  min: 0,
-  max: 1e5,
-})
-
 /** ASCE 7-16: live loads and combinations; the other editions lie over it as layers. */
 export const asceFamily: Family = {
   id: 'ASCE',
@@ -25,8 +26,14 @@ export const asceFamily: Family = {
     ...useParameters({ imposedSymbols }, asceUseRows),
     ...rules.meanings,
     ...massMeanings(['storage']),
-    'imposed.partitions.least': pressure('q_part', 'least allowance for partitions'),
-    'imposed.partitions.limit': pressure('L_lim', 'live load from which no partitions are added'),
+    ...leastPartitions('q_part'),
+    'imposed.partitions.limit': {
+      symbol: 'L_lim',
+      quantity: 'pressure',
+      name: 'live load from which no partitions are added',
+      min: 0,
+      max: 1e5,
+    },
   },
   methods: { 'imposed.partitions': ['least'] },
   recommended: {

@@ -1,12 +1,21 @@
 import type { Family } from '../family'
-import { metricTable, remembered, ruleParameters, useParameters, usesOf, useValues } from '../tabled'
+import {
+  metricTable,
+  remembered,
+  ruleParameters,
+  useParameters,
+  usesOf,
+  useValues,
+  leastPartitions,
+  symbolsOf,
+} from '../tabled'
 import { bsRows } from './combinations'
 import { bsGroups, bsUseRows } from './uses'
 
 const imposedSymbols = ['q', 'Q'] as const
 const rules = ruleParameters(bsRows, {
   permanent: 'G',
-  of: (group) => (group === 'wind' ? 'W' : (bsGroups[group]?.symbol ?? group)),
+  of: symbolsOf(bsGroups, 'W'),
 })
 
 /** BS 6399-1 and BS 6399-3 with the combinations of BS 8110. */
@@ -17,13 +26,7 @@ export const bsFamily: Family = {
   meanings: {
     ...useParameters({ imposedSymbols }, bsUseRows),
     ...rules.meanings,
-    'imposed.partitions.least': {
-      symbol: 'q_min',
-      quantity: 'pressure',
-      name: 'least allowance for partitions',
-      min: 0,
-      max: 1e5,
-    },
+    ...leastPartitions('q_min'),
   },
   methods: { 'imposed.partitions': ['thirdOfWeight'] },
   recommended: {

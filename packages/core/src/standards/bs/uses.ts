@@ -1,13 +1,11 @@
-import type { LoadGroup, UseSort } from '../family'
-import type { UseRow } from '../tabled'
-
-type Row = readonly [id: string, name: string, q: number, Q: number | null, sort?: UseSort]
+import type { LoadGroup } from '../family'
+import { metricRows, type MetricRow, type UseRow } from '../tabled'
 
 /**
  * BS 6399-1:1996, table 1, category by category, in kN/m² and kN. Rows that grow with the height of storage give their
  * least value, and what is higher is typed.
  */
-const floors: readonly Row[] = [
+const floors: readonly MetricRow[] = [
   ['A-dwellings', 'dwelling units, all rooms', 1.5, 1.4, 'homes'],
   ['A-bedrooms', 'bedrooms and dormitories, not of hotels', 1.5, 1.8],
   ['A-hotel-bedrooms', 'hotel bedrooms, hospital wards, toilets', 2.0, 1.8],
@@ -57,30 +55,17 @@ const floors: readonly Row[] = [
 ]
 
 /** BS 6399-3:1988, 4.2 and 4.3.1, up to 30 degrees. */
-const roofs: readonly Row[] = [
+const roofs: readonly MetricRow[] = [
   ['roof-access', 'roof with access', 1.5, 1.8],
   ['roof', 'roof without access', 0.75, 0.9, 'roof'],
 ]
 
 /** 6.1: no reduction for plant, storage, garages and factories, save where assessed. */
-const whole = /^(E|F|B-(factories|foundries|machinery|work-rooms)|roof)/
-
-const row =
-  (clause: string, group: string) =>
-  ([id, name, uniform, concentrated, sort]: Row): UseRow => ({
-    id,
-    name,
-    uniform,
-    concentrated,
-    group,
-    ...(sort ? { sort } : {}),
-    reducible: !whole.test(id),
-    clause,
-  })
+const isWhole = /^(E|F|B-(factories|foundries|machinery|work-rooms)|roof)/
 
 export const bsUseRows: readonly UseRow[] = [
-  ...floors.map(row('BS 6399-1 table 1', 'Q')),
-  ...roofs.map(row('BS 6399-3 4.2, 4.3', 'Qr')),
+  ...metricRows(floors, { clause: 'BS 6399-1 table 1', group: 'Q', isWhole }),
+  ...metricRows(roofs, { clause: 'BS 6399-3 4.2, 4.3', group: 'Qr', isWhole }),
 ]
 
 export const bsGroups: Readonly<Record<string, LoadGroup>> = {

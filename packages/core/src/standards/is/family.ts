@@ -1,12 +1,22 @@
 import type { Family } from '../family'
-import { massMeanings, metricTable, remembered, ruleParameters, useParameters, usesOf, useValues } from '../tabled'
+import {
+  massMeanings,
+  metricTable,
+  remembered,
+  ruleParameters,
+  useParameters,
+  usesOf,
+  useValues,
+  leastPartitions,
+  symbolsOf,
+} from '../tabled'
 import { isRows } from './combinations'
 import { isGroups, isUseRows } from './uses'
 
 const imposedSymbols = ['q', 'Q'] as const
 const rules = ruleParameters(isRows, {
   permanent: 'DL',
-  of: (group) => (group === 'wind' ? 'WL' : (isGroups[group]?.symbol ?? group)),
+  of: symbolsOf(isGroups, 'WL'),
 })
 
 /** IS 875-2 with the combinations of IS 456 and IS 800. */
@@ -18,13 +28,7 @@ export const isFamily: Family = {
     ...useParameters({ imposedSymbols }, isUseRows),
     ...rules.meanings,
     ...massMeanings(['low', 'high', 'limit']),
-    'imposed.partitions.least': {
-      symbol: 'q_min',
-      quantity: 'pressure',
-      name: 'least allowance for partitions',
-      min: 0,
-      max: 1e5,
-    },
+    ...leastPartitions('q_min'),
   },
   methods: { 'imposed.partitions': ['thirdOfWeight'] },
   recommended: {

@@ -1,13 +1,11 @@
-import type { LoadGroup, UseSort } from '../family'
-import type { UseRow } from '../tabled'
-
-type Row = readonly [id: string, name: string, q: number, Q: number | null, sort?: UseSort]
+import type { LoadGroup } from '../family'
+import { metricRows, type MetricRow, type UseRow } from '../tabled'
 
 /**
  * IS 875 (Part 2):1987, table 1, occupancy by occupancy, in kN/m² and kN. Storage rooms, stacks and cold stores grow with
  * their height: the value is the least one, and what is higher is typed.
  */
-const floors: readonly Row[] = [
+const floors: readonly MetricRow[] = [
   ['dwelling-rooms', 'dwellings, rooms, kitchens, toilets', 2.0, 1.8, 'homes'],
   ['dwelling-stairs', 'dwellings, corridors, stairs, stores', 3.0, 4.5, 'home stairs'],
   ['dwelling-balconies', 'dwellings, balconies', 3.0, null, 'home balconies'],
@@ -74,30 +72,17 @@ const floors: readonly Row[] = [
 ]
 
 /** IS 875 (Part 2), table 2, up to 10 degrees. */
-const roofs: readonly Row[] = [
+const roofs: readonly MetricRow[] = [
   ['roof-access', 'roof with access', 1.5, null],
   ['roof', 'roof without access', 0.75, null, 'roof'],
 ]
 
 /** 3.2.1: no reduction for storage, plant, garages and what is loaded alike (clause 3.2.2.1 for beams). */
-const whole = /storage|stores|stacks|plant|garages|records|work-/
-
-const row =
-  (clause: string, group: string) =>
-  ([id, name, uniform, concentrated, sort]: Row): UseRow => ({
-    id,
-    name,
-    uniform,
-    concentrated,
-    group,
-    ...(sort ? { sort } : {}),
-    reducible: !whole.test(id),
-    clause,
-  })
+const isWhole = /storage|stores|stacks|plant|garages|records|work-/
 
 export const isUseRows: readonly UseRow[] = [
-  ...floors.map(row('IS 875-2 table 1', 'IL')),
-  ...roofs.map(row('IS 875-2 table 2', 'ILr')),
+  ...metricRows(floors, { clause: 'IS 875-2 table 1', group: 'IL', isWhole }),
+  ...metricRows(roofs, { clause: 'IS 875-2 table 2', group: 'ILr', isWhole }),
 ]
 
 export const isGroups: Readonly<Record<string, LoadGroup>> = {
