@@ -1,7 +1,7 @@
 import type { Basis } from '../document/recordKinds'
 import type { UseSort } from '../document/useSorts'
 import type { Quantity } from '../units/quantity'
-import type { StandardLayer } from './layer'
+import type { Table } from '../trace/table'
 
 export type { UseSort }
 export type FamilyId = Basis['family']
@@ -79,6 +79,23 @@ export interface MassRule {
 
 /** How the allowance for movable partitions follows. */
 export type PartitionRule = 'byWeight' | 'least' | 'typed'
+
+export interface LayerValue {
+  readonly value: number
+  readonly clause: string
+  readonly fromMemory?: boolean
+}
+
+/** A family's recommended values, a national set or a project's own changes: flat data, laid one over another. */
+export interface StandardLayer {
+  readonly name: string
+  readonly values: Readonly<Record<string, LayerValue>>
+  readonly tables: Readonly<Record<string, Table>>
+  /** Methods are chosen by name among those that the family registers; a layer never carries code. */
+  readonly methods: Readonly<Record<string, string>>
+  /** Uses that the layer adds or names anew; null takes one away. */
+  readonly uses?: Readonly<Record<string, Use | null>>
+}
 
 /** What a family knows: the parameters and tables that a layer may replace, and the methods it may choose among. */
 export interface Family {

@@ -2,24 +2,17 @@ import type { Concern } from '../outcome/outcome'
 import type { Table } from '../trace/table'
 import type { Traced } from '../trace/traced'
 import type { Quantity } from '../units/quantity'
-import { useMeanings, type Family, type FamilyId, type ParameterMeaning, type Use } from './family'
+import {
+  useMeanings,
+  type Family,
+  type FamilyId,
+  type LayerValue,
+  type ParameterMeaning,
+  type StandardLayer,
+  type Use,
+} from './family'
 
-export interface LayerValue {
-  readonly value: number
-  readonly clause: string
-  readonly fromMemory?: boolean
-}
-
-/** A family's recommended values, a national set or a project's own changes: flat data, laid one over another. */
-export interface StandardLayer {
-  readonly name: string
-  readonly values: Readonly<Record<string, LayerValue>>
-  readonly tables: Readonly<Record<string, Table>>
-  /** Methods are chosen by name among those that the family registers; a layer never carries code. */
-  readonly methods: Readonly<Record<string, string>>
-  /** Uses that the layer adds or names anew; null takes one away. */
-  readonly uses?: Readonly<Record<string, Use | null>>
-}
+export type { LayerValue, StandardLayer }
 
 export interface ResolvedValue extends LayerValue {
   readonly key: string
