@@ -140,3 +140,21 @@ describe('partitions of the other families (from memory)', () => {
       expect(of(family, { use: null, partitionRule: 'typed', partitionLoad: 950 })).toBe(950)
   })
 })
+
+describe('live load that stays whole beside wind (ASCE 7-16 2.3.1, exception, from memory)', () => {
+  const groupOf = (use: string, psf: number | null) =>
+    keyLoads(building.key(psf === null ? null : psf * 47.880259, { use }), undefined, standardOf('ASCE', [])).cases
+      ?.group
+
+  test.each([
+    ['offices', null, 'L'],
+    ['offices', 100, 'L'],
+    ['offices', 101, 'Lp'],
+    ['office-lobbies', null, 'L'],
+    ['manufacturing-light', null, 'Lp'],
+    // assembly and garages whatever their load
+    ['assembly-fixed-seats', 20, 'Lp'],
+    ['garages', null, 'Lp'],
+    ['roof', 200, 'Lr'],
+  ] as const)('%s of %s psf is of group %s', (use, psf, group) => expect(groupOf(use, psf)).toBe(group))
+})

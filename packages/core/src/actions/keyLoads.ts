@@ -34,7 +34,7 @@ export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: S
   const permanent = buildUpWeight(buildUp)
   return {
     key,
-    cases: casesOfUse(key.use, standard),
+    cases: casesOfUse(key.use, standard, imposed?.value),
     buildUp: permanent,
     imposed,
     concentrated: key.use === null ? null : parameterIf(standard, concentratedKey(key.use)),
@@ -77,10 +77,15 @@ function aboveFinal(key: LoadKey, permanent: Traced, imposed: Traced | null): re
   })
 }
 
-/** The group of a use and its cases; null where the standard does not know it. */
-export function casesOfUse(use: string | null, standard: Standard): KeyLoads['cases'] {
-  const group = use === null ? undefined : standard.uses[use]?.group
-  const known = group === undefined ? undefined : familyOf(standard.family).groups[group]
+/**
+ * The group of a use and its cases; null where the standard does not know it.
+ * @param uniform - the uniform load that counts, Pa: a heavy one may belong to another group
+ */
+export function casesOfUse(use: string | null, standard: Standard, uniform = 0): KeyLoads['cases'] {
+  const { groups, heavy } = familyOf(standard.family)
+  const own = use === null ? undefined : standard.uses[use]?.group
+  const group = heavy && own === heavy.group && uniform > heavy.above ? heavy.becomes : own
+  const known = group === undefined ? undefined : groups[group]
   if (group === undefined || known === undefined) return null
   return { group, imposed: imposedCase(known, group), partitions: partitionCase(known, group) }
 }

@@ -108,6 +108,8 @@ export interface Family {
   readonly recommended: StandardLayer
   readonly uses: Readonly<Record<string, Use>>
   readonly groups: Readonly<Record<string, LoadGroup>>
+  /** A group whose uses go to another one where their uniform load (typed or of the table) is above so many Pa. */
+  readonly heavy?: { readonly group: string; readonly becomes: string; readonly above: number }
   /** Symbols of the uniform and the concentrated imposed load. */
   readonly imposedSymbols: readonly [uniform: string, concentrated: string]
   readonly partitionRules: readonly PartitionRule[]

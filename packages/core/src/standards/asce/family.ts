@@ -50,6 +50,8 @@ export const asceFamily: Family = {
   },
   uses: usesOf(asceUseRows),
   groups: asceGroups,
+  // 2.3.1, exception: a live load above 100 psf stays whole beside wind, whoever says it; a hair more for rounding
+  heavy: { group: 'L', becomes: 'Lp', above: 100.001 * poundTable.pressure },
   imposedSymbols,
   partitionRules: ['least', 'typed'],
   partitionClause: 'ASCE 7-16 4.3.2',
