@@ -1,3 +1,4 @@
+import { invariantProblems } from '../src/document/invariants'
 import { ask } from '../src/queries/derive'
 import { Memo } from '../src/derivation/memo'
 import { deriveProject } from '../src/derivation/project'
@@ -102,6 +103,22 @@ describe('changing the family', () => {
     expect(totalsOf(american).cases['imposed/L/partitions']).toBeCloseTo(36 * 15 * 47.880259, 3)
     const british = inFamily(american, 'BS')
     expect(totalsOf(british).cases['imposed/Q/partitions']).toBeCloseTo(36 * 15 * 47.880259, 3)
+  })
+
+  test('each family keeps a set and own values of its own, and only those of the one in use count', () => {
+    const [germany, asce705] = [shippedSets.EN[0], shippedSets.ASCE[0]]
+    if (!germany || !asce705) throw new Error('no set')
+    const random = seededRandom(5)
+    const withSet = (document: Document, set: typeof germany) =>
+      after(document, nationalSetEdits(document, set, random))
+    const withOwn = (document: Document, key: string, value: number) =>
+      after(document, ownValueEdits(document, key, value, random))
+    const german = withOwn(withSet(built('offices, EN'), germany), 'basis.gamma_Q', 1.4)
+    const both = withOwn(withSet(inFamily(german, 'ASCE'), asce705), 'rule.lrfd-1.G_sup', 1.5)
+    expect(recordsOf(both, 'layer')).toHaveLength(4)
+    expect(invariantProblems(both)).toEqual([])
+    expect(stateOf(both).standard.layers).toEqual(['ASCE 7-16', 'ASCE 7-05', 'this project'])
+    expect(stateOf(inFamily(both, 'EN')).standard.layers).toEqual(['EN, recommended values', 'Germany', 'this project'])
   })
 
   test('nothing is changed where the family stays', () => {

@@ -36,14 +36,19 @@ export function referencesOf(record: Rec): readonly Reference[] {
   return references
 }
 
-/** One basis in every project that holds anything, one layer of each standing, at most one building part. */
+/** One basis in every project that holds anything, one layer of each standing in a family, at most one building part. */
 function singleProblems(document: Document): readonly Problem[] {
   const layers = recordsOf(document, 'layer')
   const groups: readonly (readonly [string, readonly Rec[]])[] = [
     ['basis record', recordsOf(document, 'basis')],
     ['building part', recordsOf(document, 'buildingPart')],
-    ['national layer', layers.filter(({ standing }) => standing === 'national')],
-    ['own layer', layers.filter(({ standing }) => standing === 'own')],
+    // layers of a family that is not in use rest, beside those of the one that is
+    ...[...new Set(layers.map(({ family }) => family))].flatMap((family) =>
+      (['national', 'own'] as const).map(
+        (wanted) =>
+          [`${wanted} layer`, layers.filter((layer) => layer.standing === wanted && layer.family === family)] as const,
+      ),
+    ),
   ]
   const doubled = groups.flatMap(([name, [, second]]) =>
     second ? [{ path: `records.${second.id}`, problem: `There can be one ${name} only.` }] : [],
