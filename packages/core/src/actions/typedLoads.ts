@@ -1,4 +1,5 @@
-import type { LineLoad, PointLoad } from '../document/recordKinds'
+import { recordsOf, type Document } from '../document/document'
+import type { LineLoad, PointLoad, Rec } from '../document/recordKinds'
 import type { Concern } from '../outcome/outcome'
 import type { Standard } from '../standards/layer'
 import { given, type Traced } from '../trace/traced'
@@ -6,6 +7,15 @@ import { typedLoads } from './cases'
 import { casesOfUse } from './keyLoads'
 
 export type TypedLoad = LineLoad | PointLoad
+
+export const isTypedLoad = (record: Rec | undefined): record is TypedLoad =>
+  record?.kind === 'lineLoad' || record?.kind === 'pointLoad'
+
+/** Line loads, then point loads, each in the order of their ids. */
+export const typedLoadsOf = (document: Document): readonly TypedLoad[] => [
+  ...recordsOf(document, 'lineLoad'),
+  ...recordsOf(document, 'pointLoad'),
+]
 
 /** The case that a typed load acts in; null where an imposed one has no use that the standard knows. */
 export function caseOfTyped({ nature, use }: TypedLoad, standard: Standard): string | null {

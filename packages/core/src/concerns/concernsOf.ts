@@ -1,6 +1,5 @@
-import { typedConcerns } from '../actions/typedLoads'
+import { typedConcerns, typedLoadsOf } from '../actions/typedLoads'
 import type { ProjectState } from '../derivation/project'
-import { recordsOf } from '../document/document'
 import type { Concern } from '../outcome/outcome'
 import { frameConcerns, sameLabels, crossedOutlines } from './frame'
 import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing } from './idle'
@@ -30,8 +29,7 @@ const checks: readonly Check[] = [
   strandedColumns,
   weightTwice,
   ({ keys }) => [...keys.values()].flatMap(({ concerns }) => concerns),
-  ({ document, standard }) =>
-    typedConcerns([...recordsOf(document, 'lineLoad'), ...recordsOf(document, 'pointLoad')], standard),
+  ({ document, standard }) => typedConcerns(typedLoadsOf(document), standard),
   wallHeights,
   patchesOnNothing,
   unloadedPanels,

@@ -1,5 +1,5 @@
 import { selfWeight } from '../actions/cases'
-import { caseOfTyped } from '../actions/typedLoads'
+import { caseOfTyped, typedLoadsOf } from '../actions/typedLoads'
 import type { KeyLoads } from '../actions/keyLoads'
 import type { Floor } from '../building/floors'
 import type { FramePlan } from '../building/frame'
@@ -99,7 +99,7 @@ function layoutLoads(
   const panels = byLayout(recordsOf(document, 'panel'))
   const patches = byLayout(recordsOf(document, 'patch'))
   const runs = byLayout(recordsOf(document, 'wallRun'))
-  const typed = byLayout([...recordsOf(document, 'lineLoad'), ...recordsOf(document, 'pointLoad')])
+  const typed = byLayout(typedLoadsOf(document))
   return new Map(
     [...operators].map(([id, operator]) => {
       const [ownMembers, ownPanels] = [members.get(id) ?? [], panels.get(id) ?? []]

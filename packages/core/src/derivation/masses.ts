@@ -1,6 +1,7 @@
 import { massShareOfUse } from '../actions/massShare'
 import { selfWeight } from '../actions/cases'
 import type { KeyLoads } from '../actions/keyLoads'
+import { isTypedLoad } from '../actions/typedLoads'
 import type { Point } from '../geometry/point'
 import type { Source } from '../rundown/sources'
 import { familyOf } from '../standards/families'
@@ -97,7 +98,7 @@ function typedImposed(
   id: string,
 ): readonly (readonly [keyof MassParts, number])[] {
   const load = document.records.get(id)
-  if ((load?.kind !== 'lineLoad' && load?.kind !== 'pointLoad') || load.nature !== 'imposed') return []
+  if (!isTypedLoad(load) || load.nature !== 'imposed') return []
   return [['imposed', massShareOfUse(load.use, 0, standard).value * load.value]]
 }
 

@@ -1,5 +1,6 @@
 import type { Action, GroupOnPlan, OnPlan } from '../actions/cases'
 import { casesOfUse, type KeyLoads } from '../actions/keyLoads'
+import { typedLoadsOf } from '../actions/typedLoads'
 import type { WindLoads } from '../actions/wind/windLoads'
 import { expandFloors, type Floor } from '../building/floors'
 import { recordsOf, type Document } from '../document/document'
@@ -83,9 +84,7 @@ function loadsOnPlan(
     const loads = keys.get(id)
     return loads?.cases ? [{ group: loads.cases.group, partitions: loads.partitions !== null }] : []
   })
-  const typed = [...recordsOf(document, 'lineLoad'), ...recordsOf(document, 'pointLoad')].filter(({ layout }) =>
-    operators.has(layout),
-  )
+  const typed = typedLoadsOf(document).filter(({ layout }) => operators.has(layout))
   const ofTyped = typed.flatMap(({ nature, use }): GroupOnPlan[] => {
     const cases = nature === 'imposed' ? casesOfUse(use, standard) : null
     return cases ? [{ group: cases.group, partitions: false }] : []

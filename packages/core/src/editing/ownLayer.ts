@@ -2,7 +2,7 @@ import type { Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import type { Basis, Layer, LoadKey } from '../document/recordKinds'
 import { embedded, familyOf, shippedSets, standardOf } from '../standards/families'
-import type { Family, FamilyId, Use } from '../standards/family'
+import { useOfSort, type Family, type FamilyId, type Use } from '../standards/family'
 import type { StandardLayer } from '../standards/layer'
 
 const familyInUse = (document: Document): FamilyId => recordsOf(document, 'basis')[0]?.family ?? 'EN'
@@ -78,7 +78,7 @@ function keyEdits(document: Document, uses: Readonly<Record<string, Use>>, famil
 function likeUse(document: Document, { use }: LoadKey, uses: Readonly<Record<string, Use>>): Pick<LoadKey, 'use'> {
   if (use === null || uses[use]) return { use }
   const sort = sortOf(document, use)
-  const like = sort === null ? undefined : Object.keys(uses).find((id) => uses[id]?.sort === sort)
+  const like = sort === null ? undefined : useOfSort(uses, sort)
   return { use: like ?? use }
 }
 

@@ -16,7 +16,7 @@ import type {
   Section,
 } from '../document/recordKinds'
 import { familyOf } from '../standards/families'
-import type { FamilyId } from '../standards/family'
+import { useOfSort } from '../standards/family'
 import type { BuildingBrief } from './openingSentence'
 import { rolledSection } from '../editing/sectionText'
 import { assumedBeam, concrete, steel } from './stock'
@@ -96,17 +96,11 @@ function loadKeys({ sort, family }: BuildingBrief, random: Random) {
   const key = (name: string, buildUp: BuildUp, wanted: UseSort): LoadKey => ({
     ...blankLoadKey(name, random),
     buildUp: buildUp.id,
-    use: useOf(family, wanted),
+    use: useOfSort(familyOf(family).uses, wanted) ?? null,
   })
   const floor = key('Floor', floorUp, sort)
   const roof = key('Roof', roofUp, 'roof')
   return { floor, roof, records: [floorUp, roofUp, floor, roof] as readonly Rec[] }
-}
-
-/** The use of a sort in a family; null where it has none. */
-function useOf(family: FamilyId, sort: UseSort): string | null {
-  const { uses } = familyOf(family)
-  return Object.keys(uses).find((id) => uses[id]?.sort === sort) ?? null
 }
 
 function layoutRecords(

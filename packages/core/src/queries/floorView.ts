@@ -1,3 +1,4 @@
+import { isTypedLoad } from '../actions/typedLoads'
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorArea, floorAt, keyOfRegion } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
@@ -201,7 +202,7 @@ function typedViews(state: ProjectState, floor: FloorState, caseId: string): rea
   return floor.operator.plan.sources.flatMap((source, row): TypedLoadView[] => {
     if (source.kind !== 'line' && source.kind !== 'point') return []
     const record = state.document.records.get(source.load.id)
-    if (record?.kind !== 'lineLoad' && record?.kind !== 'pointLoad') return []
+    if (!isTypedLoad(record)) return []
     const { id, label, what, value } = record
     return [
       {

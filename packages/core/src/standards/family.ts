@@ -18,6 +18,10 @@ export interface Use {
   readonly reducible: boolean
 }
 
+/** The first use of a sort; undefined where there is none. */
+export const useOfSort = (uses: Readonly<Record<string, Use>>, sort: UseSort): string | undefined =>
+  Object.keys(uses).find((id) => uses[id]?.sort === sort)
+
 /** Short marks of a table (A, C1, E1.2) stand before the name; where rows have no mark, the name says all. */
 export const titleOfUse = (id: string, { name }: Pick<Use, 'name'>): string =>
   /^[A-Z]\d?(\.\d)?(-|$)/.test(id) ? `${id} · ${name}` : name

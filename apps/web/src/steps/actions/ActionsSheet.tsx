@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { windDirectionOf, type Layout, type Patch, type Rec, type TypedLoad, type WallRun } from '@hedrion/core'
+import { isTypedLoad, windDirectionOf, type Layout, type Patch, type TypedLoad, type WallRun } from '@hedrion/core'
 import { useAnswer, useRecord } from '../../compute/SessionContext'
 import { caseInView } from '../../drawing/marks'
 import { useLevel } from '../../drawing/useLevel'
@@ -27,7 +27,7 @@ export function ActionsSheet() {
   const picked = usePicked()
   const patches = useMemo(() => picked.filter((record) => record.kind === 'patch'), [picked])
   const runs = useMemo(() => picked.filter((record) => record.kind === 'wallRun'), [picked])
-  const typed = useMemo(() => picked.filter(isTyped), [picked])
+  const typed = useMemo(() => picked.filter((record) => isTypedLoad(record)), [picked])
   if (windDirectionOf(caseId)) return <WindSheet caseId={caseId} />
   if (!level || layout?.kind !== 'layout')
     return (
@@ -63,8 +63,6 @@ export function ActionsSheet() {
     </Sheet>
   )
 }
-
-const isTyped = (record: Rec): record is TypedLoad => record.kind === 'lineLoad' || record.kind === 'pointLoad'
 
 const words = {
   patch: ['Patch', 'patches'],

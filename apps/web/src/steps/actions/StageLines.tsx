@@ -1,5 +1,5 @@
-import type { LoadKey } from '@hedrion/core'
-import { useAnswer } from '../../compute/SessionContext'
+import { familyOf, type LoadKey } from '@hedrion/core'
+import { useAnswer, useRecords } from '../../compute/SessionContext'
 import { Line } from '../../sheet/Sheet'
 import { Symbol } from '../../sheet/Symbol'
 import { useFieldOf } from '../../sheet/useFieldOf'
@@ -25,7 +25,7 @@ export function StageLines({ loadKey }: { readonly loadKey: LoadKey }) {
 function Fields({ loadKey }: { readonly loadKey: LoadKey }) {
   const fieldOf = useFieldOf()
   const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === loadKey.id)
-  const masses = useAnswer({ kind: 'masses' })
+  const [basis] = useRecords('basis')
   const pressure = { min: 0, max: 1e6, optional: true, placeholder: 'none' } as const
   const { name } = loadKey
   return (
@@ -43,7 +43,7 @@ function Fields({ loadKey }: { readonly loadKey: LoadKey }) {
         />
       </Line>
       <Line
-        reference={masses?.clause ?? 'mass'}
+        reference={basis ? familyOf(basis.family).mass.clause : 'mass'}
         result={
           loads && <Value value={loads.massShare.value} quantity="factor" address={`key:${loadKey.id}:massShare`} />
         }

@@ -1,6 +1,6 @@
 import { constructionImposed, constructionPermanent, windDirectionOf } from '../../actions/cases'
 import { buildUpWeight, memberWeight, slabWeight, withSource } from '../../actions/ownWeight'
-import { typedValue } from '../../actions/typedLoads'
+import { isTypedLoad, typedValue } from '../../actions/typedLoads'
 import { windSite } from '../../derivation/climate'
 import { floorAt } from '../../derivation/floorQueries'
 import { wallSourcesOf } from '../../derivation/heads'
@@ -155,7 +155,7 @@ function wallRun(state: ProjectState, rest: string): Traced | null {
 /** `typed:LOAD`: a line or point load as it was typed. */
 function typedLoad({ document }: ProjectState, id: string): Traced | null {
   const load = document.records.get(id)
-  return load?.kind === 'lineLoad' || load?.kind === 'pointLoad' ? typedValue(load) : null
+  return isTypedLoad(load) ? typedValue(load) : null
 }
 
 const windNumbers = ['ratio', 'c_D', 'c_E', 'k_corr'] as const
