@@ -111,11 +111,26 @@ export function shareForce(at: Point, carriers: readonly Carrier[], panels: read
   const alone: Share = { ...emptyShare, applied: 1, appliedMoments: at }
   if (under.length > 0)
     return { ...alone, points: under.map(({ member, s }) => ({ member, s, force: 1 / under.length })) }
-  const plan = panels.find((entry) => contains(stripOutline(entry), at))
-  if (!plan) return { ...alone, notCarried: 1 }
-  const { spanAngle, overhang } = plan.panel
-  return sharePoint({ outline: stripOutline(plan), spanAngle, overhang, carriers }, at)
+  // on a border that panels share they take it by equal parts, whichever way their outlines were drawn
+  const plans = panels.filter((entry) => touches(entry, at))
+  if (plans.length === 0) return { ...alone, notCarried: 1 }
+  const shares = plans.map((plan) => {
+    const { spanAngle, overhang } = plan.panel
+    return sharePoint({ outline: stripOutline(plan), spanAngle, overhang, carriers }, at)
+  })
+  const part = 1 / shares.length
+  return {
+    ...alone,
+    points: shares.flatMap(({ points }) => points.map((point) => ({ ...point, force: point.force * part }))),
+    notCarried: shares.reduce((sum, share) => sum + share.notCarried * part, 0),
+    torque: shares.reduce((sum, share) => sum + share.torque * part, 0),
+    merged: shares.flatMap(({ merged }) => merged),
+  }
 }
+
+/** Whether a panel is under a point or has it on its border. */
+const touches = (plan: PanelPlan, [x, y]: Point): boolean =>
+  [0, onLine, -onLine].some((dx) => [0, onLine, -onLine].some((dy) => contains(stripOutline(plan), [x + dx, y + dy])))
 
 /** The panel under a point; a wall on the very edge of a panel (slab edge) belongs to that panel. */
 function panelUnder({ a, b, length }: WallSegment, [x, y]: Point, panels: readonly PanelPlan[]): PanelPlan | undefined {
