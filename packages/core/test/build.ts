@@ -22,6 +22,8 @@ import type {
   PointLoad,
   Rec,
   Section,
+  Slope,
+  Strut,
   WallRun,
 } from '../src/document/recordKinds'
 import type { Point } from '../src/geometry/point'
@@ -126,6 +128,7 @@ export class Building {
       material: this.weightless.id,
       startRelease: 'pinned',
       endRelease: 'pinned',
+      truss: null,
       ...more,
     })
   }
@@ -149,6 +152,35 @@ export class Building {
       slab: null,
       overhang: 'lever',
       openings: 'bridged',
+      ...more,
+    })
+  }
+
+  slope(layout: Layout, outline: readonly Point[], pitch: number, uphill: number, eaves = 0): Slope {
+    return this.add({
+      kind: 'slope',
+      id: newId('slope', this.random),
+      layout: layout.id,
+      label: this.#label('R'),
+      outline,
+      pitch,
+      uphill,
+      eaves,
+    })
+  }
+
+  strut(layout: Layout, path: readonly Point[], heights: readonly [number, number], more: More<Strut> = {}): Strut {
+    return this.add({
+      kind: 'strut',
+      id: newId('strut', this.random),
+      layout: layout.id,
+      label: this.#label('S'),
+      role: 'brace',
+      path,
+      startHeight: heights[0],
+      endHeight: heights[1],
+      section: this.section.id,
+      material: this.weightless.id,
       ...more,
     })
   }

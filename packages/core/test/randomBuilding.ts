@@ -105,6 +105,7 @@ function somewhere({ dice, xs, ys }: Site): Point {
 
 function fill(site: Site): void {
   addFrame(site)
+  addRoof(site)
   addPanels(site)
   addLoads(site)
 }
@@ -124,6 +125,35 @@ function addFrame(site: Site): void {
   for (const [x0, x1] of pairs(xs)) for (const y of beamRows(dice, ys)) if (dice.chance(0.9)) beam([x0, y], [x1, y])
   times(dice, 3, () => beam(somewhere(site), somewhere(site)))
   if (dice.chance(0.3)) pinwheel(building, layout, somewhere(site))
+}
+
+/** A duo-pitch roof over all of it, or a plane anywhere; trusses under it, and braces that end anywhere. */
+function addRoof(site: Site): void {
+  const { building, dice, layout, stock, xs, ys } = site
+  const [east, top] = [(xs.at(-1) ?? 0) + 0.5, (ys.at(-1) ?? 0) + 0.5]
+  if (dice.chance(0.3)) {
+    const [pitch, ridge] = [dice.between(0.05, 1), top / 2]
+    building.slope(layout, rectangle(-0.5, -0.5, east, ridge), pitch, Math.PI / 2, dice.between(-1, 1))
+    building.slope(layout, rectangle(-0.5, ridge, east, top), pitch, -Math.PI / 2)
+  } else if (dice.chance(0.2))
+    building.slope(layout, boxAt(dice, somewhere(site)), dice.between(0, 1.2), dice.between(-3, 3))
+  const weight = { section: stock.sections[1].id, material: stock.materials[1].id }
+  times(dice, 2, () =>
+    building.member(layout, 'truss', [somewhere(site), somewhere(site)], {
+      ...weight,
+      truss: {
+        bottom: dice.one('straight', 'alongTop'),
+        depth: dice.between(0.5, 2),
+        bays: dice.count(2, 9),
+        posts: dice.chance(0.5),
+        bottomSection: stock.sections[0].id,
+        webSection: stock.sections[1].id,
+      },
+    }),
+  )
+  times(dice, 2, () =>
+    building.strut(layout, [pointAt(site), pointAt(site)], [dice.between(-3, 0), dice.between(0, 1)], weight),
+  )
 }
 
 function addPanels(site: Site): void {

@@ -115,6 +115,8 @@ export const kindNames: Readonly<Record<Rec['kind'], string>> = {
   material: 'Material',
   section: 'Section',
   member: 'Member',
+  strut: 'Member in space',
+  slope: 'Roof slope',
   panel: 'Panel',
   opening: 'Opening',
   buildUp: 'Build-up',

@@ -13,10 +13,13 @@ import {
   type WallView,
 } from '@hedrion/core'
 
-const roles: Readonly<Record<BeamView['role'], string>> = {
+export const roleNames: Readonly<Record<BeamView['role'], string>> = {
   beam: 'Beam',
   girder: 'Girder',
   joist: 'Joist',
+  rafter: 'Rafter',
+  purlin: 'Purlin',
+  truss: 'Truss',
   column: 'Column',
 }
 
@@ -30,7 +33,7 @@ export function beamText({ role, label, a, b, lines, points, stable }: BeamView,
   )
   const load = values.length === 0 ? 'no load directly' : `${values.join(' then ')} ${unitOf('lineLoad', format)}`
   const more = points.length === 0 ? '' : `, ${points.length} point load${points.length === 1 ? '' : 's'}`
-  return `${roles[role]} ${label}, ${length}, ${load}${more}${stable ? '' : ', nothing carries it'}`
+  return `${roleNames[role]} ${label}, ${length}, ${load}${more}${stable ? '' : ', nothing carries it'}`
 }
 
 export const columnText = ({ label, force }: ColumnOnPlan, format: NumberFormat): string =>

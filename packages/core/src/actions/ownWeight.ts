@@ -22,6 +22,34 @@ export const memberWeight = formula({
   evaluate: ({ A, gamma }) => A * gamma,
 })
 
+/** Weight of a truss per length of its top chord: chords and web by their lengths, joints not counted. */
+export const trussWeight = formula({
+  symbol: 'g_0',
+  quantity: 'lineLoad',
+  clause: 'EN 1991-1-1 5.2.1(1), joints not counted',
+  inputs: {
+    A_t: 'sectionArea',
+    L_t: 'length',
+    A_b: 'sectionArea',
+    L_b: 'length',
+    A_w: 'sectionArea',
+    L_w: 'length',
+    gamma: 'unitWeight',
+  },
+  expression: '(A_t * L_t + A_b * L_b + A_w * L_w) * gamma / L_t',
+  evaluate: ({ A_t, L_t, A_b, L_b, A_w, L_w, gamma }) => ((A_t * L_t + A_b * L_b + A_w * L_w) * gamma) / L_t,
+})
+
+/** What lies in a slope, per area in plan. */
+export const loadOnPlan = formula({
+  symbol: 'g',
+  quantity: 'pressure',
+  clause: 'true area of a slope over its area in plan',
+  inputs: { g_s: 'pressure', alpha: 'angle' },
+  expression: 'g_s / cos(alpha)',
+  evaluate: ({ g_s, alpha }) => g_s / Math.cos(alpha),
+})
+
 /** What a value is of, with the table that it was taken from. */
 export const withSource = ({ name, source }: { readonly name: string; readonly source: string }): string =>
   source === '' ? name : `${name}, ${source}`

@@ -1,12 +1,17 @@
-import type { OpeningShape, PanelShape, PatchShape } from '../document/shapes'
+import type { OpeningShape, PanelShape, PatchShape, SlopeShape } from '../document/shapes'
 import { difference, intersection, isEmpty, regionOf } from '../geometry/clip'
 import { boxesTouch, boxOf, type Region } from '../geometry/polygon'
+import { areaStretch } from './slopes'
 
-/** Part of a panel that carries one load key. `base` parts cover the panel once; others lie on top of them. */
+/** Part of a panel that carries one load key and lies in one plane. `base` parts cover the panel once; others lie on top of them. */
 export interface LoadRegion {
   readonly patchId: string | null
   readonly region: Region
   readonly base: boolean
+  /** The slope that it lies in; null on the level. */
+  readonly slopeId: string | null
+  /** True area per area in plan. */
+  readonly stretch: number
 }
 
 export interface PanelPlan {
@@ -17,11 +22,15 @@ export interface PanelPlan {
   readonly regions: readonly LoadRegion[]
 }
 
-/** Patches clipped to the panel, in their order: *instead of* removes what is below, *on top of* adds to it. */
+/**
+ * Patches clipped to the panel, in their order: *instead of* removes what is below, *on top of* adds to it. Each part is
+ * then cut by the slopes of the roof; where these overlap the first takes it.
+ */
 export function planPanel(
   panel: PanelShape,
   openings: readonly OpeningShape[],
   patches: readonly PatchShape[],
+  slopes: readonly SlopeShape[] = [],
 ): PanelPlan {
   const outline = regionOf(panel.outline)
   const box = boxOf(panel.outline)
@@ -30,7 +39,7 @@ export function planPanel(
   const touching = patches
     .filter((patch) => boxesTouch(boxOf(patch.outline), box))
     .sort((p, q) => p.order - q.order || (p.id < q.id ? -1 : 1))
-  let regions: readonly LoadRegion[] = [{ patchId: null, region: net, base: true }]
+  let regions: readonly Level[] = [{ patchId: null, region: net, base: true }]
   for (const patch of touching) {
     const drawn = regionOf(patch.outline)
     const inside = intersection(net, drawn)
@@ -39,7 +48,25 @@ export function planPanel(
     const below = replaces ? regions.map((entry) => ({ ...entry, region: difference(entry.region, drawn) })) : regions
     regions = [...below.filter(({ region }) => !isEmpty(region)), { patchId: patch.id, region: inside, base: replaces }]
   }
-  return { panel, outline, net, regions: regions.filter(({ region }) => !isEmpty(region)) }
+  const lying = regions.flatMap((region) => bySlope(region, slopes))
+  return { panel, outline, net, regions: lying.filter(({ region }) => !isEmpty(region)) }
+}
+
+type Level = Pick<LoadRegion, 'patchId' | 'region' | 'base'>
+
+/** What of a region lies in each slope, and what is left on the level. */
+function bySlope(whole: Level, slopes: readonly SlopeShape[]): readonly LoadRegion[] {
+  let rest = whole.region
+  const box = boxOf(rest.flat())
+  const lying = slopes
+    .filter(({ outline }) => boxesTouch(boxOf(outline), box))
+    .map((slope): LoadRegion => {
+      const plane = regionOf(slope.outline)
+      const region = intersection(rest, plane)
+      if (!isEmpty(region)) rest = difference(rest, plane)
+      return { ...whole, region, slopeId: slope.id, stretch: areaStretch(slope) }
+    })
+  return [{ ...whole, region: rest, slopeId: null, stretch: 1 }, ...lying]
 }
 
 /** What strips of the panel run through: the outline, or the outline less openings where these interrupt the span. */

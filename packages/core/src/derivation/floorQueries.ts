@@ -1,3 +1,4 @@
+import { columnLength } from '../building/slopes'
 import { expanded, splitExpanded } from '../document/labels'
 import { readArea } from './cells'
 import type { RegionSource } from '../rundown/sources'
@@ -54,6 +55,12 @@ function lengthBelow(state: ProjectState, { floor, row }: Place): Place | undefi
   const below = state.floors[state.floors.indexOf(floor) - 1]
   const landing = below?.feetAbove?.landings.find((candidate) => candidate.row === row)
   return below && landing?.on === 'column' ? { floor: below, row: landing.index } : undefined
+}
+
+/** Length of the column in a row of its floor, m. */
+export function lengthOfColumn({ floor, operator, slopesBelow }: FloorState, row: number): number {
+  const at = operator.plan.frame.columns[row]?.at ?? [0, 0]
+  return columnLength(floor.storeyHeight, operator.plan.slopes, slopesBelow, at)
 }
 
 export const expandedAt = (floor: FloorState, id: string): string => expanded(id, floor.level.id)

@@ -4,9 +4,19 @@ import type { KeyLoads } from '../actions/keyLoads'
 import type { Floor } from '../building/floors'
 import type { FramePlan } from '../building/frame'
 import { standFeet, type FootPlan } from '../building/landings'
+import { columnLength } from '../building/slopes'
+import { trussLengths, trussParts } from '../building/truss'
 import { recordsOf, type Document } from '../document/document'
-import type { BuildUp, Level, Member, Panel, Patch, WallRun } from '../document/recordKinds'
-import { materialWeight, memberStock, panelSlab, sectionArea } from '../document/shapes'
+import type { BuildUp, Level, Member, Panel, Patch, Strut, WallRun } from '../document/recordKinds'
+import {
+  materialWeight,
+  memberStock,
+  panelSlab,
+  sectionArea,
+  trussShape,
+  type SlopeShape,
+  type TrussShape,
+} from '../document/shapes'
 import { floorRundown, type FloorRundown } from '../rundown/floorRundown'
 import type { LayoutOperator } from '../rundown/operator'
 import type { Standard } from '../standards/layer'
@@ -18,6 +28,7 @@ import {
   type Intensities,
   type KeyOfRegion,
   type OwnWeights,
+  type TrussWeight,
   type TypedIntensity,
 } from './loads'
 import type { Memo } from './memo'
@@ -28,6 +39,8 @@ export interface FloorState {
   readonly floor: Floor
   readonly level: Level
   readonly operator: LayoutOperator
+  /** Of the roof that its columns stand on, if they do. */
+  readonly slopesBelow: readonly SlopeShape[]
   /** Row by source, column by case, then floor area. */
   readonly intensities: Float64Array
   readonly walls: WallLoads
@@ -46,6 +59,7 @@ const rundownStage = stage(
     intensities: Intensities,
     weights: OwnWeights,
     storeyHeight: number,
+    slopesBelow: readonly SlopeShape[],
     selfWeightColumn: number,
     columns: number,
     above: FloorRundown | null,
@@ -53,10 +67,10 @@ const rundownStage = stage(
   ): FloorRundown => {
     const standing = operator.plan.frame.columns
     const columnWeights = new Float64Array(standing.length * columns)
-    standing.forEach(
-      ({ member }, i) =>
-        (columnWeights[i * columns + selfWeightColumn] = (weights.members.get(member.id) ?? 0) * storeyHeight),
-    )
+    standing.forEach(({ member, at }, i) => {
+      const length = columnLength(storeyHeight, operator.plan.slopes, slopesBelow, at)
+      columnWeights[i * columns + selfWeightColumn] = (weights.members.get(member.id) ?? 0) * length
+    })
     return floorRundown(operator, {
       columns,
       intensities: intensities.values,
@@ -96,6 +110,7 @@ function layoutLoads(
   standard: Standard,
 ): ReadonlyMap<string, LayoutLoads> {
   const members = byLayout(recordsOf(document, 'member'))
+  const struts = byLayout(recordsOf(document, 'strut'))
   const panels = byLayout(recordsOf(document, 'panel'))
   const patches = byLayout(recordsOf(document, 'patch'))
   const runs = byLayout(recordsOf(document, 'wallRun'))
@@ -111,7 +126,11 @@ function layoutLoads(
           operator,
           runs: runs.get(id) ?? [],
           wallBuildUps: buildUpsOf(document, runs.get(id) ?? []),
-          weights: weightsOf(memo, document, ownMembers, ownPanels),
+          weights: weightsOf(memo, document, operator.plan.slopes, {
+            members: ownMembers,
+            struts: struts.get(id) ?? [],
+            panels: ownPanels,
+          }),
           beamDepths: ownMembers.map((member) => [member.id, depthOf(document, member)] as const),
           slabDepths: ownPanels.flatMap(({ id: panel, slab }) => (slab ? [[panel, slab.thickness] as const] : [])),
           keys: used.flatMap((key) => keys.get(key) ?? []),
@@ -138,19 +157,40 @@ function depthOf(document: Document, member: Member): number {
 }
 
 /** Only sections and materials in use go in, so that others can change without a new result. */
-function weightsOf(memo: Memo, document: Document, members: readonly Member[], panels: readonly Panel[]): OwnWeights {
+function weightsOf(
+  memo: Memo,
+  document: Document,
+  slopes: readonly SlopeShape[],
+  { members, struts, panels }: OfLayout,
+): OwnWeights {
   const used = new Set<string>()
-  for (const { section, material } of members) used.add(section).add(material)
+  for (const { section, material } of [...members, ...struts]) used.add(section).add(material)
+  const trusses = members.filter(({ truss }) => truss !== null)
+  for (const { truss } of trusses) if (truss) used.add(truss.bottomSection).add(truss.webSection)
   for (const { slab } of panels) if (slab) used.add(slab.material)
   const inUse = <T extends { readonly id: string }>(records: readonly T[]) => records.filter(({ id }) => used.has(id))
   return memo.get(
     weightsStage,
-    members.map(memberStock),
+    [...members, ...struts].map(memberStock),
     panels.map(panelSlab),
     inUse(recordsOf(document, 'section')).map(sectionArea),
     inUse(recordsOf(document, 'material')).map(materialWeight),
+    trusses.map((member) => memo.get(trussStage, trussShape(member), slopes)),
   )
 }
+
+interface OfLayout {
+  readonly members: readonly Member[]
+  readonly struts: readonly Strut[]
+  readonly panels: readonly Panel[]
+}
+
+const trussStage = stage('truss', (shape: TrussShape, slopes: readonly SlopeShape[]): TrussWeight => ({
+  member: shape.id,
+  bottom: shape.truss?.bottomSection ?? '',
+  web: shape.truss?.webSection ?? '',
+  lengths: trussLengths(trussParts(shape, slopes)),
+}))
 
 /** Every carrying floor from the roof down, since each stands on what is below; answered bottom first. */
 export function deriveFloors(
@@ -168,7 +208,8 @@ export function deriveFloors(
   for (const floor of [...levels].reverse()) {
     const layout = loads.get(floor.layoutId ?? '')
     if (!layout) continue
-    const state: FloorState = floorState(memo, floor, layout, above, caseIds)
+    const below = loads.get(levels[floor.below ?? -1]?.layoutId ?? '')
+    const state: FloorState = floorState(memo, floor, layout, above, below?.operator.plan.slopes ?? [], caseIds)
     states.unshift(state)
     above = { state, layout }
   }
@@ -185,6 +226,7 @@ function floorState(
   floor: Floor,
   { operator, runs, wallBuildUps, weights, keys, keyOf, typed }: LayoutLoads,
   above: Above | null,
+  slopesBelow: readonly SlopeShape[],
   caseIds: readonly string[],
 ): FloorState {
   const { level, storeyHeight } = floor
@@ -206,10 +248,11 @@ function floorState(
     intensities,
     weights,
     storeyHeight,
+    slopesBelow,
     caseIds.indexOf(selfWeight),
     caseIds.length + 1,
     above?.state.rundown ?? null,
     feetAbove,
   )
-  return { floor, level, operator, intensities: intensities.values, walls, weights, rundown, feetAbove }
+  return { floor, level, operator, slopesBelow, intensities: intensities.values, walls, weights, rundown, feetAbove }
 }

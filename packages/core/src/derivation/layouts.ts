@@ -1,4 +1,4 @@
-import type { FramePlan } from '../building/frame'
+import type { Column, FramePlan } from '../building/frame'
 import { framePlan } from '../building/framePlan'
 import { planPanel, stripOutline, type PanelPlan } from '../building/panelRegions'
 import { wallSegments, type WallSegment } from '../building/wallSegments'
@@ -10,6 +10,8 @@ import {
   panelShape,
   patchShape,
   pointLoadShape,
+  slopeShape,
+  strutShape,
   wallShape,
   type LineLoadShape,
   type MemberShape,
@@ -17,6 +19,8 @@ import {
   type PanelShape,
   type PatchShape,
   type PointLoadShape,
+  type SlopeShape,
+  type StrutShape,
   type WallShape,
 } from '../document/shapes'
 import { nearby } from '../geometry/nearby'
@@ -29,6 +33,7 @@ import {
   lineSource,
   pointSource,
   regionSource,
+  strutSource,
   wallSource,
   type LayoutPlan,
   type Source,
@@ -54,8 +59,12 @@ const frameStage = stage(
 
 const panelStage = stage(
   'panel',
-  (panel: PanelShape, openings: readonly OpeningShape[], patches: readonly PatchShape[]): PanelPlan =>
-    planPanel(panel, openings, patches),
+  (
+    panel: PanelShape,
+    openings: readonly OpeningShape[],
+    patches: readonly PatchShape[],
+    slopes: readonly SlopeShape[],
+  ): PanelPlan => planPanel(panel, openings, patches, slopes),
 )
 
 /** Shares of every region of one panel per unit pressure: solved once, then it serves every case. */
@@ -83,8 +92,8 @@ const wallShareStage = stage(
 
 const forceShareStage = stage(
   'forceShare',
-  (at: Point, carriers: readonly Carrier[], panels: readonly PanelPlan[]): Shares => ({
-    shares: [shareForce(at, carriers, panels)],
+  (at: Point, carriers: readonly Carrier[], columns: readonly Column[], panels: readonly PanelPlan[]): Shares => ({
+    shares: [shareForce(at, carriers, columns, panels)],
   }),
   bytesOfShares,
 )
@@ -98,18 +107,20 @@ const operatorStage = stage(
     walls: readonly { readonly run: WallShape; readonly segment: WallSegment }[],
     wallShares: readonly Shares[],
     typed: readonly Source[],
+    slopes: readonly SlopeShape[],
   ): LayoutOperator => {
     const shareAt = (list: readonly Shares[], i: number, k: number) => present(list[i]?.shares[k], `share ${i}/${k}`)
     const plan: LayoutPlan = {
       frame,
       panels,
+      slopes,
       sources: [
         ...panels.flatMap((panel, i) =>
           panel.regions.map((region, k) => regionSource(panel, region, shareAt(panelShares, i, k))),
         ),
         ...walls.map(({ run, segment }, i) => wallSource(run, segment, shareAt(wallShares, i, 0))),
         ...typed,
-        ...frame.beams.map(beamSource),
+        ...frame.beams.map((beam) => beamSource(beam, slopes)),
       ],
     }
     return layoutOperator(plan)
@@ -131,6 +142,8 @@ export function deriveOperators(
     wallRuns: byLayout(recordsOf(document, 'wallRun')),
     lineLoads: byLayout(recordsOf(document, 'lineLoad')),
     pointLoads: byLayout(recordsOf(document, 'pointLoad')),
+    slopes: byLayout(recordsOf(document, 'slope')),
+    struts: byLayout(recordsOf(document, 'strut')),
   }
   return new Map(
     layoutIds.map((id) => [
@@ -143,6 +156,8 @@ export function deriveOperators(
         wallRuns: (grouped.wallRuns.get(id) ?? []).map(wallShape),
         lineLoads: (grouped.lineLoads.get(id) ?? []).map(lineLoadShape),
         pointLoads: (grouped.pointLoads.get(id) ?? []).map(pointLoadShape),
+        slopes: (grouped.slopes.get(id) ?? []).map(slopeShape),
+        struts: (grouped.struts.get(id) ?? []).map(strutShape),
       }),
     ]),
   )
@@ -167,6 +182,8 @@ interface LayoutShapes {
   readonly wallRuns: readonly WallShape[]
   readonly lineLoads: readonly LineLoadShape[]
   readonly pointLoads: readonly PointLoadShape[]
+  readonly slopes: readonly SlopeShape[]
+  readonly struts: readonly StrutShape[]
 }
 
 function deriveOperator(memo: Memo, shapes: LayoutShapes): LayoutOperator {
@@ -177,9 +194,14 @@ function deriveOperator(memo: Memo, shapes: LayoutShapes): LayoutOperator {
     carriers.map(({ a, b }) => [a, b]),
   )
   const openingsNear = among(shapes.openings, outlines(shapes.openings))
+  const columnsNear = among(
+    frame.columns,
+    frame.columns.map(({ at }) => [at]),
+  )
+  const slopesNear = among(shapes.slopes, outlines(shapes.slopes))
   const patchesNear = among(shapes.patches, outlines(shapes.patches))
   const plans = shapes.panels.map((panel) =>
-    memo.get(panelStage, panel, openingsNear(panel.outline), patchesNear(panel.outline)),
+    memo.get(panelStage, panel, openingsNear(panel.outline), patchesNear(panel.outline), slopesNear(panel.outline)),
   )
   const plansNear = among(plans, outlines(shapes.panels))
   const panelShares = plans.map((plan) => memo.get(panelShareStage, plan, carriersNear(plan.panel.outline)))
@@ -193,15 +215,19 @@ function deriveOperator(memo: Memo, shapes: LayoutShapes): LayoutOperator {
   }
   const lineShare = (segment: WallSegment) => memo.get(wallShareStage, segment, ...groundUnder(segment.a, segment.b))
   const wallShares = walls.map(({ segment }) => lineShare(segment))
-  const typed = typedSources(shapes, lineShare, (at) => memo.get(forceShareStage, at, ...groundUnder(at)))
-  return memo.get(operatorStage, frame, plans, panelShares, walls, wallShares, typed)
+  const forceShare = (at: Point): Shares => {
+    const [carriersThere, under] = groundUnder(at)
+    return memo.get(forceShareStage, at, carriersThere, columnsNear([at]), under)
+  }
+  const typed = typedSources(shapes, lineShare, forceShare)
+  return memo.get(operatorStage, frame, plans, panelShares, walls, wallShares, typed, shapes.slopes)
 }
 
 const only = ({ shares }: Shares): Share => present(shares[0], 'the one share')
 
-/** Typed loads, stretch by stretch. */
+/** Typed loads, stretch by stretch, and members in space. */
 const typedSources = (
-  { lineLoads, pointLoads }: LayoutShapes,
+  { lineLoads, pointLoads, struts }: LayoutShapes,
   lineShare: (segment: WallSegment) => Shares,
   forceShare: (at: Point) => Shares,
 ): readonly Source[] => [
@@ -211,6 +237,7 @@ const typedSources = (
     ),
   ),
   ...pointLoads.flatMap((load) => load.path.map((at) => pointSource(load, at, only(forceShare(at))))),
+  ...struts.map((strut) => strutSource(strut, (at) => only(forceShare(at)))),
 ]
 
 const outlines = (shapes: readonly { readonly outline: Ring }[]): readonly Ring[] =>

@@ -9,7 +9,8 @@ import {
   constructionPermanent,
 } from '../actions/cases'
 import { keyLoads, type KeyLoads } from '../actions/keyLoads'
-import { layerWeight, memberWeight } from '../actions/ownWeight'
+import { layerWeight, memberWeight, trussWeight } from '../actions/ownWeight'
+import type { TrussLengths } from '../building/truss'
 import { recordsOf, type Document } from '../document/document'
 import type { BuildUp, LoadKey } from '../document/recordKinds'
 import type { MaterialWeight, MemberStock, PanelSlab, SectionArea } from '../document/shapes'
@@ -62,19 +63,23 @@ export const weightsStage = stage(
     panels: readonly PanelSlab[],
     sections: readonly SectionArea[],
     materials: readonly MaterialWeight[],
+    trusses: readonly TrussWeight[],
   ): OwnWeights => {
     const [areaOf, gammaOf] = [
       new Map(sections.map(({ id, area }) => [id as string, area])),
       new Map(materials.map(({ id, unitWeight }) => [id as string, unitWeight])),
     ]
     const gamma = (material: string) => gammaOf.get(material) ?? 0
+    const trussOf = new Map(trusses.map((truss) => [truss.member as string, truss]))
+    const perLength = ({ id, section, material }: MemberStock): number => {
+      const own = { A: areaOf.get(section) ?? 0, gamma: gamma(material) }
+      const truss = trussOf.get(id)
+      return truss
+        ? trussWeight.evaluate(trussInputs(truss, own, (of) => areaOf.get(of) ?? 0))
+        : memberWeight.evaluate(own)
+    }
     return {
-      members: new Map(
-        members.map(({ id, section, material }) => [
-          id,
-          memberWeight.evaluate({ A: areaOf.get(section) ?? 0, gamma: gamma(material) }),
-        ]),
-      ),
+      members: new Map(members.map((member) => [member.id, perLength(member)])),
       slabs: new Map(
         panels.flatMap(({ id, slab }) =>
           slab ? [[id, layerWeight.evaluate({ t: slab.thickness, gamma: gamma(slab.material) })] as const] : [],
@@ -84,6 +89,29 @@ export const weightsStage = stage(
   },
   ({ members, slabs }) => 100 * (members.size + slabs.size),
 )
+
+/** What a truss weighs by: sections of its lower chord and web, and lengths, m. */
+export interface TrussWeight {
+  readonly member: string
+  readonly bottom: string
+  readonly web: string
+  readonly lengths: TrussLengths
+}
+
+/** The inputs of a truss's weight from its parts and the areas of their sections. */
+export const trussInputs = (
+  { bottom, web, lengths }: TrussWeight,
+  { A, gamma }: { readonly A: number; readonly gamma: number },
+  areaOf: (section: string) => number,
+) => ({
+  A_t: A,
+  L_t: lengths.top,
+  A_b: areaOf(bottom),
+  L_b: lengths.bottom,
+  A_w: areaOf(web),
+  L_w: lengths.web,
+  gamma,
+})
 
 /** Which load key a region carries: by patch id, with `default` for the layout's own. */
 export type KeyOfRegion = readonly (readonly [patch: string, key: string])[]
@@ -130,7 +158,7 @@ export const intensityStage = stage(
       else if (source.kind === 'line' || source.kind === 'point') {
         const load = typedOf.get(source.load.id)
         if (load) put(load.caseId, load.value)
-      } else if (source.kind === 'beam') put(selfWeight, weights.members.get(source.id) ?? 0)
+      } else if (source.kind === 'beam' || source.kind === 'strut') put(selfWeight, weights.members.get(source.id) ?? 0)
       else putRegion(source, loads, weights, put)
     })
     return { values }
@@ -153,13 +181,14 @@ function putRegion(
   put: Put,
 ): void {
   if (region.base) {
-    put(selfWeight, weights.slabs.get(panel.panel.id) ?? 0)
+    put(selfWeight, region.stretch * (weights.slabs.get(panel.panel.id) ?? 0))
     put(area, 1)
   }
   const loads = keys.get(keyOf.get(region.patchId ?? 'default') ?? '')
   if (!loads) return
-  put(buildUps, loads.buildUp.value)
-  if (loads.construction.permanent) put(constructionPermanent, loads.construction.permanent.value)
+  // what lies in the roof weighs by its true area, what people and stored goods bring goes by the plan
+  put(buildUps, region.stretch * loads.buildUp.value)
+  if (loads.construction.permanent) put(constructionPermanent, region.stretch * loads.construction.permanent.value)
   if (loads.construction.imposed) put(constructionImposed, loads.construction.imposed.value)
   if (loads.cases === null) return
   if (loads.imposed) put(loads.cases.imposed, loads.imposed.value)

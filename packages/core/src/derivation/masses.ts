@@ -68,7 +68,10 @@ function partsOf(state: ProjectState, floor: FloorState, source: Source, row: nu
   if (source.kind === 'line' || source.kind === 'point')
     return permanent === 0 ? typedImposed(state, source.load.id) : [['permanent', permanent]]
   const loads = source.kind === 'region' ? state.keys.get(keyOfRegion(state, source) ?? '') : undefined
-  return [['permanent', permanent], ...(loads ? ofKey(state, loads) : [])]
+  return [
+    ['permanent', permanent],
+    ...(loads ? ofKey(state, loads, source.kind === 'region' ? source.region.stretch : 1) : []),
+  ]
 }
 
 type Part = readonly [part: keyof MassParts, perUnit: number]
@@ -79,9 +82,9 @@ function permanentAt({ caseIds }: ProjectState, floor: FloorState, row: number):
 }
 
 /** What of a load key counts beside what is permanent. A load that belongs to no case does not. */
-function ofKey({ standard }: ProjectState, loads: KeyLoads): readonly Part[] {
+function ofKey({ standard }: ProjectState, loads: KeyLoads, stretch: number): readonly Part[] {
   const { massOnly, massShare, cases, imposed, partitions } = loads
-  const only: Part = ['massOnly', massOnly?.value ?? 0]
+  const only: Part = ['massOnly', stretch * (massOnly?.value ?? 0)]
   if (cases === null) return [only]
   const share = massShare.value
   const whole = familyOf(standard.family).mass.partitions === 'whole'

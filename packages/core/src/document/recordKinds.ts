@@ -149,12 +149,56 @@ export const recordKinds = {
   member: {
     layout: ref('layout'),
     label,
-    role: oneOf('beam', 'girder', 'joist', 'column'),
+    role: oneOf('beam', 'girder', 'joist', 'rafter', 'purlin', 'truss', 'column'),
     path: list(point(), 2, 1),
+    /** Of a truss: its top chord. */
     section: ref('section'),
     material: ref('material'),
     startRelease: oneOf('pinned', 'fixed'),
     endRelease: oneOf('pinned', 'fixed'),
+    /** What a truss is made of below its top chord. */
+    truss: withDefault(
+      nullable(
+        object({
+          /** Follows the top chord, or runs straight from end to end. */
+          bottom: oneOf('alongTop', 'straight'),
+          /** Between the axes of the chords at the ends. */
+          depth: number('length', { above: 0, max: 20 }),
+          /** Equal parts of the length, each with one diagonal. */
+          bays: number('count', { min: 2, max: 60 }),
+          posts: flag(),
+          bottomSection: ref('section'),
+          webSection: ref('section'),
+        }),
+      ),
+      null,
+    ),
+  },
+  /** A member in space from point to point, heights from the level of its layout: it hands its weight to what is at its ends. */
+  strut: {
+    layout: ref('layout'),
+    label,
+    role: oneOf('brace', 'girt', 'tie', 'post'),
+    path: list(point(), 2, 2),
+    startHeight: number('length', { min: -200, max: 200 }),
+    endHeight: number('length', { min: -200, max: 200 }),
+    section: ref('section'),
+    material: ref('material'),
+  },
+  /**
+   * A plane of a roof. What lies within its outline in plan lies in it: members, slabs and their build-ups with their true
+   * length and area.
+   */
+  slope: {
+    layout: ref('layout'),
+    label,
+    outline: ring,
+    /** From the horizontal. */
+    pitch: number('angle', { min: 0, max: 1.4 }),
+    /** The way uphill, from global X. */
+    uphill: number('angle', { min: -7, max: 7 }),
+    /** Of its lowest point, from the level. */
+    eaves: number('length', { min: -200, max: 200 }),
   },
   panel: {
     layout: ref('layout'),
@@ -258,6 +302,8 @@ export type LevelRange = RecOf<'levelRange'>
 export type Material = RecOf<'material'>
 export type Section = RecOf<'section'>
 export type Member = RecOf<'member'>
+export type Strut = RecOf<'strut'>
+export type Slope = RecOf<'slope'>
 export type Panel = RecOf<'panel'>
 export type Opening = RecOf<'opening'>
 export type BuildUp = RecOf<'buildUp'>

@@ -1,4 +1,17 @@
-import type { LineLoad, Material, Member, Opening, Panel, Patch, PointLoad, Rec, Section, WallRun } from './recordKinds'
+import type {
+  LineLoad,
+  Material,
+  Member,
+  Opening,
+  Panel,
+  Patch,
+  PointLoad,
+  Rec,
+  Section,
+  Slope,
+  Strut,
+  WallRun,
+} from './recordKinds'
 
 /** Takes some fields of a record as a frozen record of its own, the same object each time. */
 function picker<R extends Rec>() {
@@ -18,7 +31,10 @@ function picker<R extends Rec>() {
 // What of a record shapes the paths of load. Labels, sections, weights and load keys are left out, so that a change of
 // a load does not solve the geometry again.
 export const memberShape = picker<Member>()('id', 'role', 'path', 'startRelease', 'endRelease')
+export const trussShape = picker<Member>()('id', 'path', 'truss')
 export const panelShape = picker<Panel>()('id', 'layout', 'outline', 'spanAngle', 'overhang', 'openings')
+export const slopeShape = picker<Slope>()('id', 'outline', 'pitch', 'uphill', 'eaves')
+export const strutShape = picker<Strut>()('id', 'path', 'startHeight', 'endHeight')
 export const openingShape = picker<Opening>()('id', 'outline')
 export const patchShape = picker<Patch>()('id', 'outline', 'mode', 'order')
 export const wallShape = picker<WallRun>()('id', 'path', 'closed')
@@ -26,13 +42,16 @@ export const lineLoadShape = picker<LineLoad>()('id', 'path')
 export const pointLoadShape = picker<PointLoad>()('id', 'path')
 
 // And what of it weighs, so that a new label weighs nothing again.
-export const memberStock = picker<Member>()('id', 'section', 'material')
+export const memberStock = picker<Member | Strut>()('id', 'section', 'material')
 export const panelSlab = picker<Panel>()('id', 'slab')
 export const sectionArea = picker<Section>()('id', 'area')
 export const materialWeight = picker<Material>()('id', 'unitWeight')
 
 export type MemberShape = ReturnType<typeof memberShape>
+export type TrussShape = ReturnType<typeof trussShape>
 export type PanelShape = ReturnType<typeof panelShape>
+export type SlopeShape = ReturnType<typeof slopeShape>
+export type StrutShape = ReturnType<typeof strutShape>
 export type OpeningShape = ReturnType<typeof openingShape>
 export type PatchShape = ReturnType<typeof patchShape>
 export type WallShape = ReturnType<typeof wallShape>

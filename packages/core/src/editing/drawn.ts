@@ -10,18 +10,29 @@ import type {
   Patch,
   PointLoad,
   Section,
+  Slope,
+  Strut,
   WallRun,
 } from '../document/recordKinds'
+import { expandFloors } from '../building/floors'
 import type { Point } from '../geometry/point'
+import { signedArea } from '../geometry/polygon'
+import { distance } from '../geometry/segment'
 import { freeLabel, type Drawn } from './shaped'
 
 /** What can be drawn, and how many points it takes: a number, or a ring or path that ends when one says so. */
 export const tools = {
   beam: { name: 'beam', shape: 'segment' },
   girder: { name: 'girder', shape: 'segment' },
+  joist: { name: 'joist', shape: 'segment' },
+  rafter: { name: 'rafter', shape: 'segment' },
+  purlin: { name: 'purlin', shape: 'segment' },
+  truss: { name: 'truss', shape: 'segment' },
   column: { name: 'column', shape: 'point' },
   panel: { name: 'panel', shape: 'ring' },
   opening: { name: 'opening', shape: 'ring' },
+  slope: { name: 'roof slope', shape: 'ring' },
+  strut: { name: 'brace', shape: 'segment' },
   patch: { name: 'patch', shape: 'ring' },
   wallRun: { name: 'wall run', shape: 'path' },
   lineLoad: { name: 'line load', shape: 'path' },
@@ -36,9 +47,15 @@ export const leastPoints = { point: 1, segment: 2, ring: 3, path: 2 } as const
 const letters: Readonly<Record<Tool, string>> = {
   beam: 'B',
   girder: 'G',
+  joist: 'J',
+  rafter: 'R',
+  purlin: 'L',
+  truss: 'T',
   column: 'C',
   panel: 'P',
   opening: 'V',
+  slope: 'S',
+  strut: 'K',
   patch: 'A',
   wallRun: 'W',
   lineLoad: 'Q',
@@ -67,13 +84,20 @@ export function drawRecord(tool: Tool, points: readonly Point[], ground: Ground)
   return makers[tool](points, base, ground)
 }
 
+const memberTools = ['beam', 'girder', 'joist', 'rafter', 'purlin', 'truss', 'column'] as const
+
+const isMemberTool = (tool: Tool): tool is Member['role'] => (memberTools as readonly string[]).includes(tool)
+
 type Base = Pick<Member, 'layout' | 'label'>
 type Maker = (points: readonly Point[], base: Base, ground: Ground) => Made
 
 const makers: Readonly<Record<Tool, Maker>> = {
-  beam: (points, base, ground) => drawMember('beam', points, base, ground),
-  girder: (points, base, ground) => drawMember('girder', points, base, ground),
-  column: (points, base, ground) => drawMember('column', points, base, ground),
+  ...(Object.fromEntries(
+    memberTools.map((role): readonly [Member['role'], Maker] => [
+      role,
+      (points, base, ground) => drawMember(role, points, base, ground),
+    ]),
+  ) as Readonly<Record<Member['role'], Maker>>),
   panel: (outline, base, { document, layout, random }) =>
     made<Panel>({
       kind: 'panel',
@@ -87,6 +111,8 @@ const makers: Readonly<Record<Tool, Maker>> = {
     }),
   opening: (outline, base, { random }) =>
     made<Opening>({ kind: 'opening', id: newId('opening', random), ...base, outline }),
+  slope: drawSlope,
+  strut: drawStrut,
   patch: drawPatch,
   wallRun: (path, base, { document, random, closed = false }) =>
     made<WallRun>({
@@ -126,14 +152,13 @@ function usualLoad(loads: readonly LoadFields[]): LoadFields {
 const made = <D extends Drawn>(record: D): Made => ({ ok: true, record })
 
 function nextLabel(tool: Tool, document: Document, layout: Layout): string {
-  const kind = tool === 'beam' || tool === 'girder' || tool === 'column' ? 'member' : tool
+  const kind = isMemberTool(tool) ? 'member' : tool
   const taken = recordsOf(document, kind)
     .filter((record) => record.layout === layout.id)
     .map((record) => record.label)
   return freeLabel(`${letters[tool]}1`, new Set(taken))
 }
 
-/** The section and material that most members of the role have; the first ones where there is none yet. */
 function drawMember(
   role: Member['role'],
   points: readonly Point[],
@@ -141,22 +166,85 @@ function drawMember(
   { document, random }: Ground,
 ): Made {
   const alike = recordsOf(document, 'member').filter((member) => member.role === role)
-  const section =
-    mostUsed<Section['id']>(alike.map((member) => member.section)) ?? recordsOf(document, 'section')[0]?.id
-  const material =
-    mostUsed<Material['id']>(alike.map((member) => member.material)) ?? recordsOf(document, 'material')[0]?.id
-  if (!section || !material) return problem('There is no section and material yet. Add one first.')
+  const stock = usualStock(document, alike)
+  if (!stock) return noStock
   return made<Member>({
     kind: 'member',
     id: newId('member', random),
     ...base,
     role,
     path: points.slice(0, role === 'column' ? 1 : 2),
-    section,
-    material,
+    ...stock,
     startRelease: 'pinned',
     endRelease: 'pinned',
+    truss: role === 'truss' ? (alike[0]?.truss ?? usualTruss(points, stock.section)) : null,
   })
+}
+
+const noStock = problem('There is no section and material yet. Add one first.')
+
+/** The section and material that most of what is alike has; the first ones where there is none yet. */
+function usualStock(
+  document: Document,
+  alike: readonly Pick<Member, 'section' | 'material'>[],
+): Pick<Member, 'section' | 'material'> | null {
+  const section = mostUsed<Section['id']>(alike.map((entry) => entry.section)) ?? recordsOf(document, 'section')[0]?.id
+  const material =
+    mostUsed<Material['id']>(alike.map((entry) => entry.material)) ?? recordsOf(document, 'material')[0]?.id
+  return section && material ? { section, material } : null
+}
+
+/** A twelfth of the span deep, with an even number of bays about as long as it is deep (common practice). */
+function usualTruss([a, b]: readonly Point[], section: Section['id']): NonNullable<Member['truss']> {
+  const length = a && b ? distance(a, b) : 1
+  const depth = Math.max(0.5, Math.round((length / 12) * 20) / 20)
+  return {
+    bottom: 'straight',
+    depth,
+    bays: Math.min(60, Math.max(2, 2 * Math.round(length / depth / 2))),
+    posts: true,
+    bottomSection: section,
+    webSection: section,
+  }
+}
+
+/** The first side that is drawn is the eaves: the roof climbs from it, 10 degrees or as the one before. */
+function drawSlope(outline: readonly Point[], base: Base, { document, random }: Ground): Made {
+  const [a = [0, 0], b = [1, 0]] = outline
+  const inwards = signedArea(outline) < 0 ? -1 : 1
+  const uphill = Math.atan2(inwards * (b[0] - a[0]), -inwards * (b[1] - a[1]))
+  const before = recordsOf(document, 'slope').at(-1)
+  return made<Slope>({
+    kind: 'slope',
+    id: newId('slope', random),
+    ...base,
+    outline,
+    pitch: before?.pitch ?? Math.PI / 18,
+    uphill,
+    eaves: before?.eaves ?? 0,
+  })
+}
+
+/** From the foot of the storey up to the level, until heights are typed. */
+function drawStrut(points: readonly Point[], base: Base, { document, layout, random }: Ground): Made {
+  const stock = usualStock(document, recordsOf(document, 'strut'))
+  if (!stock) return noStock
+  return made<Strut>({
+    kind: 'strut',
+    id: newId('strut', random),
+    ...base,
+    role: 'brace',
+    path: points.slice(0, 2),
+    startHeight: -storeyUnder(document, layout),
+    endHeight: 0,
+    ...stock,
+  })
+}
+
+/** Height of the storey under the lowest level that a layout stands on, m; 3 where it stands on none. */
+function storeyUnder(document: Document, layout: Layout): number {
+  const floors = expandFloors(recordsOf(document, 'level'), recordsOf(document, 'levelRange'))
+  return floors.find(({ layoutId }) => layoutId === layout.id)?.storeyHeight ?? 3
 }
 
 function drawPatch(

@@ -110,6 +110,16 @@ describe('drawing', () => {
       [0, 0],
       [0, 6],
     ],
+    ...(Object.fromEntries(
+      (['joist', 'rafter', 'purlin', 'truss', 'strut'] as const).map((tool) => [
+        tool,
+        [
+          [0, 0],
+          [6, 0],
+        ],
+      ]),
+    ) as unknown as Readonly<Record<'joist' | 'rafter' | 'purlin' | 'truss' | 'strut', [number, number][]>>),
+    slope: rectangle(0, 0, 6, 4),
     column: [[0, 0]],
     panel: rectangle(0, 0, 6, 4),
     opening: rectangle(1, 1, 2, 2),

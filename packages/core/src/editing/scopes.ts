@@ -43,7 +43,11 @@ const isLike = (a: Drawn, b: Drawn): boolean => a.kind === b.kind && makeOf(a) =
 function makeOf(record: Drawn): string {
   switch (record.kind) {
     case 'member':
+      return [record.role, record.section, record.truss?.depth, record.truss?.webSection].join()
+    case 'strut':
       return [record.role, record.section].join()
+    case 'slope':
+      return [record.pitch, record.eaves].join()
     case 'panel':
       return [record.slab?.thickness, record.slab?.material, axisOf(record.spanAngle)].join()
     case 'patch':

@@ -1,12 +1,33 @@
 import { newId, recordsOf, type Document, type Random } from '../document/document'
-import type { LineLoad, Member, Opening, Panel, Patch, PointLoad, Rec, WallRun } from '../document/recordKinds'
+import type {
+  LineLoad,
+  Member,
+  Opening,
+  Panel,
+  Patch,
+  PointLoad,
+  Rec,
+  Slope,
+  Strut,
+  WallRun,
+} from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import type { Repeat } from './repeatText'
 
 /** Records that are drawn: they differ in shape only (two points, one, a ring, a path). */
-export type Drawn = Member | Panel | Opening | Patch | WallRun | LineLoad | PointLoad
+export type Drawn = Member | Strut | Panel | Opening | Slope | Patch | WallRun | LineLoad | PointLoad
 
-const drawnKinds = ['member', 'panel', 'opening', 'patch', 'wallRun', 'lineLoad', 'pointLoad'] as const
+const drawnKinds = [
+  'member',
+  'strut',
+  'panel',
+  'opening',
+  'slope',
+  'patch',
+  'wallRun',
+  'lineLoad',
+  'pointLoad',
+] as const
 
 export const isDrawn = (record: Rec | undefined): record is Drawn =>
   record !== undefined && (drawnKinds as readonly string[]).includes(record.kind)

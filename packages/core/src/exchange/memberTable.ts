@@ -197,6 +197,7 @@ function readRow(cells: Cells, ground: Ground, stock: Stock, taken: ReadonlySet<
     material: readMaterialCell(cells, stock).id,
     startRelease: 'pinned',
     endRelease: 'pinned',
+    truss: null,
   }
 }
 

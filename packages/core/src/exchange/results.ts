@@ -1,15 +1,16 @@
 import { windCase } from '../actions/cases'
+import { stretchesOf } from '../building/slopes'
 import { listCombinations, countCombinations } from '../combinations/structure'
 import { balanceOf } from '../derivation/balance'
 import { readCase } from '../derivation/cells'
 import { effectKinds, effectsOf } from '../derivation/effects'
-import { expandedAt } from '../derivation/floorQueries'
+import { expandedAt, lengthOfColumn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { setsOf, structuresOf, structuresOfSet } from '../derivation/structures'
 import { labelOf } from '../document/labels'
 import { extremeOf } from '../envelopes/extremes'
-import { memberLoads } from '../rundown/memberLines'
+import { alongTrueLength, loadsOnColumns, memberLoads } from '../rundown/memberLines'
 import type { ActionId } from '../standards/family'
 
 export const resultFormat = 'hedrion-results'
@@ -64,7 +65,8 @@ export interface MemberLoadRow {
 
 /**
  * Line loads of every beam by case (from < to: N/m), point loads (from = to: N), and the own weight of columns along
- * their length. Reactions of members on members are left to the analysis.
+ * their length; places and loads go by the true length of a member, sloping or not. What columns take without a beam stands
+ * at their top. Reactions of members on members are left to the analysis.
  */
 export function memberLoadRows(state: ProjectState): readonly MemberLoadRow[] {
   return state.floors.flatMap((floor) => state.caseIds.flatMap((caseId) => loadsOfFloor(state, floor, caseId)))
@@ -83,19 +85,24 @@ function loadsOfFloor(state: ProjectState, floor: FloorState, caseId: string): r
     q1,
   })
   const { beams, columns } = floor.operator.plan.frame
-  const onBeams = memberLoads(floor.operator, (source) => at(floor.intensities, source)).flatMap(
-    ({ lines, points }, i) => {
-      const id = beams[i]?.member.id ?? ''
-      return [
-        ...lines.map(([from, to, q0, q1]) => row(id, from, to, q0, q1)),
-        ...points.map(({ s, force }) => row(id, s, s, force, 0)),
-      ]
-    },
-  )
-  const length = floor.floor.storeyHeight
+  const onBeams = memberLoads(floor.operator, (source) => at(floor.intensities, source)).flatMap((load, i) => {
+    const beam = beams[i]
+    if (!beam) return []
+    const { lines, points } = alongTrueLength(load, stretchesOf(floor.operator.plan.slopes, beam.a, beam.b))
+    return [
+      ...lines.map(([from, to, q0, q1]) => row(beam.member.id, from, to, q0, q1)),
+      ...points.map(({ s, force }) => row(beam.member.id, s, s, force, 0)),
+    ]
+  })
+  const direct = loadsOnColumns(floor.operator, (source) => at(floor.intensities, source))
   const ofColumns = columns.flatMap(({ member: { id } }, i) => {
+    const length = lengthOfColumn(floor, i)
     const own = at(floor.rundown.feet, i) - at(floor.rundown.tops, i)
-    return own === 0 ? [] : [row(id, 0, length, own / length, own / length)]
+    const top = direct[i] ?? 0
+    return [
+      ...(top === 0 ? [] : [row(id, 0, 0, top, 0)]),
+      ...(own === 0 ? [] : [row(id, 0, length, own / length, own / length)]),
+    ]
   })
   return [...onBeams, ...ofColumns]
 }

@@ -142,6 +142,7 @@ function layoutContent(
     section: role === 'column' ? stock.column.id : role === 'girder' ? stock.girder.id : stock.beam.id,
     startRelease: 'pinned',
     endRelease: 'pinned',
+    truss: null,
   })
   const columns = ys.flatMap((y) => xs.map((x): Point => [x, y])).map((at, i) => member('column', `C${i + 1}`, [at]))
   const girders = xs

@@ -123,6 +123,7 @@ const member = (
   material: stock.steel.id,
   startRelease: 'pinned',
   endRelease: 'pinned',
+  truss: null,
 })
 const panel = (layout: Layout, x0: number, y0: number, x1: number, y1: number, thickness = 0.15): Panel => ({
   kind: 'panel',

@@ -1,13 +1,14 @@
-import { isConstruction, selfWeight } from '../actions/cases'
+import { constructionPermanent, isConstruction, selfWeight } from '../actions/cases'
 import { readCase } from '../derivation/cells'
-import { expandedAt, floorAbove, keyOfRegion, type Place } from '../derivation/floorQueries'
+import { expandedAt, floorAbove, keyOfRegion, lengthOfColumn, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
-import { recordOfSource, type Source } from '../rundown/sources'
+import type { SparseRows } from '../rundown/operator'
+import { recordOfSource, type RegionSource, type Source } from '../rundown/sources'
 
 /** A part of what lands on a member, or where it goes; N, downwards. `detail` is worded where it is shown. */
 export interface PathRow {
-  readonly kind: 'region' | 'wall' | 'line' | 'point' | 'ownWeight' | 'beam' | 'column'
+  readonly kind: 'region' | 'wall' | 'line' | 'point' | 'ownWeight' | 'beam' | 'strut' | 'column'
   readonly label: string
   readonly force: number
   /** Load per unit and how much of it: Pa and m², or N/m and m. */
@@ -32,16 +33,30 @@ export function landingRows(state: ProjectState, place: Place, caseId: string): 
 }
 
 function sourceRows(state: ProjectState, { floor, row }: Place, caseId: string): readonly PathRow[] {
+  const { toBeams, plan } = floor.operator
+  return rowsOnto(state, floor, toBeams, row, plan.frame.beams[row]?.member.id ?? '', caseId)
+}
+
+/** Sources that put load on one row of an operator; a column's traces lead to the load itself. */
+function rowsOnto(
+  state: ProjectState,
+  floor: Place['floor'],
+  { start, index, value }: SparseRows,
+  row: number,
+  beam: string | null,
+  caseId: string,
+): readonly PathRow[] {
   const at = readCase(state, caseId)
-  const { start, index, value } = floor.operator.toBeams
   return floor.operator.plan.sources.flatMap((source, i): PathRow[] => {
     const intensity = at(floor.intensities, i)
     if (intensity === 0) return []
     for (let e = start[i] ?? 0; e < (start[i + 1] ?? 0); e++) {
       if (index[e] !== row) continue
       const part = value[e] ?? 0
-      const beam = floor.operator.plan.frame.beams[row]?.member.id ?? ''
-      const address = `landing:${expandedAt(floor, beam)}:${i}:${caseId}`
+      const address =
+        beam === null
+          ? sourceAddress(state, source, caseId, floor.level.id)
+          : `landing:${expandedAt(floor, beam)}:${i}:${caseId}`
       const [kind, id] = subjectOf(source)
       const expandedId = expandedAt(floor, id)
       return [
@@ -70,8 +85,15 @@ const subjectOf = (source: Source): readonly [PathRow['kind'], string] => [
 /** Where the trace of a source's load begins. */
 export function sourceAddress(state: ProjectState, source: Source, caseId: string, levelId: string): string | null {
   if (source.kind === 'wall') return `wall:${source.id}@${levelId}`
-  if (source.kind === 'beam') return `beamWeight:${source.id}`
+  if (source.kind === 'beam' || source.kind === 'strut') return `beamWeight:${source.id}`
   if (source.kind === 'line' || source.kind === 'point') return `typed:${source.load.id}`
+  const address = regionAddress(state, source, caseId)
+  const { slopeId } = source.region
+  const lies = caseId.startsWith('permanent/') || caseId === constructionPermanent
+  return address && slopeId && lies ? `onPlan:${slopeId};${address}` : address
+}
+
+function regionAddress(state: ProjectState, source: RegionSource, caseId: string): string | null {
   if (caseId === selfWeight) return `slab:${source.panel.panel.id}`
   const key = keyOfRegion(state, source)
   if (key && isConstruction(caseId)) return `key:${key}:${caseId}`
@@ -156,7 +178,7 @@ export function columnRows(state: ProjectState, place: Place, caseId: string): r
   const { floor, row } = place
   const member = floor.operator.plan.frame.columns[row]?.member
   const own = read(floor.rundown.feet, row) - read(floor.rundown.tops, row)
-  const length = floor.floor.storeyHeight
+  const length = lengthOfColumn(floor, row)
   const ownRow: PathRow[] =
     own === 0 || !member
       ? []
@@ -176,6 +198,7 @@ export function columnRows(state: ProjectState, place: Place, caseId: string): r
   return [
     ...columnsStandingOn(state, place, 'column', caseId),
     ...reactionsOnto(state, place, 'column', caseId),
+    ...rowsOnto(state, floor, floor.operator.toColumns, row, null, caseId),
     ...ownRow,
   ]
 }

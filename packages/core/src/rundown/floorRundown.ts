@@ -1,7 +1,7 @@
 import type { Landing } from '../building/landings'
 import { present } from '../outcome/assert'
 import { pointReactions } from './beamStatics'
-import type { LayoutOperator, SparseRows } from './operator'
+import { takenOf, type LayoutOperator, type SparseRows } from './operator'
 
 /** Results of one floor. Every block is row by row with `columns` values: the cases, then the floor area. */
 export interface FloorRundown {
@@ -69,10 +69,8 @@ function applySources(operator: LayoutOperator, intensities: Float64Array, out: 
   for (let i = 0; i < operator.applied.length; i++) {
     applyRow(operator.toSupports, i, intensities, out.reactions, columns)
     applyRow(operator.toBeams, i, intensities, out.beamTotals, columns)
-    const { start, value } = operator.toBeams
-    let onBeams = 0
-    for (let e = start[i] ?? 0; e < (start[i + 1] ?? 0); e++) onBeams += value[e] ?? 0
-    addRow(out.onMembers, 0, intensities, i, onBeams, columns)
+    applyRow(operator.toColumns, i, intensities, out.tops, columns)
+    addRow(out.onMembers, 0, intensities, i, takenOf(operator, i), columns)
     addRow(out.applied, 0, intensities, i, operator.applied[i] ?? 0, columns)
     addRow(out.notCarried, 0, intensities, i, operator.notCarried[i] ?? 0, columns)
   }

@@ -1,3 +1,4 @@
+import { trueAlong, type Stretch } from '../building/slopes'
 import type { LayoutOperator } from './operator'
 
 /** Line load on a member, linear from q0 at s0 to q1 at s1 (N/m over m), downwards positive. */
@@ -29,6 +30,32 @@ export function memberLoads(operator: LayoutOperator, intensity: (source: number
     lines: sumLines(lines.get(id) ?? []),
     points: (points.get(id) ?? []).sort((a, b) => a.s - b.s),
   }))
+}
+
+/** What lands at the top of every column without a beam, N, in the order of the columns. */
+export function loadsOnColumns(operator: LayoutOperator, intensity: (source: number) => number): Float64Array {
+  const { start, index, value } = operator.toColumns
+  const forces = new Float64Array(operator.plan.frame.columns.length)
+  operator.plan.sources.forEach((_, i) => {
+    for (let e = start[i] ?? 0; e < (start[i + 1] ?? 0); e++)
+      forces[index[e] ?? 0] = (forces[index[e] ?? 0] ?? 0) + intensity(i) * (value[e] ?? 0)
+  })
+  return forces
+}
+
+/** Loads given along the plan, as force per true length at places along the true length. */
+export function alongTrueLength({ lines, points }: MemberLoad, stretches: readonly Stretch[]): MemberLoad {
+  if (stretches.every(({ stretch }) => stretch === 1)) return { lines, points }
+  return {
+    lines: lines.flatMap(([s0, s1, q0, q1]) =>
+      stretches.flatMap(({ s0: from, s1: to, stretch }): LoadLine[] => {
+        const [a, b] = [Math.max(s0, from), Math.min(s1, to)]
+        const at = (s: number) => (q0 + ((q1 - q0) * (s - s0)) / (s1 - s0)) / stretch
+        return b - a > sameStop ? [[trueAlong(stretches, a), trueAlong(stretches, b), at(a), at(b)]] : []
+      }),
+    ),
+    points: points.map(({ s, force }) => ({ s: trueAlong(stretches, s), force })),
+  }
 }
 
 function listAt<T>(lists: Map<string, T[]>, key: string): T[] {

@@ -21,18 +21,21 @@ export interface LayoutOperator {
   readonly toSupports: SparseRows
   /** Row by source: force on each beam. */
   readonly toBeams: SparseRows
+  /** Row by source: force at the top of each column that takes it without a beam. */
+  readonly toColumns: SparseRows
   /** Per unit of each source: what met no support, or a beam that cannot stand. */
   readonly notCarried: Float64Array
   readonly applied: Float64Array
 }
 
 export function layoutOperator(plan: LayoutPlan): LayoutOperator {
-  const { beams, loop } = plan.frame
+  const { beams, columns, loop } = plan.frame
   const stuck = new Set(loop)
   const beamAt = new Map(beams.map(({ member }, i) => [member.id as string, i]))
+  const columnAt = new Map(columns.map(({ member }, i) => [member.id as string, i]))
   const firstSupport = new Int32Array(beams.length + 1)
   beams.forEach(({ supports }, i) => (firstSupport[i + 1] = (firstSupport[i] ?? 0) + supports.length))
-  const [toSupports, toBeams] = [rowsBuilder(), rowsBuilder()]
+  const [toSupports, toBeams, toColumns] = [rowsBuilder(), rowsBuilder(), rowsBuilder()]
   const notCarried = new Float64Array(plan.sources.length)
   plan.sources.forEach(({ share }, i) => {
     let lost = share.notCarried
@@ -41,9 +44,12 @@ export function layoutOperator(plan: LayoutPlan): LayoutOperator {
       if (!beams[index]?.stable || stuck.has(index)) lost += force
       else reactions.forEach((value, k) => toSupports.put((firstSupport[index] ?? 0) + k, value))
     }
+    for (const { member, force } of share.onColumns)
+      toColumns.put(present(columnAt.get(member), `column ${member}`), force)
     notCarried[i] = lost
     toSupports.end()
     toBeams.end()
+    toColumns.end()
   })
   return {
     plan,
@@ -51,6 +57,7 @@ export function layoutOperator(plan: LayoutPlan): LayoutOperator {
     supportCount: firstSupport[beams.length] ?? 0,
     toSupports: toSupports.rows(),
     toBeams: toBeams.rows(),
+    toColumns: toColumns.rows(),
     notCarried,
     applied: Float64Array.from(plan.sources, ({ share }) => share.applied),
   }
@@ -99,3 +106,11 @@ function forcesByBeam(
   for (const { member, s, force } of share.points) add(member, force, (beam) => pointReactions(beam, s, force))
   return found
 }
+
+/** How much of one unit of a source members take: what is on beams, and what goes to columns directly. */
+export const takenOf = ({ toBeams, toColumns }: LayoutOperator, row: number): number =>
+  [toBeams, toColumns].reduce(
+    (sum, { start, value }) =>
+      value.subarray(start[row] ?? 0, start[row + 1] ?? 0).reduce((total, part) => total + part, sum),
+    0,
+  )

@@ -1,17 +1,20 @@
 import type { Beam, FramePlan } from '../building/frame'
 import type { LoadRegion, PanelPlan } from '../building/panelRegions'
+import { stretchesOf, trueLength } from '../building/slopes'
 import type { WallSegment } from '../building/wallSegments'
-import type { LineLoadShape, MemberShape, PointLoadShape, WallShape } from '../document/shapes'
+import type { LineLoadShape, MemberShape, PointLoadShape, SlopeShape, StrutShape, WallShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
-import { along } from '../geometry/segment'
-import { emptyShare, type Share } from '../sharing/share'
+import { along, distance } from '../geometry/segment'
+import { emptyShare, sumOfShares, type Share } from '../sharing/share'
 
-/** A load that acts per unit: an area of a panel, a stretch of wall, a typed load, or the weight of a beam along itself. */
-export type Source = RegionSource | WallSource | LineSource | PointSource | BeamSource
+/**
+ * A load that acts per unit: an area of a panel, a stretch of wall, a typed load, or the weight of a beam or strut along itself.
+ */
+export type Source = RegionSource | WallSource | LineSource | PointSource | BeamSource | StrutSource
 
 export interface RegionSource {
   readonly kind: 'region'
-  /** `panelId/patchId`, or `panelId/default`. */
+  /** `panelId/patchId` or `panelId/default`, and the slope that the region lies in. */
   readonly id: string
   readonly panel: PanelPlan
   readonly region: LoadRegion
@@ -56,16 +59,26 @@ export interface BeamSource {
   readonly share: Share
 }
 
-/** One layout as loads see it: its frame, its panels, and everything that can be loaded. */
+/** The weight of a member in space per N/m of true length: half at each end. */
+export interface StrutSource {
+  readonly kind: 'strut'
+  /** Id of the strut. */
+  readonly id: string
+  readonly strut: StrutShape
+  readonly share: Share
+}
+
+/** One layout as loads see it: its frame, its panels, the slopes of its roof, and everything that can be loaded. */
 export interface LayoutPlan {
   readonly frame: FramePlan
   readonly panels: readonly PanelPlan[]
+  readonly slopes: readonly SlopeShape[]
   readonly sources: readonly Source[]
 }
 
 export const regionSource = (panel: PanelPlan, region: LoadRegion, share: Share): RegionSource => ({
   kind: 'region',
-  id: `${panel.panel.id}/${region.patchId ?? 'default'}`,
+  id: [panel.panel.id, region.patchId ?? 'default', ...(region.slopeId ? [region.slopeId] : [])].join('/'),
   panel,
   region,
   share,
@@ -108,22 +121,45 @@ export function recordOfSource(source: Source): string {
       return source.load.id
     case 'beam':
       return source.member.id
+    case 'strut':
+      return source.strut.id
   }
 }
 
-export const beamSource = (beam: Beam): BeamSource => ({
+/** A beam weighs by its true length, wherever it climbs a slope. */
+export const beamSource = (beam: Beam, slopes: readonly SlopeShape[]): BeamSource => ({
   kind: 'beam',
   id: beam.member.id,
   member: beam.member,
-  share: ownLength(beam),
+  share: ownLength(beam, slopes),
 })
 
-function ownLength({ member, a, b, length }: Beam): Share {
-  const middle = along(a, b, length / 2)
+function ownLength({ member, a, b }: Beam, slopes: readonly SlopeShape[]): Share {
+  const stretches = stretchesOf(slopes, a, b)
+  const moment = (axis: 0 | 1) =>
+    stretches.reduce((sum, { s0, s1, stretch }) => sum + along(a, b, (s0 + s1) / 2)[axis] * (s1 - s0) * stretch, 0)
   return {
     ...emptyShare,
-    lines: [{ member: member.id, s0: 0, s1: length, q0: 1, q1: 1 }],
-    applied: length,
-    appliedMoments: [middle[0] * length, middle[1] * length],
+    lines: stretches.map(({ s0, s1, stretch }) => ({ member: member.id, s0, s1, q0: stretch, q1: stretch })),
+    applied: trueLength(stretches),
+    appliedMoments: [moment(0), moment(1)],
   }
+}
+
+/** True length of a member in space, m. */
+export function strutLength({ path: [a, b], startHeight, endHeight }: StrutShape): number {
+  return a && b ? Math.hypot(distance(a, b), endHeight - startHeight) : 0
+}
+
+/** Half of the weight goes to what is at each end in plan. */
+export function strutSource(strut: StrutShape, shareForceAt: (at: Point) => Share): StrutSource {
+  const length = strutLength(strut)
+  const [a = [0, 0], b = [0, 0]] = strut.path
+  const whole: Share = {
+    ...emptyShare,
+    applied: length,
+    appliedMoments: [(length * (a[0] + b[0])) / 2, (length * (a[1] + b[1])) / 2],
+  }
+  const halves = [a, b].map((end) => [shareForceAt(end), length / 2] as const)
+  return { kind: 'strut', id: strut.id, strut, share: sumOfShares(whole, halves) }
 }

@@ -22,6 +22,7 @@ export function shareAlongStrip(ground: StripGround, edge: Edge, length: number,
   return {
     lines: [],
     points: parts.flatMap(({ points }) => points),
+    onColumns: [],
     applied: length,
     appliedMoments,
     notCarried: parts.reduce((sum, part) => sum + part.notCarried, 0),

@@ -27,7 +27,7 @@ export function auditShare(share: Share, carriers: readonly Carrier[]): Audit {
     (sum, { s0, s1, q0, q1 }) => sum + ((s1 - s0) * (Math.abs(q0) + Math.abs(q1))) / 2,
     0,
   )
-  const points = share.points.reduce((sum, { force: f }) => sum + Math.abs(f), 0)
+  const points = [...share.points, ...share.onColumns].reduce((sum, { force: f }) => sum + Math.abs(f), 0)
   return {
     force: share.applied - share.notCarried - force,
     moments: [share.appliedMoments[0] - moments[0], share.appliedMoments[1] - moments[1]],

@@ -55,6 +55,7 @@ function collect(ground: StripGround, load: Loaded, applied: number, appliedMome
   return {
     lines: mergeLines(tally.lines),
     points: [],
+    onColumns: [],
     applied,
     appliedMoments,
     notCarried: tally.notCarried,

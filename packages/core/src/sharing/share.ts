@@ -15,10 +15,18 @@ export interface SharePoint {
   readonly force: number
 }
 
+export interface ColumnPoint {
+  readonly member: string
+  readonly at: Point
+  readonly force: number
+}
+
 /** What one unit of a load hands to members. Solved once per geometry; every case scales it. */
 export interface Share {
   readonly lines: readonly ShareLine[]
   readonly points: readonly SharePoint[]
+  /** What goes to the top of a column without a beam. */
+  readonly onColumns: readonly ColumnPoint[]
   /** All that was applied per unit load: area of a region, length of a line. */
   readonly applied: number
   readonly appliedMoments: Point
@@ -33,11 +41,30 @@ export interface Share {
 export const emptyShare: Share = {
   lines: [],
   points: [],
+  onColumns: [],
   applied: 0,
   appliedMoments: [0, 0],
   notCarried: 0,
   torque: 0,
   merged: [],
+}
+
+/** Shares by parts as one, for what was applied as the given share says. */
+export function sumOfShares(whole: Share, parts: readonly (readonly [share: Share, part: number])[]): Share {
+  const sum = (pick: (share: Share) => number) => parts.reduce((total, [share, part]) => total + pick(share) * part, 0)
+  return {
+    ...whole,
+    lines: parts.flatMap(([{ lines }, part]) =>
+      lines.map((line) => ({ ...line, q0: line.q0 * part, q1: line.q1 * part })),
+    ),
+    points: parts.flatMap(([{ points }, part]) => points.map((point) => ({ ...point, force: point.force * part }))),
+    onColumns: parts.flatMap(([{ onColumns }, part]) =>
+      onColumns.map((point) => ({ ...point, force: point.force * part })),
+    ),
+    notCarried: sum(({ notCarried }) => notCarried),
+    torque: sum(({ torque }) => torque),
+    merged: parts.flatMap(([{ merged }]) => merged),
+  }
 }
 
 /** Total force on members and its first moments about the axes, given where the members lie. */
@@ -63,5 +90,6 @@ export function shareTotals(
     my += (moment * (by - ay)) / h
   }
   for (const { member, s, force: f } of share.points) add(f, pointOn(member, s))
+  for (const { at, force: f } of share.onColumns) add(f, at)
   return { force, moments: [mx, my] }
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { rectangle } from '../../test/shapes'
+import type { Column } from '../building/frame'
 import { planPanel, type PanelPlan } from '../building/panelRegions'
 import { wallSegments, type WallSegment } from '../building/wallSegments'
 import type { PanelShape } from '../document/shapes'
@@ -151,20 +152,25 @@ describe('the audit of a share', () => {
   })
 })
 
+const columnAt = (at: Point): Column => ({
+  at,
+  member: { id: 'member:C', role: 'column', path: [at], startRelease: 'pinned', endRelease: 'pinned' },
+})
+
 describe('a force at a point goes to what is under it', () => {
   test('on the line of a beam it is a point load there', () => {
-    expect(shareForce([2.5, 0], bay, floor).points).toEqual([{ member: 'south', s: 2.5, force: 1 }])
+    expect(shareForce([2.5, 0], bay, [], floor).points).toEqual([{ member: 'south', s: 2.5, force: 1 }])
   })
 
   test('where beams meet they share it equally, at their ends', () => {
-    expect(shareForce([0, 0], bay, floor).points).toEqual([
+    expect(shareForce([0, 0], bay, [], floor).points).toEqual([
       { member: 'south', s: 0, force: 0.5 },
       { member: 'west', s: 0, force: 0.5 },
     ])
   })
 
   test('on the slab it goes by lever: 1 m from the south of a span of 4 m is three quarters and one', () => {
-    expect(forces(shareForce([3, 1], bay, floor))).toEqual({ south: 0.75, north: 0.25 })
+    expect(forces(shareForce([3, 1], bay, [], floor))).toEqual({ south: 0.75, north: 0.25 })
   })
 
   test('where supports end on each other it still finds them, on one side', () => {
@@ -173,14 +179,25 @@ describe('a force at a point goes to what is under it', () => {
       carrier('south east', [3, 0], [6, 0]),
       carrier('north', [0, 4], [6, 4]),
     ]
-    const share = shareForce([3, 1], cut, floor)
+    const share = shareForce([3, 1], cut, [], floor)
     expect(share.notCarried).toBe(0)
     expect(share.points.reduce((sum, { force }) => sum + force, 0)).toBeCloseTo(1, 12)
     expect(forces(share)['north']).toBeCloseTo(0.25, 6)
   })
 
+  test('on a column without a beam it goes to the column, not to the slab round it; a beam there goes before', () => {
+    const column = [columnAt([3, 1])]
+    expect(shareForce([3, 1.005], bay, column, floor)).toMatchObject({
+      points: [],
+      onColumns: [{ member: 'member:C', at: [3, 1.005], force: 1 }],
+      notCarried: 0,
+    })
+    expect(shareForce([3, 1.02], bay, column, floor).onColumns).toEqual([])
+    expect(shareForce([2.5, 0], bay, [columnAt([2.5, 0])], floor).onColumns).toEqual([])
+  })
+
   test('beyond every beam and panel nothing carries it', () => {
-    expect(shareForce([9, 9], bay, floor)).toMatchObject({ points: [], notCarried: 1, applied: 1 })
+    expect(shareForce([9, 9], bay, [], floor)).toMatchObject({ points: [], notCarried: 1, applied: 1 })
   })
 
   // law: force and both moments are kept wherever a point stands on the slab, by lever
@@ -192,7 +209,7 @@ describe('a force at a point goes to what is under it', () => {
         fc.constantFrom(Math.PI / 2, 0, 1.2),
         (x, y, spanAngle) => {
           const ring = [...bay, carrier('east', [6, 0], [6, 4])]
-          const share = shareForce([x, y], ring, [panel(1, rectangle(0, 0, 6, 4), { spanAngle })])
+          const share = shareForce([x, y], ring, [], [panel(1, rectangle(0, 0, 6, 4), { spanAngle })])
           const places = new Map(ring.map(({ member, a, b }) => [member, [a, b] as const]))
           const pointOn = (member: string, s: number): Point => {
             const [a, b] = places.get(member) ?? [

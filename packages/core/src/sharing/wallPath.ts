@@ -1,3 +1,4 @@
+import type { Column } from '../building/frame'
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { WallSegment } from '../building/wallSegments'
 import type { Point } from '../geometry/point'
@@ -6,7 +7,7 @@ import { along, distance, overlapOn, project } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import { shareLine, sharePoint } from './oneWay'
 import type { Carrier } from './rails'
-import { emptyShare, type Share, type ShareLine, type SharePoint } from './share'
+import { emptyShare, sumOfShares, type Share, type ShareLine, type SharePoint } from './share'
 
 interface Stretch {
   readonly from: number
@@ -98,10 +99,15 @@ function shareOnPanels(
 }
 
 /**
- * One unit of force at a point: onto beams under it (those that lie on each other or end there share equally), else onto the
- * panel under it by its one-way rule, else not carried.
+ * One unit of force at a point: onto beams under it (those that lie on each other or end there share equally), else onto a
+ * column there, else onto the panel under it by its one-way rule, else not carried.
  */
-export function shareForce(at: Point, carriers: readonly Carrier[], panels: readonly PanelPlan[]): Share {
+export function shareForce(
+  at: Point,
+  carriers: readonly Carrier[],
+  columns: readonly Column[],
+  panels: readonly PanelPlan[],
+): Share {
   const under = carriers.flatMap(({ member, a, b }) => {
     const { s, off } = project(a, b, at)
     const length = distance(a, b)
@@ -111,6 +117,8 @@ export function shareForce(at: Point, carriers: readonly Carrier[], panels: read
   const alone: Share = { ...emptyShare, applied: 1, appliedMoments: at }
   if (under.length > 0)
     return { ...alone, points: under.map(({ member, s }) => ({ member, s, force: 1 / under.length })) }
+  const column = columns.find((entry) => distance(entry.at, at) <= onLine)
+  if (column) return { ...alone, onColumns: [{ member: column.member.id, at, force: 1 }] }
   // on a border that panels share they take it by equal parts, whichever way their outlines were drawn
   const plans = panels.filter((entry) => touches(entry, at))
   if (plans.length === 0) return { ...alone, notCarried: 1 }
@@ -118,14 +126,10 @@ export function shareForce(at: Point, carriers: readonly Carrier[], panels: read
     const { spanAngle, overhang } = plan.panel
     return sharePoint({ outline: stripOutline(plan), spanAngle, overhang, carriers }, at)
   })
-  const part = 1 / shares.length
-  return {
-    ...alone,
-    points: shares.flatMap(({ points }) => points.map((point) => ({ ...point, force: point.force * part }))),
-    notCarried: shares.reduce((sum, share) => sum + share.notCarried * part, 0),
-    torque: shares.reduce((sum, share) => sum + share.torque * part, 0),
-    merged: shares.flatMap(({ merged }) => merged),
-  }
+  return sumOfShares(
+    alone,
+    shares.map((share) => [share, 1 / shares.length] as const),
+  )
 }
 
 /** Whether a panel is under a point or has it on its border. */

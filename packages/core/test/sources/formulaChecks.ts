@@ -158,6 +158,21 @@ export const formulaChecks: readonly FormulaCheck[] = [
     within: 0.5,
   },
   {
+    // 10 m · 20 cm² + 10 m · 10 cm² + 20 m · 5 cm² is 0.04 m³: at 78.5 kN/m³ 3.14 kN over 10 m
+    formula: 'trussWeight',
+    source: 'common practice: volume by unit weight',
+    inputs: { A_t: 20e-4, L_t: 10, A_b: 10e-4, L_b: 10, A_w: 5e-4, L_w: 20, gamma: 78_500 },
+    result: 314,
+    within: 1e-9,
+  },
+  {
+    formula: 'loadOnPlan',
+    source: 'common practice: a roof of 60° has twice its area in plan',
+    inputs: { g_s: 400, alpha: Math.PI / 3 },
+    result: 800,
+    within: 1e-9,
+  },
+  {
     formula: 'netHeight',
     source: 'common practice: storey 3.15 m less a 450 mm beam and a 150 mm slab',
     inputs: { h_storey: 3.15, h_beam: 0.45, h_slab: 0.15 },

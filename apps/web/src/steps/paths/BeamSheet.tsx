@@ -1,5 +1,6 @@
 import { formatQuantity, type MemberView, type PathRow } from '@hedrion/core'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
+import { roleNames } from '../../drawing/describe'
 import { markOf } from '../../drawing/marks'
 import { usePicked } from '../../sheet/PickedTools'
 import { Scope } from '../../sheet/Scope'
@@ -8,8 +9,6 @@ import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
 import { Swatch } from '../../ui/Swatch'
 import { BeamSketch } from './BeamSketch'
-
-const roleNames = { beam: 'Beam', girder: 'Girder', joist: 'Joist', column: 'Column' } as const
 
 /** What lands on a beam and where it goes, written out as by hand. */
 export function BeamSheet({ expandedId, caseId }: { readonly expandedId: string; readonly caseId: string }) {
@@ -64,6 +63,7 @@ const kinds = {
   line: 'line load',
   point: 'point load',
   ownWeight: 'own weight',
+  strut: 'member in space',
   beam: 'beam',
   column: 'column',
 } as const
@@ -74,6 +74,7 @@ const units = {
   line: ['lineLoad', 'length'],
   point: ['force', 'factor'],
   ownWeight: ['lineLoad', 'length'],
+  strut: ['lineLoad', 'length'],
   beam: ['force', 'factor'],
   column: ['force', 'factor'],
 } as const
@@ -83,6 +84,7 @@ const rules = {
   line: 'typed',
   point: 'typed',
   ownWeight: 'A · γ',
+  strut: 'half of A · γ · l',
   beam: 'its reaction',
   column: 'stands on it',
 } as const

@@ -156,6 +156,7 @@ const references: Readonly<Record<PathRow['kind'], string>> = {
   line: 'line load',
   point: 'point load',
   ownWeight: 'A · γ · l',
+  strut: 'half of A · γ · l',
   beam: 'reaction',
   column: 'from above',
 }

@@ -1,5 +1,5 @@
 import { readCase } from '../../derivation/cells'
-import { placeOf } from '../../derivation/floorQueries'
+import { lengthOfColumn, placeOf } from '../../derivation/floorQueries'
 import type { ProjectState } from '../../derivation/project'
 import { formula } from '../../trace/formula'
 import { given, type Traced } from '../../trace/traced'
@@ -37,6 +37,7 @@ const lengthOf = {
   wall: 'length of wall on the beam',
   line: 'length of the load on the beam',
   beam: 'length of the beam',
+  strut: 'half of it, at each end',
 }
 
 export type Why = (state: ProjectState, address: string) => Traced | null
@@ -85,6 +86,6 @@ export function columnWeight(state: ProjectState, expandedId: string, why: Why):
   const member = place?.floor.operator.plan.frame.columns[place.row]?.member
   const perLength = member && why(state, `beamWeight:${member.id}`)
   if (!place || !perLength) return null
-  const l = given('l', 'length', place.floor.floor.storeyHeight, 'from its level down to the next')
+  const l = given('l', 'length', lengthOfColumn(place.floor, place.row), 'from its top down to what it stands on')
   return lineForce({ q: { ...perLength, quantity: 'lineLoad' }, l })
 }

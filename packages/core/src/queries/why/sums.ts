@@ -5,6 +5,7 @@ import { expandedAt, floorAt, placeOf } from '../../derivation/floorQueries'
 import type { FloorState } from '../../derivation/floorStates'
 import type { ProjectState } from '../../derivation/project'
 import { labelOf } from '../../document/labels'
+import { takenOf } from '../../rundown/operator'
 import { recordOfSource, type Source } from '../../rundown/sources'
 import { tracedSum, type Amount, type Traced, type TracedTerm } from '../../trace/traced'
 import { columnRows, landingRows, sourceAddress, type PathRow } from '../pathRows'
@@ -35,6 +36,7 @@ export const kindNames = {
   point: 'point load',
   ownWeight: 'own weight',
   beam: 'beam',
+  strut: 'member in space',
   column: 'column',
 } as const
 
@@ -153,10 +155,7 @@ export function landedSum(state: ProjectState, rest: string): Traced | null {
   const [levelId, caseId] = splitCase(rest)
   const floor = floorAt(state, levelId)
   if (!floor || !state.caseIds.includes(caseId) || windDirectionOf(caseId)) return null
-  const { start, value } = floor.operator.toBeams
-  const onBeams = (row: number) =>
-    value.subarray(start[row] ?? 0, start[row + 1] ?? 0).reduce((sum, part) => sum + part, 0)
-  const terms = sourceTerms(state, floor, caseId, onBeams)
+  const terms = sourceTerms(state, floor, caseId, (row) => takenOf(floor.operator, row))
   const whole = readCase(state, caseId)(floor.rundown.onMembers, 0)
   return tracedSum('F', 'force', 'what members take on the level', folded([...terms, ...columnsBelow(whole, terms)]))
 }

@@ -1,15 +1,16 @@
 import { constructionImposed, constructionPermanent, windDirectionOf } from '../../actions/cases'
-import { buildUpWeight, memberWeight, slabWeight, withSource } from '../../actions/ownWeight'
+import { buildUpWeight, slabWeight } from '../../actions/ownWeight'
 import { isTypedLoad, typedValue } from '../../actions/typedLoads'
 import { windSite } from '../../derivation/climate'
 import { floorAt } from '../../derivation/floorQueries'
 import { wallSourcesOf } from '../../derivation/heads'
 import type { ProjectState } from '../../derivation/project'
 import { splitExpanded } from '../../document/labels'
+import { onPlan, weightOfMember } from './ownWeights'
 import { massOfLevel } from '../massViews'
 import { peakVelocityPressure } from '../../standards/en/peakVelocityPressure'
 import { parameter } from '../../standards/layer'
-import { given, tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
+import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 import { columnWeight, landing } from './landing'
 import { reactionSum } from './reactionSum'
 import { columnArea, levelAdds } from './columnParts'
@@ -46,6 +47,7 @@ const answers: Readonly<Record<string, Answer>> = {
   key: keyLoad,
   buildUp: weightOfLayers,
   slab: weightOfSlab,
+  onPlan: (state, rest) => onPlan(state, rest, why),
   beamWeight: weightOfMember,
   wall: wallLoadAt,
   wallRun,
@@ -107,18 +109,6 @@ function weightOfSlab({ document }: ProjectState, id: string): Traced | null {
   const slab = panel?.kind === 'panel' ? panel.slab : null
   const material = slab && document.records.get(slab.material)
   return slab && material?.kind === 'material' ? slabWeight(slab.thickness, material) : null
-}
-
-/** `beamWeight:MEMBER`: per length, of a column as well. */
-function weightOfMember({ document }: ProjectState, id: string): Traced | null {
-  const member = document.records.get(id)
-  if (member?.kind !== 'member') return null
-  const [section, material] = [document.records.get(member.section), document.records.get(member.material)]
-  if (section?.kind !== 'section' || material?.kind !== 'material') return null
-  return memberWeight({
-    A: given('A', 'sectionArea', section.area, withSource(section)),
-    gamma: given('γ', 'unitWeight', material.unitWeight, withSource(material)),
-  })
 }
 
 /** `wall:RUN/SEGMENT@LEVEL`. */

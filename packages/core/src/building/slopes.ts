@@ -1,0 +1,84 @@
+import type { SlopeShape } from '../document/shapes'
+import type { Point } from '../geometry/point'
+import { contains, eachEdge } from '../geometry/polygon'
+import { along, distance, project } from '../geometry/segment'
+import { onLine, samePoint } from '../geometry/tolerance'
+
+/** Distance of a point uphill, m. */
+const uphillOf = ({ uphill }: SlopeShape, [x, y]: Point): number => x * Math.cos(uphill) + y * Math.sin(uphill)
+
+/** Height of the plane of a slope over its level at a point of the plan, m. */
+export function heightOn(slope: SlopeShape, at: Point): number {
+  const lowest = Math.min(...slope.outline.map((corner) => uphillOf(slope, corner)))
+  return slope.eaves + Math.tan(slope.pitch) * (uphillOf(slope, at) - lowest)
+}
+
+/** The slope in which a point lies, its border counted in: the first by id that is highest there. */
+export function slopeAt(slopes: readonly SlopeShape[], at: Point): SlopeShape | null {
+  let found: SlopeShape | null = null
+  for (const slope of slopes)
+    if (touches(slope, at) && (found === null || heightOn(slope, at) > heightOn(found, at) + samePoint)) found = slope
+  return found
+}
+
+const touches = ({ outline }: SlopeShape, [x, y]: Point): boolean =>
+  [0, onLine, -onLine].some((dx) => [0, onLine, -onLine].some((dy) => contains([outline], [x + dx, y + dy])))
+
+/** Height of the roof over its level at a point of the plan, m; 0 where no slope is. */
+export function heightAt(slopes: readonly SlopeShape[], at: Point): number {
+  const slope = slopeAt(slopes, at)
+  return slope ? heightOn(slope, at) : 0
+}
+
+/** True area of a slope per area in plan. */
+export const areaStretch = ({ pitch }: SlopeShape): number => 1 / Math.cos(pitch)
+
+/** Part of a line in plan that lies in one slope, or in none; `stretch` is true length per length in plan. */
+export interface Stretch {
+  readonly s0: number
+  readonly s1: number
+  readonly stretch: number
+}
+
+/** A line in plan, cut where it goes from slope to slope. */
+export function stretchesOf(slopes: readonly SlopeShape[], a: Point, b: Point): readonly Stretch[] {
+  const length = distance(a, b)
+  if (slopes.length === 0) return [{ s0: 0, s1: length, stretch: 1 }]
+  const stops = [0, ...bordersOn(slopes, a, b, length), length].sort((p, q) => p - q)
+  const bearing = Math.atan2(b[1] - a[1], b[0] - a[0])
+  return stops.slice(1).flatMap((s1, i): Stretch[] => {
+    const s0 = stops[i] ?? 0
+    if (s1 - s0 < samePoint) return []
+    const slope = slopeAt(slopes, along(a, b, (s0 + s1) / 2))
+    const rise = slope ? Math.tan(slope.pitch) * Math.cos(bearing - slope.uphill) : 0
+    return [{ s0, s1, stretch: Math.hypot(1, rise) }]
+  })
+}
+
+function bordersOn(slopes: readonly SlopeShape[], a: Point, b: Point, length: number): readonly number[] {
+  const found: number[] = []
+  for (const { outline } of slopes)
+    eachEdge(outline, (p, q) => {
+      const [from, to] = [project(a, b, p), project(a, b, q)]
+      if (from.off > 0 === to.off > 0) return
+      const s = from.s + ((to.s - from.s) * from.off) / (from.off - to.off)
+      if (s > samePoint && s < length - samePoint) found.push(s)
+    })
+  return found
+}
+
+/** True length of a line in plan, m. */
+export const trueLength = (stretches: readonly Stretch[]): number =>
+  stretches.reduce((sum, { s0, s1, stretch }) => sum + (s1 - s0) * stretch, 0)
+
+/** How far along its true length a member is at s in plan, m. */
+export const trueAlong = (stretches: readonly Stretch[], s: number): number =>
+  stretches.reduce((sum, { s0, s1, stretch }) => sum + Math.max(0, Math.min(s, s1) - s0) * stretch, 0)
+
+/** Length of a column: its storey, with what the roof climbs over it less what it climbs where it stands, m; never below 0. */
+export const columnLength = (
+  storeyHeight: number,
+  slopes: readonly SlopeShape[],
+  slopesBelow: readonly SlopeShape[],
+  at: Point,
+): number => Math.max(0, storeyHeight + heightAt(slopes, at) - heightAt(slopesBelow, at))

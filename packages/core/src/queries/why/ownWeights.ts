@@ -1,0 +1,63 @@
+import { loadOnPlan, memberWeight, trussWeight, withSource } from '../../actions/ownWeight'
+import { trussLengths, trussParts } from '../../building/truss'
+import type { ProjectState } from '../../derivation/project'
+import type { Document } from '../../document/document'
+import type { Member, Section, Slope } from '../../document/recordKinds'
+import { slopeShape, trussShape } from '../../document/shapes'
+import { given, type Traced } from '../../trace/traced'
+import type { Why } from './landing'
+
+const sectionAt = (document: Document, id: string): Section | null => {
+  const section = document.records.get(id)
+  return section?.kind === 'section' ? section : null
+}
+
+const areaOf = (symbol: string, section: Section) => given(symbol, 'sectionArea', section.area, withSource(section))
+
+/** `beamWeight:MEMBER`: per true length, of a column, a truss or a strut as well. */
+export function weightOfMember(state: ProjectState, id: string): Traced | null {
+  const { document } = state
+  const member = document.records.get(id)
+  if (member?.kind !== 'member' && member?.kind !== 'strut') return null
+  const [section, material] = [sectionAt(document, member.section), document.records.get(member.material)]
+  if (!section || material?.kind !== 'material') return null
+  const gamma = given('γ', 'unitWeight', material.unitWeight, withSource(material))
+  if (member.kind === 'member' && member.truss) return weightOfTruss(state, member, section, gamma)
+  return memberWeight({ A: areaOf('A', section), gamma })
+}
+
+function weightOfTruss(
+  { document, floors }: ProjectState,
+  member: Member,
+  top: Section,
+  gamma: Traced<'unitWeight'>,
+): Traced | null {
+  const slopes = floors.find(({ floor }) => floor.layoutId === member.layout)?.operator.plan.slopes ?? []
+  const lengths = trussLengths(trussParts(trussShape(member), slopes))
+  const bottom = sectionAt(document, member.truss?.bottomSection ?? '')
+  const web = sectionAt(document, member.truss?.webSection ?? '')
+  if (!bottom || !web) return null
+  const length = (symbol: string, value: number, of: string) => given(symbol, 'length', value, of)
+  return trussWeight({
+    A_t: areaOf('A_t', top),
+    L_t: length('L_t', lengths.top, 'top chord'),
+    A_b: areaOf('A_b', bottom),
+    L_b: length('L_b', lengths.bottom, 'bottom chord'),
+    A_w: areaOf('A_w', web),
+    L_w: length('L_w', lengths.web, 'diagonals and posts'),
+    gamma,
+  })
+}
+
+/** `onPlan:SLOPE;ADDRESS`: what lies in a slope, per area in plan. */
+export function onPlan({ document, ...state }: ProjectState, rest: string, why: Why): Traced | null {
+  const at = rest.indexOf(';')
+  const slope = document.records.get(rest.slice(0, at)) as Slope | undefined
+  const load = why({ document, ...state }, rest.slice(at + 1))
+  if (slope?.kind !== 'slope' || !load) return null
+  const { pitch } = slopeShape(slope)
+  return loadOnPlan({
+    g_s: { ...load, quantity: 'pressure' },
+    alpha: given('α', 'angle', pitch, `slope ${slope.label}`),
+  })
+}
