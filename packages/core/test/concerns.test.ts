@@ -162,6 +162,8 @@ const triggers: readonly Trigger[] = [
       building.column(upper, [3, 0])
       building.column(upper, [3, 4])
       building.beam(upper, [3, 0], [3, 4])
+      // without this floor under them they would go on down to the base
+      building.panel(lower, rectangle(2, 0, 4, 4), { spanAngle: 0 })
       building.panel(upper, rectangle(2, 0, 4, 4), { spanAngle: 0 })
       return building
     },

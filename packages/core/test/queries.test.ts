@@ -127,6 +127,8 @@ describe('the sheets of a member, a column, a panel', () => {
     ] as const)
       building.column(lower, at)
     building.beam(lower, [0, 0], [6, 0])
+    // a floor without a beam stops the third column
+    building.panel(lower, rectangle(2, 2, 4, 4))
     const [onColumn, onBeam, onNothing] = (
       [
         [0, 0],

@@ -1,7 +1,10 @@
 import type { MemberShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
+import { rectangle } from '../../test/shapes'
+import type { FramePlan } from './frame'
 import { framePlan } from './framePlan'
-import { standFeet } from './landings'
+import { passingColumns, standFeet } from './landings'
+import { planPanel } from './panelRegions'
 import { wallSegments } from './wallSegments'
 
 const member = (id: string, ...path: readonly Point[]): MemberShape => ({
@@ -40,6 +43,35 @@ describe('where the foot of a column stands', () => {
 
   test('a floor without members holds nothing', () => {
     expect(standFeet(below, framePlan([])).unsupported).toEqual([0, 1])
+  })
+})
+
+describe('columns pass through a level where there is neither member nor floor', () => {
+  const at = (...points: readonly Point[]) => framePlan(points.map((point, i) => member(`c${i}`, point)))
+  const slab = (hole: readonly (readonly Point[])[] = []) => [
+    planPanel(
+      {
+        id: 'panel:1',
+        layout: 'layout:1',
+        outline: rectangle(0, 1, 6, 4),
+        spanAngle: 0,
+        overhang: 'lever',
+        openings: 'bridged',
+      },
+      hole.map((outline) => ({ id: 'opening:1' as const, outline })),
+      [],
+    ),
+  ]
+  const names = (above: FramePlan, ...rest: Parameters<typeof slab>) =>
+    passingColumns(above, below, slab(...rest)).map(({ at: point }) => point)
+
+  test('beside the floor and through its opening, not onto the slab, its border, a column or a beam', () => {
+    const columns = at([9, 9], [3, 2], [3, 4.005], [0, 0], [6, 2.5])
+    expect(names(columns)).toEqual([[9, 9]])
+    expect(names(columns, [rectangle(2, 1.5, 4, 3)])).toEqual([
+      [9, 9],
+      [3, 2],
+    ])
   })
 })
 

@@ -1,5 +1,7 @@
 import type { Column, FramePlan } from './frame'
+import type { PanelPlan } from './panelRegions'
 import { nearby } from '../geometry/nearby'
+import { touches } from '../geometry/polygon'
 import { distance, project } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 
@@ -32,6 +34,15 @@ export function standFeet(above: FramePlan, below: FramePlan): FootPlan {
     else unsupported.push(row)
   })
   return { landings, unsupported }
+}
+
+/** Columns that find nothing under them and no floor either: they go on down through the level (a hall beside it, a void). */
+export function passingColumns(above: FramePlan, below: FramePlan, panels: readonly PanelPlan[]): readonly Column[] {
+  const { unsupported } = standFeet(above, below)
+  return unsupported.flatMap((row) => {
+    const column = above.columns[row]
+    return column && !panels.some(({ net }) => touches(net, column.at)) ? [column] : []
+  })
 }
 
 function onColumn({ at }: Column, row: number, below: FramePlan, near: readonly number[]): Landing | undefined {

@@ -1,8 +1,8 @@
 import type { SlopeShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
-import { contains, eachEdge } from '../geometry/polygon'
+import { eachEdge, touches } from '../geometry/polygon'
 import { along, distance, project } from '../geometry/segment'
-import { onLine, samePoint } from '../geometry/tolerance'
+import { samePoint } from '../geometry/tolerance'
 
 /** Distance of a point uphill, m. */
 const uphillOf = ({ uphill }: SlopeShape, [x, y]: Point): number => x * Math.cos(uphill) + y * Math.sin(uphill)
@@ -17,12 +17,10 @@ export function heightOn(slope: SlopeShape, at: Point): number {
 export function slopeAt(slopes: readonly SlopeShape[], at: Point): SlopeShape | null {
   let found: SlopeShape | null = null
   for (const slope of slopes)
-    if (touches(slope, at) && (found === null || heightOn(slope, at) > heightOn(found, at) + samePoint)) found = slope
+    if (touches([slope.outline], at) && (found === null || heightOn(slope, at) > heightOn(found, at) + samePoint))
+      found = slope
   return found
 }
-
-const touches = ({ outline }: SlopeShape, [x, y]: Point): boolean =>
-  [0, onLine, -onLine].some((dx) => [0, onLine, -onLine].some((dy) => contains([outline], [x + dx, y + dy])))
 
 /** Height of the roof over its level at a point of the plan, m; 0 where no slope is. */
 export function heightAt(slopes: readonly SlopeShape[], at: Point): number {
@@ -48,7 +46,7 @@ export function stretchesOf(slopes: readonly SlopeShape[], a: Point, b: Point): 
   const bearing = Math.atan2(b[1] - a[1], b[0] - a[0])
   return stops.slice(1).flatMap((s1, i): Stretch[] => {
     const s0 = stops[i] ?? 0
-    if (s1 - s0 < samePoint) return []
+    if (s1 - s0 < 1e-9) return []
     const slope = slopeAt(slopes, along(a, b, (s0 + s1) / 2))
     const rise = slope ? Math.tan(slope.pitch) * Math.cos(bearing - slope.uphill) : 0
     return [{ s0, s1, stretch: Math.hypot(1, rise) }]

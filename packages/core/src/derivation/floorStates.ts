@@ -2,8 +2,8 @@ import { selfWeight } from '../actions/cases'
 import { caseOfTyped, typedLoadsOf } from '../actions/typedLoads'
 import type { KeyLoads } from '../actions/keyLoads'
 import type { Floor } from '../building/floors'
-import type { FramePlan } from '../building/frame'
-import { standFeet, type FootPlan } from '../building/landings'
+import type { Column, FramePlan } from '../building/frame'
+import { passingColumns, standFeet, type FootPlan } from '../building/landings'
 import { columnLength } from '../building/slopes'
 import { trussLengths, trussParts } from '../building/truss'
 import { recordsOf, type Document } from '../document/document'
@@ -39,6 +39,8 @@ export interface FloorState {
   readonly floor: Floor
   readonly level: Level
   readonly operator: LayoutOperator
+  /** How many of its columns, the last ones, belong to a level above and pass through this one. */
+  readonly passing: number
   /** Of the roof that its columns stand on, if they do. */
   readonly slopesBelow: readonly SlopeShape[]
   /** Row by source, column by case, then floor area. */
@@ -51,6 +53,23 @@ export interface FloorState {
 }
 
 const feetStage = stage('feet', (above: FramePlan, below: FramePlan): FootPlan => standFeet(above, below))
+
+/** The operator of a layout on one level, where columns from above pass through it. */
+const passingStage = stage('passing', (operator: LayoutOperator, passing: readonly Column[]): LayoutOperator => {
+  const { frame } = operator.plan
+  return { ...operator, plan: { ...operator.plan, frame: { ...frame, columns: [...frame.columns, ...passing] } } }
+})
+
+const passingWeightsStage = stage(
+  'passingWeights',
+  (weights: OwnWeights, above: OwnWeights, passing: readonly Column[]): OwnWeights => ({
+    ...weights,
+    members: new Map([
+      ...weights.members,
+      ...passing.map(({ member }) => [member.id, above.members.get(member.id) ?? 0] as const),
+    ]),
+  }),
+)
 
 const rundownStage = stage(
   'rundown',
@@ -240,13 +259,14 @@ function floorState(
     above?.layout.beamDepths ?? [],
     above?.layout.slabDepths ?? [],
   )
-  const feetAbove = above ? memo.get(feetStage, above.layout.operator.plan.frame, operator.plan.frame) : null
+  const { passing, standing, carried } = passThrough(memo, operator, weights, above?.state)
+  const feetAbove = above ? memo.get(feetStage, above.state.operator.plan.frame, standing.plan.frame) : null
   const intensities = memo.get(intensityStage, operator, keys, keyOf, weights, walls, typed, caseIds)
   const rundown = memo.get(
     rundownStage,
-    operator,
+    standing,
     intensities,
-    weights,
+    carried,
     storeyHeight,
     slopesBelow,
     caseIds.indexOf(selfWeight),
@@ -254,5 +274,27 @@ function floorState(
     above?.state.rundown ?? null,
     feetAbove,
   )
-  return { floor, level, operator, slopesBelow, intensities: intensities.values, walls, weights, rundown, feetAbove }
+  return {
+    floor,
+    level,
+    operator: standing,
+    passing,
+    slopesBelow,
+    intensities: intensities.values,
+    walls,
+    weights: carried,
+    rundown,
+    feetAbove,
+  }
+}
+
+function passThrough(memo: Memo, operator: LayoutOperator, weights: OwnWeights, above: FloorState | undefined) {
+  const { frame, panels } = operator.plan
+  const passing = above ? passingColumns(above.operator.plan.frame, frame, panels) : []
+  if (!above || passing.length === 0) return { passing: 0, standing: operator, carried: weights }
+  return {
+    passing: passing.length,
+    standing: memo.get(passingStage, operator, passing),
+    carried: memo.get(passingWeightsStage, weights, above.weights, passing),
+  }
 }

@@ -1,4 +1,5 @@
 import type { Point } from './point'
+import { onLine } from './tolerance'
 
 export type Ring = readonly Point[]
 
@@ -78,6 +79,10 @@ export function contains(region: Region, [x, y]: Point): boolean {
     })
   return inside
 }
+
+/** Whether a point lies inside or on the border, within the tolerance of a setting-out. */
+export const touches = (region: Region, [x, y]: Point): boolean =>
+  [0, onLine, -onLine].some((dx) => [0, onLine, -onLine].some((dy) => contains(region, [x + dx, y + dy])))
 
 export function centroid(region: Region): Point {
   const area = regionArea(region)

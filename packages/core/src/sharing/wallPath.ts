@@ -2,7 +2,7 @@ import type { Column } from '../building/frame'
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { WallSegment } from '../building/wallSegments'
 import type { Point } from '../geometry/point'
-import { contains, eachEdge, type Region } from '../geometry/polygon'
+import { contains, eachEdge, touches, type Region } from '../geometry/polygon'
 import { along, distance, overlapOn, project } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import { shareLine, sharePoint } from './oneWay'
@@ -120,7 +120,7 @@ export function shareForce(
   const column = columns.find((entry) => distance(entry.at, at) <= onLine)
   if (column) return { ...alone, onColumns: [{ member: column.member.id, at, force: 1 }] }
   // on a border that panels share they take it by equal parts, whichever way their outlines were drawn
-  const plans = panels.filter((entry) => touches(entry, at))
+  const plans = panels.filter((entry) => touches(stripOutline(entry), at))
   if (plans.length === 0) return { ...alone, notCarried: 1 }
   const shares = plans.map((plan) => {
     const { spanAngle, overhang } = plan.panel
@@ -131,10 +131,6 @@ export function shareForce(
     shares.map((share) => [share, 1 / shares.length] as const),
   )
 }
-
-/** Whether a panel is under a point or has it on its border. */
-const touches = (plan: PanelPlan, [x, y]: Point): boolean =>
-  [0, onLine, -onLine].some((dx) => [0, onLine, -onLine].some((dy) => contains(stripOutline(plan), [x + dx, y + dy])))
 
 /** The panel under a point; a wall on the very edge of a panel (slab edge) belongs to that panel. */
 function panelUnder({ a, b, length }: WallSegment, [x, y]: Point, panels: readonly PanelPlan[]): PanelPlan | undefined {

@@ -1,0 +1,62 @@
+import { balanceOf } from '../src/derivation/balance'
+import { readCase } from '../src/derivation/cells'
+import { expandedAt } from '../src/derivation/floorQueries'
+import { Memo } from '../src/derivation/memo'
+import { deriveProject } from '../src/derivation/project'
+import { ask } from '../src/queries/derive'
+import { Building } from './build'
+import { rectangle } from './shapes'
+
+/** A hall of one storey of 8 m beside a floor at 4 m: the columns of the hall roof go past the floor. */
+function hallBesideFloor() {
+  const building = new Building()
+  building.level('Base', 0)
+  const [first, roof] = [building.level('1', 4), building.level('Roof', 8)]
+  const key = building.key(2000)
+  const [floor, top] = [building.layout('Floor', key, first), building.layout('Roof', key, roof)]
+  const steel = building.material({ unitWeight: 80_000 })
+  for (const x of [0, 6]) for (const y of [0, 5]) building.column(floor, [x, y], { material: steel.id })
+  const columns = [10, 20].flatMap((x) => [0, 5].map((y) => building.column(top, [x, y], { material: steel.id })))
+  for (const [layout, x0, x1] of [
+    [floor, 0, 6],
+    [top, 10, 20],
+  ] as const) {
+    for (const y of [0, 5]) building.beam(layout, [x0, y], [x1, y])
+    building.panel(layout, rectangle(x0, 0, x1, 5))
+  }
+  return { building, columns, state: deriveProject(new Memo(), building.document) }
+}
+
+test('all of it arrives: applied is at supports', () => {
+  const { state } = hallBesideFloor()
+  const { applied, atSupports, notCarried } = balanceOf(state, 'imposed/B')
+  // by hand: 2.0 kN/m2 on 6 by 5 m and on 10 by 5 m
+  expect(applied).toBeCloseTo(2000 * (30 + 50), 6)
+  expect([atSupports, notCarried]).toEqual([expect.closeTo(applied, 6), 0])
+})
+
+test('a passing column weighs over its whole height and brings a quarter of the roof to the base', () => {
+  const { building, columns, state } = hallBesideFloor()
+  const [floor] = state.floors
+  if (!floor) throw new Error('no floor')
+  const row = floor.operator.plan.frame.columns.findIndex(({ member }) => member.id === columns[0]?.id)
+  expect(readCase(state, 'imposed/B')(floor.rundown.feet, row)).toBeCloseTo((2000 * 50) / 4, 6)
+  // by hand: A gamma over 8 m
+  expect(readCase(state, 'permanent/self-weight')(floor.rundown.feet, row)).toBeCloseTo(
+    building.section.area * 80_000 * 8,
+    6,
+  )
+  expect(floor.passing).toBe(4)
+})
+
+test('the strip shows both lengths, under one name', () => {
+  const { columns, state } = hallBesideFloor()
+  const [floor] = state.floors
+  const id = columns[0]?.id ?? ''
+  const view = floor && ask(state, { kind: 'column', expandedId: expandedAt(floor, id), caseId: 'imposed/B' })
+  expect(view?.rows.map(({ levelName, added }) => [levelName, Math.round(added)])).toEqual([
+    ['Roof', 25_000],
+    ['1', 0],
+  ])
+  expect(view?.standsOn).toBe('base')
+})
