@@ -47,6 +47,8 @@ test('a beam that sticks out of the roof is level there; a verge on the very bor
   const out = stretchesOf([south], [5, -2], [5, 6])
   expect(out.map(({ stretch }) => Number(stretch.toFixed(6)))).toEqual([1, Number((2 / Math.sqrt(3)).toFixed(6))])
   expect(trueLength(stretchesOf(roof, [0, 0], [0, 6]))).toBeCloseTo(12 / Math.sqrt(3), 9)
+  // along the verge over the ridge
+  expect(stretchesOf(roof, [0, 0], [0, 12])).toHaveLength(2)
 })
 
 test('without a roof nothing is stretched', () => {

@@ -2,7 +2,7 @@ import type { SlopeShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
 import { eachEdge, touches } from '../geometry/polygon'
 import { along, distance, project } from '../geometry/segment'
-import { samePoint } from '../geometry/tolerance'
+import { onLine, samePoint } from '../geometry/tolerance'
 
 /** Distance of a point uphill, m. */
 const uphillOf = ({ uphill }: SlopeShape, [x, y]: Point): number => x * Math.cos(uphill) + y * Math.sin(uphill)
@@ -58,11 +58,11 @@ function bordersOn(slopes: readonly SlopeShape[], a: Point, b: Point, length: nu
   for (const { outline } of slopes)
     eachEdge(outline, (p, q) => {
       const [from, to] = [project(a, b, p), project(a, b, q)]
-      if (from.off > 0 === to.off > 0) return
-      const s = from.s + ((to.s - from.s) * from.off) / (from.off - to.off)
-      if (s > samePoint && s < length - samePoint) found.push(s)
+      // a line along a verge meets the ridge at a corner
+      if (Math.abs(from.off) <= onLine) found.push(from.s)
+      if (from.off > 0 !== to.off > 0) found.push(from.s + ((to.s - from.s) * from.off) / (from.off - to.off))
     })
-  return found
+  return found.filter((s) => s > samePoint && s < length - samePoint)
 }
 
 /** True length of a line in plan, m. */

@@ -40,6 +40,9 @@ const familyWords: readonly (readonly [RegExp, FamilyId])[] = [
   [/\bBS ?(6399|8110)\b/i, 'BS'],
 ]
 
+/** The family that a sentence names; EN where it names none. */
+export const familyIn = (text: string): FamilyId => familyWords.find(([word]) => word.test(text))?.[1] ?? 'EN'
+
 type Read = { readonly ok: true; readonly brief: BuildingBrief } | { readonly ok: false; readonly problem: string }
 
 /** Reads the sentence; anything it cannot find is said in words, with what it looks for. */
@@ -70,7 +73,7 @@ export function readOpeningSentence(text: string): Read {
     beamSpacing: length(spacing[1]),
     slab: length(slab[1]),
     sort: use[1],
-    family: familyWords.find(([word]) => word.test(clean))?.[1] ?? 'EN',
+    family: familyIn(clean),
   }
   const problem = limitProblem(brief)
   return problem ? { ok: false, problem } : { ok: true, brief }

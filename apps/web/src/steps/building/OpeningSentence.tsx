@@ -1,4 +1,4 @@
-import { bayGrid, openingSentence, readOpeningSentence, seededRandom, type Edit, type Rec } from '@hedrion/core'
+import { hallSentence, openingSentence, readNewBuilding, seededRandom, type Edit, type Rec } from '@hedrion/core'
 import { useMemo, useState } from 'react'
 import { TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
@@ -17,15 +17,15 @@ export function OpeningSentence() {
   const [basis] = useRecords('basis')
   const [text, setText] = useState(openingSentence)
   const [refused, setRefused] = useState<string | null>(null)
-  const read = useMemo(() => readOpeningSentence(text), [text])
-  const scene = useMemo(() => sketchScene(read.ok ? bayGrid(read.brief, '', seededRandom(7)) : []), [read])
+  const read = useMemo(() => readNewBuilding(text), [text])
+  const scene = useMemo(() => sketchScene(read.ok ? read.building.records('', seededRandom(7)) : []), [read])
   const build = () => {
     if (!read.ok) return
     // the project has its basis already; everything else of the sentence is new
-    const records: readonly Rec[] = bayGrid(read.brief, '', Math.random).filter(({ kind }) => kind !== 'basis')
+    const records: readonly Rec[] = read.building.records('', Math.random).filter(({ kind }) => kind !== 'basis')
     const edits: readonly Edit[] = [
-      ...(basis && basis.family !== read.brief.family
-        ? [{ id: basis.id, before: basis, after: { ...basis, family: read.brief.family } }]
+      ...(basis && basis.family !== read.building.family
+        ? [{ id: basis.id, before: basis, after: { ...basis, family: read.building.family } }]
         : []),
       ...records.map((record) => ({ id: record.id, before: null, after: record })),
     ]
@@ -45,7 +45,14 @@ export function OpeningSentence() {
       }
       sheet={
         <Sheet title="A new building">
-          <Note>Say what it is. Everything can be changed afterwards; sections are assumed and marked so.</Note>
+          <Note>
+            Say what it is. Everything can be changed afterwards; sections are assumed and marked so. A frame of bays
+            and storeys, or{' '}
+            <Button kind="link" onPress={() => setText(text === hallSentence ? openingSentence : hallSentence)}>
+              {text === hallSentence ? 'begin with a frame' : 'begin with a hall'}
+            </Button>
+            .
+          </Note>
           <Field
             aria-label="The building in one sentence"
             value={text}
@@ -58,12 +65,7 @@ export function OpeningSentence() {
           <Foot>
             {read.ok ? (
               <p>
-                {read.brief.storeys} storeys of {read.brief.baysX} by {read.brief.baysY} bays,{' '}
-                <Value
-                  value={read.brief.baysX * read.brief.spanX * read.brief.baysY * read.brief.spanY * read.brief.storeys}
-                  quantity="area"
-                />{' '}
-                in all.
+                {read.building.summary}, <Value value={read.building.area} quantity="area" /> in all.
               </p>
             ) : (
               <Problem role="alert">{read.problem}</Problem>

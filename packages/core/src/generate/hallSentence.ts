@@ -1,0 +1,74 @@
+import type { FamilyId } from '../standards/family'
+import { metricPoint } from '../units/format'
+import { parseQuantity } from '../units/parseQuantity'
+import type { Quantity } from '../units/quantity'
+import { familyIn } from './openingSentence'
+
+/** What the opening sentence of a hall says; lengths in m, pitch in rad. */
+export interface HallBrief {
+  /** Across, from eaves to eaves. */
+  readonly span: number
+  readonly bays: number
+  readonly bay: number
+  /** From the base up to the eaves. */
+  readonly eaves: number
+  readonly pitch: number
+  readonly frames: 'rafters' | 'trusses'
+  /** The most that purlins stand apart in plan. */
+  readonly purlins: number
+  readonly family: FamilyId
+}
+
+export const hallSentence =
+  'Hall of 24 m by 6 x 6.0 m, eaves at 6.00 m, pitch 10°, steel trusses, purlins every 2 m, EN recommended.'
+
+type Read = { readonly ok: true; readonly brief: HallBrief } | { readonly ok: false; readonly problem: string }
+
+const asked = {
+  span: [/hall (?:of )?([\d.]+ ?\w+) by/i, 'Say the span and the bays like “Hall of 24 m by 6 x 6.0 m”.'],
+  bays: [/by (\d+) ?x/i, 'Say the bays like “by 6 x 6.0 m”.'],
+  bay: [/by \d+ ?x ?([\d.]+ ?\w+)/i, 'Say the bays like “by 6 x 6.0 m”.'],
+  eaves: [/eaves (?:at |of )?([\d.]+ ?\w+)/i, 'Say the height like “eaves at 6.00 m”.'],
+  pitch: [/pitch (?:of )?([\d.]+ ?°?)/i, 'Say the roof like “pitch 10°”.'],
+  frames: [/\b(truss|rafter|portal)/i, 'Say what carries the roof: trusses or rafters.'],
+  purlins: [/purlins (?:every )?([\d.]+ ?\w+)/i, 'Say the purlins like “purlins every 2 m”.'],
+} as const satisfies Record<string, readonly [RegExp, string]>
+
+/** Reads the sentence of a hall; anything it cannot find is said in words, with what it looks for. */
+export function readHallSentence(text: string): Read {
+  const clean = text.replace(/×/g, 'x').replace(/\s+/g, ' ')
+  const found: Partial<Record<keyof typeof asked, string>> = {}
+  for (const name of Object.keys(asked) as (keyof typeof asked)[]) {
+    const [pattern, words] = asked[name]
+    const match = pattern.exec(clean)?.[1]
+    if (match === undefined) return { ok: false, problem: words }
+    found[name] = match
+  }
+  const value = (part: string | undefined, quantity: Quantity) => {
+    const read = parseQuantity(part ?? '', quantity, metricPoint)
+    return read.ok ? read.value : NaN
+  }
+  const brief: HallBrief = {
+    span: value(found.span, 'length'),
+    bays: Number(found.bays),
+    bay: value(found.bay, 'length'),
+    eaves: value(found.eaves, 'length'),
+    pitch: value(found.pitch, 'angle'),
+    frames: /truss/i.test(found.frames ?? '') ? 'trusses' : 'rafters',
+    purlins: value(found.purlins, 'length'),
+    family: familyIn(clean),
+  }
+  const problem = limitProblem(brief)
+  return problem ? { ok: false, problem } : { ok: true, brief }
+}
+
+function limitProblem({ span, bays, bay, eaves, pitch, purlins }: HallBrief): string | undefined {
+  const within = (value: number, from: number, to: number) => value >= from && value <= to
+  if (!within(span, 4, 100)) return 'A hall is 4 to 100 m wide here.'
+  if (!within(bays, 1, 40)) return 'There can be 1 to 40 bays.'
+  if (!within(bay, 1, 30)) return 'A bay is 1 to 30 m here.'
+  if (!within(eaves, 2, 30)) return 'The eaves are 2 to 30 m high here.'
+  if (!within(pitch, 0, Math.PI / 4)) return 'The pitch is 0 to 45° here.'
+  if (!within(purlins, 0.5, span / 2)) return 'The purlins stand 0.5 m up to half of the span apart.'
+  return undefined
+}
