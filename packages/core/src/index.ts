@@ -35,6 +35,8 @@ export {
   type Rec,
   type RecOf,
   type Section,
+  type Slope,
+  type Strut,
   type WallRun,
 } from './document/recordKinds'
 export { readRecord } from './document/readRecord'
@@ -119,12 +121,15 @@ export type {
   RegionView,
   TypedLoadView,
   WallView,
+  SlopeView,
+  StrutView,
 } from './queries/floorView'
 export type { MemberView, SupportView } from './queries/memberView'
 export type { ColumnView, StripRow } from './queries/columnView'
 export type { PanelView } from './queries/panelView'
 export type { PathRow } from './queries/pathRows'
 export type { ElevationAxis, ElevationView } from './queries/elevationView'
+export type { Point3, SpaceFace, SpaceLoad, SpaceMember, SpaceView } from './queries/spaceView'
 export type { EnvelopeRow, GoverningRival, GoverningSide, GoverningTerm, GoverningView } from './queries/envelopeViews'
 export type { KeySum } from './queries/keySums'
 export type { MassRow } from './queries/massViews'
@@ -153,3 +158,6 @@ export { bayGrid } from './generate/bayGrid'
 export { hallSentence } from './generate/hallSentence'
 export { readNewBuilding, type NewBuilding } from './generate/newBuilding'
 export { openingSentence, readOpeningSentence, type BuildingBrief } from './generate/openingSentence'
+export { areaStretch, heightOn } from './building/slopes'
+export { trussLengths, trussParts } from './building/truss'
+export { trussShape } from './document/shapes'

@@ -9,6 +9,8 @@ import {
   type NumberFormat,
   type OpeningView,
   type RegionView,
+  type SlopeView,
+  type StrutView,
   type TypedLoadView,
   type WallView,
 } from '@hedrion/core'
@@ -36,8 +38,8 @@ export function beamText({ role, label, a, b, lines, points, stable }: BeamView,
   return `${roleNames[role]} ${label}, ${length}, ${load}${more}${stable ? '' : ', nothing carries it'}`
 }
 
-export const columnText = ({ label, force }: ColumnOnPlan, format: NumberFormat): string =>
-  `Column ${label}, ${formatQuantity(force, 'force', format)} at its foot`
+export const columnText = ({ label, force, passing }: ColumnOnPlan, format: NumberFormat): string =>
+  `Column ${label}${passing ? ', passes through' : ''}, ${formatQuantity(force, 'force', format)} at its foot`
 
 export function regionText(
   { label, keyName, patchId, area, pressure, notCarriedArea }: RegionView,
@@ -69,5 +71,25 @@ export function typedText(stretches: readonly TypedLoadView[], format: NumberFor
   const what = first.what === '' ? '' : `, ${first.what}`
   return `${first.kind === 'line' ? 'Line' : 'Point'} load ${first.label}${what}${along}, ${value}${lost}`
 }
+
+export const strutNames: Readonly<Record<StrutView['role'], string>> = {
+  brace: 'Brace',
+  girt: 'Girt',
+  tie: 'Tie',
+  post: 'Post',
+}
+
+const over = (height: number, format: NumberFormat): string =>
+  `${height > 0 ? '+' : ''}${formatQuantity(height, 'length', format)}`
+
+/** "Brace K1, from -6.00 m to +0.00 m over the level". */
+export const strutText = (
+  { role, label, startHeight, endHeight, notCarried }: StrutView,
+  format: NumberFormat,
+): string =>
+  `${strutNames[role]} ${label}, from ${over(startHeight, format)} to ${over(endHeight, format)} over the level${notCarried > 0 ? ', nothing carries it' : ''}`
+
+export const slopeText = ({ label, pitch, low, high }: SlopeView, format: NumberFormat): string =>
+  `Roof slope ${label}, ${formatQuantity(pitch, 'angle', format)}, from ${over(low, format)} to ${over(high, format)} over the level`
 
 export const openingText = ({ label }: OpeningView): string => `Opening ${label}`

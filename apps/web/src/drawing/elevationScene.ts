@@ -1,5 +1,5 @@
 import { formatQuantity, type ElevationView, type NumberFormat, type Point } from '@hedrion/core'
-import { emptyBox, type Label, type Mark, type Scene, type Shape, type Target } from './scene'
+import { emptyBox, type Label, type Mark, type Scene, type Shape, type Stroke, type Target } from './scene'
 
 interface ElevationOptions {
   readonly format: NumberFormat
@@ -14,8 +14,9 @@ const longest = 96
 export function elevationScene(view: ElevationView | undefined, options: ElevationOptions): Scene {
   if (!view || view.levels.length === 0)
     return { box: emptyBox, shapes: [], labels: [], targets: [], grid: [], north: false }
-  const us = [...view.columns.map(({ u }) => u), ...view.beams.flatMap(({ u0, u1 }) => [u0, u1])]
-  const zs = view.levels.map(({ z }) => z)
+  const drawn = view.lines.flatMap(({ points }) => points)
+  const us = [...view.columns.map(({ u }) => u), ...drawn.map(([u]) => u)]
+  const zs = [...view.levels.map(({ z }) => z), ...drawn.map(([, z]) => z)]
   const [u0, u1] = us.length > 0 ? [Math.min(...us), Math.max(...us)] : [0, 20]
   const [z0, z1] = [Math.min(...zs), Math.max(...zs) + view.parapet]
   const parts = [levelsPart(view, u0, u1, options), framePart(view), forcesPart(view, u0, u1, options)]
@@ -72,17 +73,20 @@ function levelsPart({ levels, forces }: ElevationView, u0: number, u1: number, {
   }
 }
 
-function framePart({ columns, beams }: ElevationView): Part {
+const heavy: Stroke = { tone: 'ink', width: 2.4 }
+const strokes: Partial<Record<ElevationView['lines'][number]['role'], Stroke>> = {
+  purlin: { tone: 'ink', width: 1 },
+  joist: { tone: 'ink', width: 1 },
+  truss: { tone: 'ink', width: 1.4 },
+  brace: { tone: 'quiet', width: 1.2, dash: [7, 3] },
+  girt: { tone: 'quiet', width: 1.2, dash: [7, 3] },
+  tie: { tone: 'quiet', width: 1.2, dash: [7, 3] },
+}
+
+function framePart({ columns, lines }: ElevationView): Part {
   return {
     shapes: [
-      ...beams.map(({ u0, u1, z }): Shape => ({
-        kind: 'line',
-        points: [
-          [u0, z],
-          [u1, z],
-        ],
-        stroke: { tone: 'ink', width: 2.4 },
-      })),
+      ...lines.map(({ points, role }): Shape => ({ kind: 'line', points, stroke: strokes[role] ?? heavy })),
       ...columns.map(({ u, z0, z1 }): Shape => ({
         kind: 'line',
         points: [

@@ -14,6 +14,7 @@ import {
   type RegionView,
 } from '@hedrion/core'
 import { beamText, columnText, openingText, regionText, wallText } from './describe'
+import { slopesPart, strutsPart } from './roofPart'
 import { typedLoadsPart } from './typedLoadsPart'
 import { roundBelow } from './viewport'
 import { acrossOf } from './paintOrdinates'
@@ -50,9 +51,11 @@ export function planScene(
   const parts = [
     regionsPart(floor, options),
     openingsPart(floor),
+    slopesPart(floor, options),
     ...(options.member ? [ordinatesPart(floor.beams, options, ordinate)] : []),
     wallsPart(floor, options),
     beamsPart(floor.beams, options),
+    strutsPart(floor, options),
     columnsPart(floor, options),
     typedLoadsPart(floor, options),
     lostPart(floor, options),
@@ -81,6 +84,8 @@ function boxOfFloor(floor: FloorView, grid: readonly GridMark[]) {
     ...floor.columns.map(({ at }) => at),
     ...floor.regions.flatMap(({ region }) => region.flat()),
     ...floor.walls.flatMap(({ a, b }) => [a, b]),
+    ...floor.slopes.flatMap(({ outline }) => outline),
+    ...floor.struts.flatMap(({ a, b }) => [a, b]),
     ...floor.typed.flatMap(({ a, b }) => [a, b]),
   ]
   return points.length > 0 ? boxOf(points) : gridBox(grid)
@@ -209,12 +214,20 @@ const middle = (points: readonly Point[]): Point => [
   points.reduce((sum, [, y]) => sum + y, 0) / points.length,
 ]
 
+const widths: Partial<Record<BeamView['role'], number>> = {
+  girder: 3,
+  rafter: 3,
+  truss: 3,
+  joist: 1.4,
+  purlin: 1.4,
+}
+
 function beamsPart(beams: readonly BeamView[], { names, format }: PlanOptions) {
   return part({
     shapes: beams.map(({ a, b, role, stable }): Shape => ({
       kind: 'line',
       points: [a, b],
-      stroke: { tone: stable ? 'ink' : 'warm', width: role === 'girder' ? 3 : role === 'joist' ? 1.4 : 2 },
+      stroke: { tone: stable ? 'ink' : 'warm', width: widths[role] ?? 2 },
     })),
     labels: names
       ? beams.map(({ a, b, label }) => ({
@@ -311,7 +324,13 @@ function wallsPart({ walls }: FloorView, { format, area }: PlanOptions) {
 
 function columnsPart({ columns }: FloorView, { names, format }: PlanOptions) {
   return part({
-    shapes: columns.map(({ at }): Shape => ({ kind: 'dot', at, size: 11, tone: 'ink' })),
+    // one that goes on from above is lighter
+    shapes: columns.map(({ at, passing }): Shape => ({
+      kind: 'dot',
+      at,
+      size: passing ? 9 : 11,
+      tone: passing ? 'quiet' : 'ink',
+    })),
     labels: names
       ? columns.map(({ at, label }) => ({ text: label, at, priority: 28, dx: 17, dy: 12, tone: 'quiet' as const }))
       : [],

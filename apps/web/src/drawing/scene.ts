@@ -83,7 +83,19 @@ export interface Label {
 export interface Target {
   /** Expanded id, or the id of a grid line or level. */
   readonly id: string
-  readonly kind: 'beam' | 'column' | 'panel' | 'patch' | 'opening' | 'wall' | 'load' | 'gridLine' | 'level' | 'reaction'
+  readonly kind:
+    | 'beam'
+    | 'strut'
+    | 'column'
+    | 'panel'
+    | 'patch'
+    | 'opening'
+    | 'slope'
+    | 'wall'
+    | 'load'
+    | 'gridLine'
+    | 'level'
+    | 'reaction'
   readonly shape:
     | { readonly kind: 'point'; readonly at: Point }
     | { readonly kind: 'path'; readonly points: readonly Point[] }

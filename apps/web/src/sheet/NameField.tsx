@@ -10,12 +10,14 @@ import type {
   Patch,
   PointLoad,
   Section,
+  Slope,
+  Strut,
 } from '@hedrion/core'
 import { kindNames, useEdit, useNote } from '../compute/useEdit'
 import { TextLine } from '../ui/TextLine'
 
 type Named = LoadKey | Section | Material | Level
-type Labelled = Member | Panel | Opening | Patch | GridLine | LineLoad | PointLoad
+type Labelled = Member | Strut | Panel | Opening | Slope | Patch | GridLine | LineLoad | PointLoad
 
 interface NameFieldProps {
   readonly record: Named | Labelled

@@ -70,7 +70,7 @@ export const weightsStage = stage(
       new Map(materials.map(({ id, unitWeight }) => [id as string, unitWeight])),
     ]
     const gamma = (material: string) => gammaOf.get(material) ?? 0
-    const trussOf = new Map(trusses.map((truss) => [truss.member as string, truss]))
+    const trussOf = new Map(trusses.map((truss) => [truss.member, truss]))
     const perLength = ({ id, section, material }: MemberStock): number => {
       const own = { A: areaOf.get(section) ?? 0, gamma: gamma(material) }
       const truss = trussOf.get(id)

@@ -1,5 +1,5 @@
 import { newId, type Random } from './document'
-import type { Basis, LoadKey } from './recordKinds'
+import type { Basis, LoadKey, Member } from './recordKinds'
 
 /** A basis that says nothing yet but its name. */
 export const blankBasis = (name: string, random: Random): Basis => ({
@@ -41,3 +41,10 @@ export const blankLoadKey = (name: string, random: Random): LoadKey => ({
   massOnly: null,
   massShare: null,
 })
+
+/** A member that turns freely at both ends and is one bar. */
+export const simpleMember = {
+  startRelease: 'pinned',
+  endRelease: 'pinned',
+  truss: null,
+} as const satisfies Partial<Member>

@@ -40,27 +40,20 @@ const sameRole = (a: Drawn, b: Drawn): boolean => a.kind !== 'member' || b.kind 
 /** Of one make: what an edit of its section, slab, key or weight would be meant for. */
 const isLike = (a: Drawn, b: Drawn): boolean => a.kind === b.kind && makeOf(a) === makeOf(b)
 
-function makeOf(record: Drawn): string {
-  switch (record.kind) {
-    case 'member':
-      return [record.role, record.section, record.truss?.depth, record.truss?.webSection].join()
-    case 'strut':
-      return [record.role, record.section].join()
-    case 'slope':
-      return [record.pitch, record.eaves].join()
-    case 'panel':
-      return [record.slab?.thickness, record.slab?.material, axisOf(record.spanAngle)].join()
-    case 'patch':
-      return record.key
-    case 'wallRun':
-      return [record.buildUp ?? record.weight, record.heightRule].join()
-    case 'lineLoad':
-    case 'pointLoad':
-      return [record.value, record.nature, record.use].join()
-    case 'opening':
-      return ''
-  }
+const makes: { readonly [K in Drawn['kind']]: (record: Extract<Drawn, { kind: K }>) => readonly unknown[] } = {
+  member: ({ role, section, truss }) => [role, section, truss?.depth, truss?.webSection],
+  strut: ({ role, section }) => [role, section],
+  panel: ({ slab, spanAngle }) => [slab?.thickness, slab?.material, axisOf(spanAngle)],
+  opening: () => [],
+  slope: ({ pitch, eaves }) => [pitch, eaves],
+  patch: ({ key }) => [key],
+  wallRun: ({ buildUp, weight, heightRule }) => [buildUp ?? weight, heightRule],
+  lineLoad: ({ value, nature, use }) => [value, nature, use],
+  pointLoad: ({ value, nature, use }) => [value, nature, use],
 }
+
+// each entry takes the record of its kind: TypeScript cannot correlate the two
+const makeOf = (record: Drawn): string => (makes[record.kind] as (record: Drawn) => readonly unknown[])(record).join()
 
 /** A span direction is an axis: an angle and the same plus 180 degrees are equal. */
 const axisOf = (angle: number): string =>

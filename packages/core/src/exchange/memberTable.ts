@@ -1,3 +1,4 @@
+import { simpleMember } from '../document/blanks'
 import { dsvFormat } from 'd3-dsv'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import type { Layout, Material, Member, Section } from '../document/recordKinds'
@@ -195,9 +196,7 @@ function readRow(cells: Cells, ground: Ground, stock: Stock, taken: ReadonlySet<
     path: role === 'column' ? path.slice(0, 1) : path,
     section: readSectionCell(cells, ground, stock).id,
     material: readMaterialCell(cells, stock).id,
-    startRelease: 'pinned',
-    endRelease: 'pinned',
-    truss: null,
+    ...simpleMember,
   }
 }
 

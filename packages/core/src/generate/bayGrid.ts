@@ -1,4 +1,4 @@
-import { blankBasis, blankLoadKey } from '../document/blanks'
+import { blankBasis, blankLoadKey, simpleMember } from '../document/blanks'
 import { newId, type Random } from '../document/document'
 import type { UseSort } from '../document/useSorts'
 import type { Point } from '../geometry/point'
@@ -140,9 +140,7 @@ function layoutContent(
     path,
     material: stock.steel.id,
     section: role === 'column' ? stock.column.id : role === 'girder' ? stock.girder.id : stock.beam.id,
-    startRelease: 'pinned',
-    endRelease: 'pinned',
-    truss: null,
+    ...simpleMember,
   })
   const columns = ys.flatMap((y) => xs.map((x): Point => [x, y])).map((at, i) => member('column', `C${i + 1}`, [at]))
   const girders = xs

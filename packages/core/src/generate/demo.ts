@@ -1,5 +1,5 @@
 import type { ChangeSet } from '../document/changes'
-import { blankBasis, blankLoadKey } from '../document/blanks'
+import { blankBasis, blankLoadKey, simpleMember } from '../document/blanks'
 import { newId, seededRandom } from '../document/document'
 import type { Point } from '../geometry/point'
 import type {
@@ -121,9 +121,7 @@ const member = (
   path,
   section: stock[section].id as `section:${string}`,
   material: stock.steel.id,
-  startRelease: 'pinned',
-  endRelease: 'pinned',
-  truss: null,
+  ...simpleMember,
 })
 const panel = (layout: Layout, x0: number, y0: number, x1: number, y1: number, thickness = 0.15): Panel => ({
   kind: 'panel',

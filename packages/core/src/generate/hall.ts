@@ -1,4 +1,4 @@
-import { blankBasis, blankLoadKey } from '../document/blanks'
+import { blankBasis, blankLoadKey, simpleMember } from '../document/blanks'
 import { newId, type Random } from '../document/document'
 import type {
   BuildUp,
@@ -68,7 +68,7 @@ export function hall(brief: HallBrief, name: string, random: Random): readonly R
     ...[0, span].map((at, i) => line('y', gridLetter(i), at)),
     base,
     top,
-    ...Object.values(stock),
+    ...Object.values<Material | Section>({ ...stock }),
     finishes,
     key,
     layout,
@@ -119,15 +119,40 @@ export function hallFrame(
   stock: HallStock,
   random: Random,
 ): readonly Rec[] {
-  const { span, bays, bay, pitch, frames } = brief
+  const { span, bays, bay } = brief
   const xs = Array.from({ length: bays + 1 }, (_, i) => tidy(x0 + i * bay))
-  const [east, ridge, north] = [tidy(x0 + bays * bay), tidy(y0 + span / 2), tidy(y0 + span)]
+  const ys = [y0, tidy(y0 + span / 2), tidy(y0 + span)] as const
+  const site: Site = { brief, layout, stock, random, label: counter() }
+  return [...membersOf(site, xs, ys), ...sidesOf(site, xs, ys), ...bracesOf(site, xs, ys)]
+}
+
+interface Site {
+  readonly brief: HallBrief
+  readonly layout: Layout
+  readonly stock: HallStock
+  readonly random: Random
+  /** C1, C2 … */
+  readonly label: (letter: string) => string
+}
+
+function counter(): Site['label'] {
   const counts = new Map<string, number>()
-  const label = (letter: string): string => {
+  return (letter) => {
     const count = (counts.get(letter) ?? 0) + 1
     counts.set(letter, count)
     return `${letter}${count}`
   }
+}
+
+/** From the south eaves over the ridge to the north eaves. */
+type Across = readonly [south: number, ridge: number, north: number]
+
+function membersOf(
+  { brief, layout, stock, random, label }: Site,
+  xs: readonly number[],
+  ys: Across,
+): readonly Member[] {
+  const [south, , north] = ys
   const member = (role: Member['role'], letter: string, section: Section, path: readonly Point[]): Member => ({
     kind: 'member',
     id: newId('member', random),
@@ -137,31 +162,43 @@ export function hallFrame(
     path,
     section: section.id,
     material: stock.steel.id,
-    startRelease: 'pinned',
-    endRelease: 'pinned',
+    ...simpleMember,
     truss: role === 'truss' ? trussOf(brief, stock) : null,
   })
-  const columns = xs.flatMap((x) => [y0, north].map((y) => member('column', 'C', stock.column, [[x, y]])))
-  const mains = xs.map((x) =>
-    member(frames === 'trusses' ? 'truss' : 'rafter', frames === 'trusses' ? 'T' : 'R', stock.main, [
-      [x, y0],
-      [x, north],
-    ]),
-  )
-  const purlins = rowsOf(brief, y0).flatMap((y) =>
-    xs.slice(1).map((x, i) =>
-      member('purlin', 'L', stock.purlin, [
-        [xs[i] ?? x0, y],
-        [x, y],
+  const [role, letter] = brief.frames === 'trusses' ? (['truss', 'T'] as const) : (['rafter', 'R'] as const)
+  const between = xs.slice(1).map((x, i) => [xs[i] ?? x, x] as const)
+  return [
+    ...xs.flatMap((x) => [south, north].map((y) => member('column', 'C', stock.column, [[x, y]]))),
+    ...xs.map((x) =>
+      member(role, letter, stock.main, [
+        [x, south],
+        [x, north],
       ]),
     ),
-  )
+    ...rowsOf(brief, south).flatMap((y) =>
+      between.map(([a, b]) =>
+        member('purlin', 'L', stock.purlin, [
+          [a, y],
+          [b, y],
+        ]),
+      ),
+    ),
+  ]
+}
+
+/** A panel of sheeting and a slope on each side of the ridge. */
+function sidesOf(
+  { brief, layout, random, label }: Site,
+  xs: readonly number[],
+  [south, ridge, north]: Across,
+): readonly (Panel | Slope)[] {
+  const [west, east] = [xs[0] ?? 0, xs.at(-1) ?? 0]
   const side = (from: number, to: number, uphill: number): readonly [Panel, Slope] => {
     const outline: readonly Point[] = [
-      [x0, from],
+      [west, from],
       [east, from],
       [east, to],
-      [x0, to],
+      [west, to],
     ]
     const drawn = { layout: layout.id, outline }
     return [
@@ -175,29 +212,33 @@ export function hallFrame(
         overhang: 'lever',
         openings: 'bridged',
       },
-      { kind: 'slope', id: newId('slope', random), label: label('S'), ...drawn, pitch, uphill, eaves: 0 },
+      {
+        kind: 'slope',
+        id: newId('slope', random),
+        label: label('S'),
+        ...drawn,
+        pitch: brief.pitch,
+        uphill,
+        eaves: 0,
+      },
     ]
   }
-  return [
-    ...columns,
-    ...mains,
-    ...purlins,
-    ...side(y0, ridge, Math.PI / 2),
-    ...side(ridge, north, -Math.PI / 2),
-    ...bracing(brief, xs, [y0, ridge, north]).map(({ path, heights: [startHeight, endHeight] }): Strut => ({
-      kind: 'strut',
-      id: newId('strut', random),
-      layout: layout.id,
-      label: label('K'),
-      role: 'brace',
-      path,
-      startHeight,
-      endHeight,
-      section: stock.brace.id,
-      material: stock.steel.id,
-    })),
-  ]
+  return [...side(south, ridge, Math.PI / 2), ...side(ridge, north, -Math.PI / 2)]
 }
+
+const bracesOf = ({ brief, layout, stock, random, label }: Site, xs: readonly number[], ys: Across): readonly Strut[] =>
+  bracing(brief, xs, ys).map(({ path, heights: [startHeight, endHeight] }) => ({
+    kind: 'strut',
+    id: newId('strut', random),
+    layout: layout.id,
+    label: label('K'),
+    role: 'brace',
+    path,
+    startHeight,
+    endHeight,
+    section: stock.brace.id,
+    material: stock.steel.id,
+  }))
 
 /** Rounds away what adding lengths leaves behind. */
 const tidy = (value: number): number => Math.round(value * 1e9) / 1e9
@@ -229,7 +270,7 @@ interface Brace {
 function bracing(
   { eaves, pitch, span, bays }: HallBrief,
   xs: readonly number[],
-  [south, ridge, north]: readonly [number, number, number],
+  [south, ridge, north]: Across,
 ): readonly Brace[] {
   const rise = (Math.tan(pitch) * span) / 2
   const ends = [...new Set([0, bays - 1])]

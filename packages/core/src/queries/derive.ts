@@ -21,6 +21,7 @@ import { memberView } from './memberView'
 import { overview } from './overview'
 import { panelView } from './panelView'
 import { ruleViews } from './ruleViews'
+import { spaceView } from './spaceView'
 import { why } from './why/why'
 import { windProfile } from './windProfile'
 
@@ -29,6 +30,7 @@ export type Query =
   | { readonly kind: 'overview' }
   | { readonly kind: 'floor'; readonly levelId: string; readonly caseId: string }
   | { readonly kind: 'elevation'; readonly axis: ElevationAxis; readonly caseId: string }
+  | { readonly kind: 'space'; readonly caseId: string }
   | { readonly kind: 'member'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'column'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'panel'; readonly expandedId: string; readonly caseId: string }
@@ -58,6 +60,7 @@ const answers = {
   overview: (state) => overview(state),
   floor: (state, { levelId, caseId }) => floorView(state, levelId, caseId),
   elevation: (state, { axis, caseId }) => elevationView(state, axis, caseId),
+  space: (state, { caseId }) => spaceView(state, caseId),
   member: (state, { expandedId, caseId }) => memberView(state, expandedId, caseId),
   column: (state, { expandedId, caseId }) => columnView(state, expandedId, caseId),
   panel: (state, { expandedId, caseId }) => panelView(state, expandedId, caseId),

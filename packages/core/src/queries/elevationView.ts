@@ -1,9 +1,13 @@
 import { windDirectionOf } from '../actions/cases'
 import { readCase } from '../derivation/cells'
-import { expandedAt } from '../derivation/floorQueries'
+import { heightAt } from '../building/slopes'
+import { expandedAt, lengthOfColumn } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
+import type { Point } from '../geometry/point'
 import type { Box } from '../geometry/polygon'
+
+import { membersInSpace, type SpaceMember } from './spaceView'
 
 /** Looking north (x runs to the right) or looking west (y runs to the right). */
 export type ElevationAxis = 'x' | 'y'
@@ -11,11 +15,12 @@ export type ElevationAxis = 'x' | 'y'
 export interface ElevationView {
   readonly axis: ElevationAxis
   readonly columns: readonly ElevationColumn[]
-  readonly beams: readonly {
+  /** Beams, parts of trusses, and members in space, as lines in the view. */
+  readonly lines: readonly {
     readonly expandedId: string
-    readonly u0: number
-    readonly u1: number
-    readonly z: number
+    readonly label: string
+    readonly role: SpaceMember['role']
+    readonly points: readonly Point[]
   }[]
   readonly levels: readonly {
     readonly id: string
@@ -55,13 +60,15 @@ export function elevationView(state: ProjectState, axis: ElevationAxis, caseId: 
   return {
     axis,
     columns: columnsOf(state, i, caseId),
-    beams: state.floors.flatMap((floor) =>
-      floor.operator.plan.frame.beams.map(({ member, a, b }) => ({
-        expandedId: expandedAt(floor, member.id),
-        u0: Math.min(a[i], b[i]),
-        u1: Math.max(a[i], b[i]),
-        z: floor.level.elevation,
-      })),
+    lines: state.floors.flatMap((floor) =>
+      membersInSpace(state, floor)
+        .filter(({ role }) => role !== 'column')
+        .map(({ expandedId, label, role, path }) => ({
+          expandedId,
+          label,
+          role,
+          points: path.map((point): Point => [point[i], point[2]]),
+        })),
     ),
     levels: state.levels.map(({ level, layoutId }) => ({
       id: level.id,
@@ -79,14 +86,17 @@ export function elevationView(state: ProjectState, axis: ElevationAxis, caseId: 
 function columnsOf(state: ProjectState, i: 0 | 1, caseId: string): readonly ElevationColumn[] {
   const force = readCase(state, caseId)
   return state.floors.flatMap((floor) =>
-    floor.operator.plan.frame.columns.map(({ member, at }, row) => ({
-      expandedId: expandedAt(floor, member.id),
-      label: labelOf(state.document, member.id),
-      u: at[i],
-      z0: floor.level.elevation - floor.floor.storeyHeight,
-      z1: floor.level.elevation,
-      force: force(floor.rundown.feet, row),
-    })),
+    floor.operator.plan.frame.columns.map(({ member, at }, row) => {
+      const top = floor.level.elevation + heightAt(floor.operator.plan.slopes, at)
+      return {
+        expandedId: expandedAt(floor, member.id),
+        label: labelOf(state.document, member.id),
+        u: at[i],
+        z0: top - lengthOfColumn(floor, row),
+        z1: top,
+        force: force(floor.rundown.feet, row),
+      }
+    }),
   )
 }
 

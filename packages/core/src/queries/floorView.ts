@@ -1,11 +1,12 @@
 import { isTypedLoad } from '../actions/typedLoads'
+import { heightOn } from '../building/slopes'
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorArea, floorAt, keyOfRegion } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
 import { labelOf, memberOf, panelOf, sectionOf } from '../document/labels'
-import type { Member } from '../document/recordKinds'
+import type { Member, Strut } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { centroid, type Region } from '../geometry/polygon'
 import { memberLoads, type LoadLine, type LoadPoint } from '../rundown/memberLines'
@@ -33,6 +34,8 @@ export interface ColumnView {
   readonly at: Point
   /** Compression at the foot in the case, N. */
   readonly force: number
+  /** It belongs to a level above and goes on down here. */
+  readonly passing: boolean
 }
 
 export interface RegionView {
@@ -80,6 +83,31 @@ export interface TypedLoadView {
   readonly notCarried: number
 }
 
+/** A plane of the roof over the level, with the heights of its lowest and highest point over it. */
+export interface SlopeView {
+  readonly id: string
+  readonly expandedId: string
+  readonly label: string
+  readonly outline: readonly Point[]
+  readonly pitch: number
+  readonly uphill: number
+  readonly low: number
+  readonly high: number
+}
+
+/** A member in space, as the plan sees it; heights over the level. */
+export interface StrutView {
+  readonly id: string
+  readonly expandedId: string
+  readonly label: string
+  readonly role: Strut['role']
+  readonly a: Point
+  readonly b: Point
+  readonly startHeight: number
+  readonly endHeight: number
+  readonly notCarried: number
+}
+
 export interface OpeningView {
   readonly id: string
   readonly expandedId: string
@@ -99,6 +127,8 @@ export interface FloorView {
   readonly walls: readonly WallView[]
   readonly typed: readonly TypedLoadView[]
   readonly openings: readonly OpeningView[]
+  readonly slopes: readonly SlopeView[]
+  readonly struts: readonly StrutView[]
   readonly area: number
 }
 
@@ -119,6 +149,8 @@ export function floorView(state: ProjectState, levelId: string, caseId: string):
     openings: recordsOf(state.document, 'opening')
       .filter(({ layout }) => layout === layoutId)
       .map(({ id, label, outline }) => ({ id, expandedId: expandedAt(floor, id), label, outline })),
+    slopes: slopeViews(state, floor),
+    struts: strutViews(state, floor),
     area: floorArea(state, floor),
   }
 }
@@ -149,6 +181,7 @@ function columnViews(state: ProjectState, floor: FloorState, caseId: string): re
     label: labelOf(state.document, id),
     at,
     force: force(floor.rundown.feet, row),
+    passing: row >= floor.operator.plan.frame.columns.length - floor.passing,
   }))
 }
 
@@ -196,6 +229,31 @@ function wallViews(state: ProjectState, floor: FloorState, caseId: string): read
       : [],
   )
 }
+
+const slopeViews = (state: ProjectState, floor: FloorState): readonly SlopeView[] =>
+  floor.operator.plan.slopes.map((slope) => {
+    const heights = slope.outline.map((corner) => heightOn(slope, corner))
+    return {
+      id: slope.id,
+      expandedId: expandedAt(floor, slope.id),
+      label: labelOf(state.document, slope.id),
+      outline: slope.outline,
+      pitch: slope.pitch,
+      uphill: slope.uphill,
+      low: Math.min(...heights),
+      high: Math.max(...heights),
+    }
+  })
+
+const strutViews = (state: ProjectState, floor: FloorState): readonly StrutView[] =>
+  floor.operator.plan.sources.flatMap((source, row): StrutView[] => {
+    const record = source.kind === 'strut' ? state.document.records.get(source.id) : undefined
+    const [a, b] = record?.kind === 'strut' ? record.path : []
+    if (record?.kind !== 'strut' || !a || !b) return []
+    const { id, label, role, startHeight, endHeight } = record
+    const notCarried = floor.operator.notCarried[row] ?? 0
+    return [{ id, expandedId: expandedAt(floor, id), label, role, a, b, startHeight, endHeight, notCarried }]
+  })
 
 function typedViews(state: ProjectState, floor: FloorState, caseId: string): readonly TypedLoadView[] {
   const at = readCase(state, caseId)

@@ -1,13 +1,20 @@
 import { tools, type Tool } from '@hedrion/core'
 import { ToggleButton, ToggleButtonGroup, type Key } from 'react-aria-components'
 import styled from 'styled-components'
+import { Choice } from '../../ui/Choice'
 import { takeTool, useTool } from './toolStore'
 
 /** What can be drawn here. The chosen one stays until it is put away. */
-export function ToolBar({ offered }: { readonly offered: readonly Tool[] }) {
+export function ToolBar({
+  offered,
+  more = [],
+}: {
+  readonly offered: readonly Tool[]
+  readonly more?: readonly Tool[]
+}) {
   const tool = useTool((state) => state.tool)
   const choose = (keys: Set<Key>) => takeTool(offered.find((entry) => keys.has(entry)) ?? null)
-  return (
+  const row = (
     <Group aria-label="Draw" selectionMode="single" selectedKeys={tool ? [tool] : []} onSelectionChange={choose}>
       <span>Draw</span>
       {offered.map((entry) => (
@@ -16,6 +23,19 @@ export function ToolBar({ offered }: { readonly offered: readonly Tool[] }) {
         </Item>
       ))}
     </Group>
+  )
+  if (more.length === 0) return row
+  return (
+    <>
+      {row}
+      <Choice
+        label="Draw something else"
+        value={more.find((entry) => entry === tool) ?? null}
+        placeholder="something else"
+        options={more.map((entry) => [entry, tools[entry].name])}
+        onChange={takeTool}
+      />
+    </>
   )
 }
 

@@ -10,7 +10,9 @@ import { MemberLines } from './MemberLines'
 import { MemberTable } from './MemberTable'
 import { OpeningLines } from './OpeningLines'
 import { PanelLines } from './PanelLines'
+import { SlopeLines } from './SlopeLines'
 import { StockLines } from './StockLines'
+import { StrutLines } from './StrutLines'
 
 /** What is picked, then levels, grid, sections and materials. */
 export function BuildingSheet() {
@@ -19,6 +21,8 @@ export function BuildingSheet() {
   const layout = useRecord(level?.layoutId)
   const members = picked.filter((record) => record.kind === 'member')
   const panels = picked.filter((record) => record.kind === 'panel')
+  const slopes = picked.filter((record) => record.kind === 'slope')
+  const struts = picked.filter((record) => record.kind === 'strut')
   const openings = picked.filter((record) => record.kind === 'opening')
   const title =
     picked.length === 0 ? 'Building' : picked.length === 1 ? (picked[0]?.label ?? '') : `${picked.length} picked`
@@ -26,6 +30,8 @@ export function BuildingSheet() {
     <Sheet title={title} scope={picked.length > 0 ? <Scope records={picked} edited /> : undefined}>
       {members.length > 0 && <MemberLines members={members} />}
       {panels.length > 0 && <PanelLines panels={panels} />}
+      {slopes.length > 0 && <SlopeLines slopes={slopes} />}
+      {struts.length > 0 && <StrutLines struts={struts} />}
       {openings.map((opening) => (
         <OpeningLines key={opening.id} opening={opening} />
       ))}

@@ -24,7 +24,10 @@ export function BuildingStep() {
       name="Building"
       bar={
         <ViewBar>
-          <ToolBar offered={['beam', 'girder', 'column', 'panel', 'opening']} />
+          <ToolBar
+            offered={['beam', 'girder', 'column', 'panel', 'opening']}
+            more={['joist', 'rafter', 'purlin', 'truss', 'strut', 'slope']}
+          />
         </ViewBar>
       }
       drawing={

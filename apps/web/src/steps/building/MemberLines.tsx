@@ -8,13 +8,17 @@ import { Line, Section } from '../../sheet/Sheet'
 import { severalWord, shared } from '../../sheet/several'
 import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
-import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
+import { StockChoices } from './StockChoices'
+import { TrussLines } from './TrussLines'
 
 const roles = [
   ['beam', 'beam'],
   ['girder', 'girder'],
   ['joist', 'joist'],
+  ['rafter', 'rafter'],
+  ['purlin', 'purlin'],
+  ['truss', 'truss'],
 ] as const
 
 const releases = [
@@ -25,14 +29,12 @@ const releases = [
 /** Section, material and ends of the picked members; where they differ, each value stands there with its count. */
 export function MemberLines({ members }: { readonly members: readonly Member[] }) {
   const sections = useRecords('section')
-  const materials = useRecords('material')
   const edit = useEdit()
   const note = useNote()
   const [first] = members
   if (!first) return null
   const set = (what: string, fields: Partial<Member>) =>
     edit.setEach(members, `${note.subject(members)}: ${what}`, () => fields)
-  const sectionName = (id: string) => sections.find((section) => section.id === id)?.name ?? ''
   const beams = members.filter(({ role }) => role !== 'column')
   return (
     <Section title={members.length === 1 ? 'Member' : `${members.length} members`}>
@@ -46,39 +48,14 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
                 label="Role"
                 value={first.role === 'column' ? null : first.role}
                 options={roles}
-                onChange={(role) => set(`role ${role}`, { role })}
+                onChange={(role) => set(`role ${role}`, { role, ...(role === 'truss' ? {} : { truss: null }) })}
               />
             </>
           )}
         </Line>
       )}
-      <Line reference="section" result={<AssumedMark section={sections.find(({ id }) => id === first.section)} />}>
-        <Choice
-          label="Section"
-          value={shared(members.map(({ section }) => section as string))}
-          placeholder={severalWord}
-          options={sections.map(({ id, name: section }) => [id as string, section])}
-          onChange={(id) => {
-            const section = sections.find((entry) => entry.id === id)
-            if (section) set(`section ${section.name}`, { section: section.id })
-          }}
-        />
-        <Several records={members} textOf={({ section }) => sectionName(section)} />
-      </Line>
-      <Line reference="material">
-        <Choice
-          label="Material"
-          value={shared(members.map(({ material }) => material as string))}
-          placeholder={severalWord}
-          options={materials.map(({ id, name: material }) => [id as string, material])}
-          onChange={(id) => {
-            const material = materials.find((entry) => entry.id === id)
-            if (material) set(`material ${material.name}`, { material: material.id })
-          }}
-        />
-        <Several records={members} textOf={({ material }) => materials.find(({ id }) => id === material)?.name ?? ''} />
-      </Line>
-      {members.length === 1 && <Weight member={first} sections={sections} />}
+      <StockChoices records={members} />
+      {members.length === 1 && !first.truss && <Weight member={first} sections={sections} />}
       {beams.length > 0 && (
         <Line reference="ends">
           start{' '}
@@ -100,6 +77,7 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
           <Several records={beams} textOf={endsOf} />
         </Line>
       )}
+      {members.length === 1 && first.truss && <TrussLines member={first} truss={first.truss} />}
       <ConcernsHere ids={members.map(({ id }) => id).join()} />
     </Section>
   )
@@ -122,15 +100,5 @@ function Weight({ member, sections }: { readonly member: Member; readonly sectio
       <Symbol name="g_0" /> = A · γ = <Value value={section.area} quantity="sectionArea" strong={false} /> ·{' '}
       <Value value={material.unitWeight} quantity="unitWeight" strong={false} />
     </Line>
-  )
-}
-
-function AssumedMark({ section }: { readonly section: SectionRecord | undefined }) {
-  const edit = useEdit()
-  if (!section?.assumed) return null
-  return (
-    <Button kind="warm" onPress={() => edit.set(section, `Section ${section.name} confirmed`, { assumed: false })}>
-      assumed; confirm it
-    </Button>
   )
 }

@@ -1,0 +1,87 @@
+import { formatQuantity, type FloorView, type NumberFormat, type Point, type SlopeView } from '@hedrion/core'
+import { slopeText, strutText } from './describe'
+import type { Label, Scene, Shape, Target } from './scene'
+
+interface RoofOptions {
+  readonly format: NumberFormat
+  /** Names and pitches, where the building is drawn. */
+  readonly names: boolean
+}
+
+type Part = Pick<Scene, 'shapes' | 'labels' | 'targets'>
+
+/** The planes of a roof: their borders, and an arrow down the fall with the pitch. */
+export function slopesPart({ slopes }: FloorView, { format, names }: RoofOptions): Part {
+  return {
+    shapes: slopes.flatMap((slope): Shape[] => [
+      {
+        kind: 'line',
+        points: slope.outline,
+        closed: true,
+        stroke: { tone: 'accent', width: 1.2, dash: [9, 3, 2, 3] },
+      },
+      ...(names && slope.pitch > 0 ? [fallArrow(slope)] : []),
+    ]),
+    labels: names ? slopes.map((slope) => pitchLabel(slope, format)) : [],
+    // a click inside means the panel; the border, or the list, picks the slope
+    targets: slopes.map((slope): Target => ({
+      id: slope.expandedId,
+      kind: 'slope',
+      shape: { kind: 'path', points: [...slope.outline, ...slope.outline.slice(0, 1)] },
+      text: slopeText(slope, format),
+    })),
+  }
+}
+
+const middle = (points: readonly Point[]): Point => [
+  points.reduce((sum, [x]) => sum + x, 0) / points.length,
+  points.reduce((sum, [, y]) => sum + y, 0) / points.length,
+]
+
+const fallArrow = ({ outline, uphill }: SlopeView): Shape => ({
+  kind: 'arrow',
+  at: middle(outline),
+  dx: -34 * Math.cos(uphill),
+  dy: -34 * Math.sin(uphill),
+  tone: 'accent',
+  width: 1.6,
+  tail: 'middle',
+})
+
+const pitchLabel = ({ outline, label, pitch, low, high }: SlopeView, format: NumberFormat): Label => {
+  const height = (value: number) => `${value > 0 ? '+' : ''}${formatQuantity(value, 'length', format)}`
+  return {
+    text: `${label} · ${formatQuantity(pitch, 'angle', format)} · ${height(low)} to ${height(high)}`,
+    at: middle(outline),
+    dx: 12,
+    align: 'left',
+    tone: 'accent',
+    priority: 45,
+  }
+}
+
+/** Members in space, as the plan sees them. */
+export function strutsPart({ struts }: FloorView, { format, names }: RoofOptions): Part {
+  return {
+    shapes: struts.map(({ a, b, notCarried }): Shape => ({
+      kind: 'line',
+      points: [a, b],
+      stroke: { tone: notCarried > 0 ? 'warm' : 'quiet', width: 1.6, dash: [8, 3] },
+    })),
+    labels: names
+      ? struts.map(({ a, b, label }) => ({
+          text: label,
+          at: middle([a, b]),
+          priority: 8,
+          dy: 10,
+          tone: 'quiet' as const,
+        }))
+      : [],
+    targets: struts.map((strut): Target => ({
+      id: strut.expandedId,
+      kind: 'strut',
+      shape: { kind: 'path', points: [strut.a, strut.b] },
+      text: strutText(strut, format),
+    })),
+  }
+}

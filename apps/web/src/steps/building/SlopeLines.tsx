@@ -1,0 +1,74 @@
+import { areaStretch, formatQuantity, heightOn, signedArea, type Slope } from '@hedrion/core'
+import { useFormat } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { NameField } from '../../sheet/NameField'
+import { Several } from '../../sheet/Several'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Value } from '../../sheet/Value'
+import { Button } from '../../ui/Button'
+import { QuantityField } from '../../ui/QuantityField'
+import { SlopePicture } from './SlopePicture'
+
+/** Pitch, fall and eaves of the picked planes of a roof. */
+export function SlopeLines({ slopes }: { readonly slopes: readonly Slope[] }) {
+  const fieldOf = useFieldOf()
+  const format = useFormat()
+  const edit = useEdit()
+  const note = useNote()
+  const [first] = slopes
+  if (!first) return null
+  const plan = Math.abs(signedArea(first.outline))
+  const top = Math.max(...first.outline.map((corner) => heightOn(first, corner)))
+  const turn = () =>
+    edit.setEach(slopes, `${note.subject(slopes)}: fall turned`, ({ uphill }) => ({
+      uphill: uphill > Math.PI ? uphill - 1.5 * Math.PI : uphill + Math.PI / 2,
+    }))
+  return (
+    <Section title={slopes.length === 1 ? 'Roof slope' : `${slopes.length} roof slopes`}>
+      {slopes.length === 1 && (
+        <Line reference="label">
+          <NameField label="Label" record={first} />
+        </Line>
+      )}
+      <Line reference="pitch">
+        <QuantityField {...fieldOf(slopes, 'pitch', 'pitch', 'angle', { min: 0, max: 1.4 })} /> from the horizontal
+        <Several records={slopes} textOf={({ pitch }) => formatQuantity(pitch, 'angle', format)} />
+      </Line>
+      <Line
+        reference="uphill"
+        result={
+          <Button kind="link" onPress={turn}>
+            turn the fall
+          </Button>
+        }
+      >
+        <QuantityField
+          {...fieldOf(slopes, 'uphill', 'way uphill from east, anticlockwise', 'angle', { min: -7, max: 7 })}
+        />{' '}
+        from east
+      </Line>
+      <Line reference="lowest edge">
+        <QuantityField {...fieldOf(slopes, 'eaves', 'lowest edge over the level', 'length', { min: -200, max: 200 })} />{' '}
+        over the level
+      </Line>
+      {slopes.length === 1 && (
+        <>
+          <Line reference="highest edge" result={<Value value={top} quantity="length" />}>
+            over the level
+          </Line>
+          <Line reference="true area" result={<Value value={plan * areaStretch(first)} quantity="area" />}>
+            <Value value={plan} quantity="area" strong={false} /> in plan / cos{' '}
+            <Value value={first.pitch} quantity="angle" strong={false} />
+          </Line>
+          <SlopePicture slope={first} />
+        </>
+      )}
+      <Note>
+        Members, slabs and build-ups weigh by their true length and area; imposed loads go by the area in plan.
+      </Note>
+      <ConcernsHere ids={slopes.map(({ id }) => id).join()} />
+    </Section>
+  )
+}

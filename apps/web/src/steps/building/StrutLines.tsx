@@ -1,0 +1,75 @@
+import { distance, type Strut } from '@hedrion/core'
+import { useRecord, useRecords } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { strutNames } from '../../drawing/describe'
+import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { NameField } from '../../sheet/NameField'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { severalWord, shared } from '../../sheet/several'
+import { Symbol } from '../../sheet/Symbol'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Value } from '../../sheet/Value'
+import { Choice } from '../../ui/Choice'
+import { QuantityField } from '../../ui/QuantityField'
+import { StockChoices } from './StockChoices'
+
+const roles = (Object.keys(strutNames) as (keyof typeof strutNames)[]).map(
+  (role) => [role, strutNames[role].toLowerCase()] as const,
+)
+
+/** Heights and section of the picked members in space. */
+export function StrutLines({ struts }: { readonly struts: readonly Strut[] }) {
+  const sections = useRecords('section')
+  const edit = useEdit()
+  const note = useNote()
+  const fieldOf = useFieldOf()
+  const [first] = struts
+  const material = useRecord(first?.material)
+  if (!first) return null
+  const section = sections.find(({ id }) => id === first.section)
+  const [a, b] = first.path
+  const length = a && b ? Math.hypot(distance(a, b), first.endHeight - first.startHeight) : 0
+  return (
+    <Section title={struts.length === 1 ? 'Member in space' : `${struts.length} members in space`}>
+      <Line reference={struts.length === 1 ? 'label' : 'role'}>
+        {struts.length === 1 && (
+          <>
+            <NameField label="Label" record={first} />
+            {', a '}
+          </>
+        )}
+        <Choice
+          label="Role"
+          value={shared(struts.map(({ role }) => role))}
+          placeholder={severalWord}
+          options={roles}
+          onChange={(role) => edit.setEach(struts, `${note.subject(struts)}: role ${role}`, () => ({ role }))}
+        />
+      </Line>
+      <Line reference="heights">
+        from{' '}
+        <QuantityField
+          {...fieldOf(struts, 'startHeight', 'height of its start over the level', 'length', { min: -200, max: 200 })}
+        />{' '}
+        to{' '}
+        <QuantityField
+          {...fieldOf(struts, 'endHeight', 'height of its end over the level', 'length', { min: -200, max: 200 })}
+        />{' '}
+        over the level
+      </Line>
+      <StockChoices records={struts} />
+      {struts.length === 1 && section && material?.kind === 'material' && (
+        <Line
+          reference="own weight"
+          result={<Value value={section.area * material.unitWeight * length} quantity="force" />}
+        >
+          <Symbol name="G" /> = A · γ · l ={' '}
+          <Value value={section.area * material.unitWeight} quantity="lineLoad" address={`beamWeight:${first.id}`} /> ·{' '}
+          <Value value={length} quantity="length" strong={false} />
+        </Line>
+      )}
+      <Note>Half of its weight goes to the beam, column or panel at each end.</Note>
+      <ConcernsHere ids={struts.map(({ id }) => id).join()} />
+    </Section>
+  )
+}

@@ -1,0 +1,161 @@
+import { distance, formatQuantity, trussLengths, trussParts, trussShape, type Member } from '@hedrion/core'
+import { useMemo } from 'react'
+import styled from 'styled-components'
+import { useFormat, useRecord, useRecords } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { Line, Section } from '../../sheet/Sheet'
+import { Value } from '../../sheet/Value'
+import { Choice } from '../../ui/Choice'
+import { QuantityField } from '../../ui/QuantityField'
+
+type Truss = NonNullable<Member['truss']>
+
+const bottoms = [
+  ['straight', 'straight from end to end'],
+  ['alongTop', 'along the top chord'],
+] as const
+const webs = [
+  ['posts', 'diagonals and posts'],
+  ['diagonals', 'diagonals only'],
+] as const
+
+/** What a truss is made of below its top chord, with its picture and its weight. */
+export function TrussLines({ member, truss }: { readonly member: Member; readonly truss: Truss }) {
+  const sections = useRecords('section')
+  const slopes = useRecords('slope')
+  const format = useFormat()
+  const edit = useEdit()
+  const note = useNote()
+  const parts = useMemo(
+    () =>
+      trussParts(
+        trussShape(member),
+        slopes.filter(({ layout }) => layout === member.layout),
+      ),
+    [member, slopes],
+  )
+  const lengths = trussLengths(parts)
+  const set = (what: string, fields: Partial<Truss>) =>
+    edit.set(member, `${note.subject(member)}: ${what}`, { truss: { ...truss, ...fields } })
+  const sectionChoice = (label: string, key: 'bottomSection' | 'webSection') => (
+    <Choice
+      label={label}
+      value={truss[key]}
+      options={sections.map(({ id, name }) => [id as string, name])}
+      onChange={(id) => {
+        const section = sections.find((entry) => entry.id === id)
+        if (section) set(`${label.toLowerCase()} ${section.name}`, { [key]: section.id })
+      }}
+    />
+  )
+  return (
+    <Section title="Truss">
+      <TrussPicture parts={parts} length={lengthOf(member)} text={`Truss ${member.label} to scale`} />
+      <Line reference="depth at the ends">
+        <QuantityField
+          label="Depth at the ends"
+          quantity="length"
+          format={format}
+          value={truss.depth}
+          min={0.05}
+          max={20}
+          onCommit={(depth) =>
+            depth === null ? 'A truss has a depth.' : set(`depth ${formatQuantity(depth, 'length', format)}`, { depth })
+          }
+        />{' '}
+        between the chords
+      </Line>
+      <Line reference="bays">
+        <QuantityField
+          label="Bays of the truss"
+          quantity="count"
+          format={format}
+          value={truss.bays}
+          min={2}
+          max={60}
+          onCommit={(bays) =>
+            bays === null || !Number.isInteger(bays) ? 'A whole number from 2 to 60.' : set(`${bays} bays`, { bays })
+          }
+        />{' '}
+        <Choice
+          label="Web"
+          value={truss.posts ? 'posts' : 'diagonals'}
+          options={webs}
+          onChange={(web) => set(web === 'posts' ? 'with posts' : 'without posts', { posts: web === 'posts' })}
+        />
+      </Line>
+      <Line reference="bottom chord" result={<Value value={lengths.bottom} quantity="length" />}>
+        {sectionChoice('Bottom chord', 'bottomSection')}{' '}
+        <Choice
+          label="Shape of the bottom chord"
+          value={truss.bottom}
+          options={bottoms}
+          onChange={(bottom) => set(bottom === 'straight' ? 'bottom straight' : 'bottom along the top', { bottom })}
+        />
+      </Line>
+      <Line reference="web" result={<Value value={lengths.web} quantity="length" />}>
+        {sectionChoice('Web', 'webSection')}
+      </Line>
+      <TrussWeight member={member} truss={truss} lengths={lengths} />
+    </Section>
+  )
+}
+
+interface TrussWeightProps {
+  readonly member: Member
+  readonly truss: Truss
+  readonly lengths: ReturnType<typeof trussLengths>
+}
+
+function TrussWeight({ member, truss, lengths: { top, bottom, web } }: TrussWeightProps) {
+  const sections = useRecords('section')
+  const material = useRecord(member.material)
+  const areaOf = (id: string) => sections.find((section) => section.id === id)?.area ?? 0
+  if (material?.kind !== 'material') return null
+  const volume = areaOf(member.section) * top + areaOf(truss.bottomSection) * bottom + areaOf(truss.webSection) * web
+  return (
+    <Line
+      reference="own weight"
+      result={<Value value={volume * material.unitWeight} quantity="force" address={`beamWeight:${member.id}`} />}
+    >
+      all parts by their lengths, joints not counted
+    </Line>
+  )
+}
+
+const lengthOf = ({ path: [a, b] }: Member): number => (a && b ? distance(a, b) : 1)
+
+const [wide, high] = [446, 110] as const
+
+function TrussPicture({
+  parts,
+  length,
+  text,
+}: {
+  readonly parts: ReturnType<typeof trussParts>
+  readonly length: number
+  readonly text: string
+}) {
+  const heights = parts.flatMap(({ from, to }) => [from[1], to[1]])
+  const [low, top] = [Math.min(...heights), Math.max(...heights)]
+  const scale = Math.min((wide - 20) / length, (high - 20) / Math.max(top - low, 0.1))
+  const at = ([s, z]: readonly [number, number]) => `${10 + s * scale} ${10 + (top - z) * scale}`
+  return (
+    <Picture viewBox={`0 0 ${wide} ${20 + (top - low) * scale}`} role="img" aria-label={text}>
+      {parts.map(({ part, from, to }, i) => (
+        <path key={i} d={`M${at(from)} L${at(to)}`} strokeWidth={part === 'web' ? 1.2 : 2.6} />
+      ))}
+    </Picture>
+  )
+}
+
+const Picture = styled.svg`
+  display: block;
+  width: 446px;
+  max-width: calc(100% - 40px);
+  margin: 4px 20px;
+  path {
+    stroke: var(--ink);
+    stroke-linecap: round;
+  }
+`

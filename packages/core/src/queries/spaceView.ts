@@ -1,0 +1,185 @@
+import { heightAt, stretchesOf } from '../building/slopes'
+import { trussParts } from '../building/truss'
+import { readCase } from '../derivation/cells'
+import { expandedAt, keyOfRegion, lengthOfColumn } from '../derivation/floorQueries'
+import type { FloorState } from '../derivation/floorStates'
+import type { ProjectState } from '../derivation/project'
+import { labelOf, memberOf, sectionOf } from '../document/labels'
+import type { Member, Section, Strut } from '../document/recordKinds'
+import { trussShape } from '../document/shapes'
+import type { Point } from '../geometry/point'
+import type { Ring } from '../geometry/polygon'
+import { along } from '../geometry/segment'
+import { memberLoads } from '../rundown/memberLines'
+
+/** A point of the building, m: global axes, Z up. */
+export type Point3 = readonly [x: number, y: number, z: number]
+
+/** A member as it stands in space; a truss has one for each of its parts. */
+export interface SpaceMember {
+  readonly expandedId: string
+  readonly label: string
+  readonly role: Member['role'] | Strut['role']
+  readonly path: readonly Point3[]
+  /** Of its section, m: upright and across. */
+  readonly depth: number
+  readonly width: number
+}
+
+/** A part of a panel as it lies in space, with its load in the case. */
+export interface SpaceFace {
+  readonly expandedId: string
+  readonly label: string
+  readonly keyId: string | null
+  readonly rings: readonly (readonly Point3[])[]
+  /** Downwards, per area in plan, Pa. */
+  readonly pressure: number
+}
+
+/** Load on a member from point to point, N/m of its length in plan, downwards; equal ends are a force, N. */
+export interface SpaceLoad {
+  readonly expandedId: string
+  readonly from: Point3
+  readonly to: Point3
+  readonly q0: number
+  readonly q1: number
+}
+
+/** The whole building in space, for one case. */
+export interface SpaceView {
+  readonly members: readonly SpaceMember[]
+  readonly faces: readonly SpaceFace[]
+  readonly loads: readonly SpaceLoad[]
+  /** Reactions at the base, N upwards. */
+  readonly supports: readonly { readonly expandedId: string; readonly at: Point3; readonly force: number }[]
+}
+
+export function spaceView(state: ProjectState, caseId: string): SpaceView {
+  const bottom = state.floors[0]
+  const at = readCase(state, caseId)
+  return {
+    members: state.floors.flatMap((floor) => membersInSpace(state, floor)),
+    faces: state.floors.flatMap((floor) => facesOf(state, floor, caseId)),
+    loads: state.floors.flatMap((floor) => loadsOf(state, floor, caseId)),
+    supports: (bottom?.operator.plan.frame.columns ?? []).flatMap(({ member, at: point }, row) => {
+      const [, foot] = bottom ? columnPath(bottom, row, point) : []
+      return bottom && foot
+        ? [{ expandedId: expandedAt(bottom, member.id), at: foot, force: at(bottom.rundown.feet, row) }]
+        : []
+    }),
+  }
+}
+
+/** Columns, beams, trusses by their parts, and struts of one floor. */
+export function membersInSpace(state: ProjectState, floor: FloorState): readonly SpaceMember[] {
+  const { frame, sources, slopes } = floor.operator.plan
+  const of = (id: string) => sizeOf(sectionOf(state.document, memberOf(state.document, id)))
+  const columns = frame.columns.map(({ member, at }, row): SpaceMember => ({
+    expandedId: expandedAt(floor, member.id),
+    label: labelOf(state.document, member.id),
+    role: member.role,
+    path: columnPath(floor, row, at),
+    ...of(member.id),
+  }))
+  const beams = frame.beams.flatMap(({ member, a, b }): readonly SpaceMember[] => {
+    const record = memberOf(state.document, member.id)
+    const plain = {
+      expandedId: expandedAt(floor, member.id),
+      label: labelOf(state.document, member.id),
+      role: member.role,
+    }
+    if (!record?.truss) return [{ ...plain, path: beamPath(floor, a, b), ...of(member.id) }]
+    const sections = {
+      top: record.section,
+      bottom: record.truss.bottomSection,
+      web: record.truss.webSection,
+    }
+    return trussParts(trussShape(record), slopes).map(({ part, from, to }) => ({
+      ...plain,
+      path: [from, to].map(([s, z]): Point3 => [...along(a, b, s), floor.level.elevation + z]),
+      ...sizeOf(sectionAt(state, sections[part])),
+    }))
+  })
+  const struts = sources.flatMap((source): SpaceMember[] => {
+    const record = source.kind === 'strut' ? state.document.records.get(source.id) : undefined
+    return record?.kind === 'strut' ? [strutInSpace(state, floor, record)] : []
+  })
+  return [...columns, ...beams, ...struts]
+}
+
+function strutInSpace(state: ProjectState, floor: FloorState, strut: Strut): SpaceMember {
+  const [a = [0, 0], b = [0, 0]] = strut.path
+  const z = floor.level.elevation
+  return {
+    expandedId: expandedAt(floor, strut.id),
+    label: strut.label,
+    role: strut.role,
+    path: [
+      [...a, z + strut.startHeight],
+      [...b, z + strut.endHeight],
+    ],
+    ...sizeOf(sectionAt(state, strut.section)),
+  }
+}
+
+function sectionAt({ document }: ProjectState, id: string): Section | undefined {
+  const section = document.records.get(id)
+  return section?.kind === 'section' ? section : undefined
+}
+
+const sizeOf = (section: Section | undefined) => ({ depth: section?.depth ?? 0.2, width: section?.width ?? 0.2 })
+
+/** From its top down to its foot. */
+function columnPath(floor: FloorState, row: number, at: Point): readonly [Point3, Point3] {
+  const top = floor.level.elevation + heightAt(floor.operator.plan.slopes, at)
+  return [
+    [...at, top],
+    [...at, top - lengthOfColumn(floor, row)],
+  ]
+}
+
+/** From end to end, over every ridge and valley between. */
+function beamPath({ level, operator }: FloorState, a: Point, b: Point): readonly Point3[] {
+  const { slopes } = operator.plan
+  const stops = [0, ...stretchesOf(slopes, a, b).map(({ s1 }) => s1)]
+  return stops.map((s) => pointOn(slopes, level.elevation, along(a, b, s)))
+}
+
+const pointOn = (slopes: Parameters<typeof heightAt>[0], elevation: number, at: Point): Point3 => [
+  ...at,
+  elevation + heightAt(slopes, at),
+]
+
+function facesOf(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceFace[] {
+  const read = readCase(state, caseId)
+  const { slopes, sources } = floor.operator.plan
+  return sources.flatMap((source, row): SpaceFace[] => {
+    if (source.kind !== 'region') return []
+    const own = slopes.filter(({ id }) => id === source.region.slopeId)
+    const lift = (ring: Ring) => ring.map((at) => pointOn(own, floor.level.elevation, at))
+    return [
+      {
+        expandedId: expandedAt(floor, source.panel.panel.id),
+        label: labelOf(state.document, source.panel.panel.id),
+        keyId: keyOfRegion(state, source),
+        rings: source.region.region.map(lift),
+        pressure: read(floor.intensities, row),
+      },
+    ]
+  })
+}
+
+function loadsOf(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceLoad[] {
+  const read = readCase(state, caseId)
+  const { frame, slopes } = floor.operator.plan
+  return memberLoads(floor.operator, (row) => read(floor.intensities, row)).flatMap(({ lines, points }, i) => {
+    const beam = frame.beams[i]
+    if (!beam) return []
+    const expandedId = expandedAt(floor, beam.member.id)
+    const at = (s: number) => pointOn(slopes, floor.level.elevation, along(beam.a, beam.b, s))
+    return [
+      ...lines.map(([s0, s1, q0, q1]): SpaceLoad => ({ expandedId, from: at(s0), to: at(s1), q0, q1 })),
+      ...points.map(({ s, force }): SpaceLoad => ({ expandedId, from: at(s), to: at(s), q0: force, q1: force })),
+    ]
+  })
+}
