@@ -1,5 +1,5 @@
 import { expanded, reachedBy, type FloorView } from '@hedrion/core'
-import { useMemo, type KeyboardEvent, type ReactNode } from 'react'
+import { lazy, Suspense, useMemo, type KeyboardEvent, type ReactNode } from 'react'
 import styled from 'styled-components'
 import { useStore } from 'zustand'
 import { useShallow } from 'zustand/react/shallow'
@@ -28,8 +28,24 @@ interface PlanPaneProps {
 /** Room for the forces at one side and the names of levels at the other. */
 const elevationMargins = { top: 40, right: 124, bottom: 76, left: 124 } as const
 
-/** The plan of the level in view, or the elevation, for the case in view. */
-export function PlanPane({ options, more, outlined, drawing, onKey, foot }: PlanPaneProps) {
+/** The building for the case in view: the plan of a level, an elevation, or all of it in space. */
+export function PlanPane(props: PlanPaneProps) {
+  const [look] = useLook()
+  if (look.view !== 'space') return <FlatPane {...props} />
+  const { area, member } = props.options
+  return (
+    <Body>
+      <Suspense fallback={<OneMoment>One moment …</OneMoment>}>
+        <SpacePane area={area} member={member} />
+      </Suspense>
+    </Body>
+  )
+}
+
+// the library that draws in space comes when it is first asked for
+const SpacePane = lazy(async () => ({ default: (await import('./space/SpacePane')).SpacePane }))
+
+function FlatPane({ options, more, outlined, drawing, onKey, foot }: PlanPaneProps) {
   const [look, change] = useLook()
   const { level, go } = useLevel()
   const scene = useScene(options, more)
@@ -97,6 +113,10 @@ const Body = styled.div`
   display: flex;
   flex-direction: column;
   min-height: 0;
+`
+const OneMoment = styled.p`
+  padding: 24px;
+  color: var(--quiet);
 `
 const Row = styled.div`
   flex: 1;

@@ -11,6 +11,7 @@ const views: readonly (readonly [View, string])[] = [
   ['plan', 'Plan'],
   ['x', 'South'],
   ['y', 'East'],
+  ['space', 'In space'],
 ]
 
 const shownOptions: readonly (readonly [Shown, string])[] = [
@@ -51,7 +52,7 @@ export function ViewBar({ loads = false, children }: ViewBarProps) {
       </Group>
       <Group>
         {children}
-        {loads && look.view === 'plan' && (
+        {loads && (look.view === 'plan' || look.view === 'space') && (
           <Segmented
             label="Load shown"
             value={look.shown}

@@ -82,6 +82,9 @@ export const strutNames: Readonly<Record<StrutView['role'], string>> = {
 const over = (height: number, format: NumberFormat): string =>
   `${height > 0 ? '+' : ''}${formatQuantity(height, 'length', format)}`
 
+export const roleText = (role: BeamView['role'] | StrutView['role']): string =>
+  role in strutNames ? strutNames[role as StrutView['role']] : roleNames[role as BeamView['role']]
+
 /** "Brace K1, from -6.00 m to +0.00 m over the level". */
 export const strutText = (
   { role, label, startHeight, endHeight, notCarried }: StrutView,

@@ -30,21 +30,26 @@ export function hatchPattern(
   const key = `${colour} ${mark} ${number}`
   const known = patterns.get(key)
   if (known) return known
-  const canvas = document.createElement('canvas')
-  canvas.width = canvas.height = tile * 2
-  const pen = canvas.getContext('2d')
-  if (!pen) return colour
-  pen.scale(2, 2)
-  pen.strokeStyle = colour
-  pen.lineWidth = 0.8
-  pen.globalAlpha = 0.62
-  const [angles, count] = linesOf(mark, number)
-  for (const angle of angles) drawLines(pen, angle, count)
-  const pattern = context.createPattern(canvas, 'repeat')
+  const pattern = context.createPattern(hatchTile(palette, { mark, number }), 'repeat')
   if (!pattern) return colour
   pattern.setTransform(new DOMMatrix().scale(0.5))
   patterns.set(key, pattern)
   return pattern
+}
+
+/** One tile of a hatch, twice as fine as it is shown. */
+export function hatchTile(palette: Palette, { mark, number }: KeyHatch): HTMLCanvasElement {
+  const canvas = document.createElement('canvas')
+  canvas.width = canvas.height = tile * 2
+  const pen = canvas.getContext('2d')
+  if (!pen) return canvas
+  pen.scale(2, 2)
+  pen.strokeStyle = markColour(palette, mark)
+  pen.lineWidth = 0.8
+  pen.globalAlpha = 0.62
+  const [angles, count] = linesOf(mark, number)
+  for (const angle of angles) drawLines(pen, angle, count)
+  return canvas
 }
 
 const linesOf = (mark: Mark, number: number): readonly [readonly number[], number] =>

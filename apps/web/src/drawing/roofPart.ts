@@ -38,9 +38,16 @@ const middle = (points: readonly Point[]): Point => [
   points.reduce((sum, [, y]) => sum + y, 0) / points.length,
 ]
 
+/** Beside the middle, where a member may run along the fall. */
+const arrowAt = (outline: readonly Point[]): Point => {
+  const [x, y] = middle(outline)
+  const [[ax, ay] = [0, 0], [bx, by] = [0, 0]] = outline
+  return [x - 0.29 * (bx - ax), y - 0.29 * (by - ay)]
+}
+
 const fallArrow = ({ outline, uphill }: SlopeView): Shape => ({
   kind: 'arrow',
-  at: middle(outline),
+  at: arrowAt(outline),
   dx: -34 * Math.cos(uphill),
   dy: -34 * Math.sin(uphill),
   tone: 'accent',

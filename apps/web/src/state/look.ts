@@ -1,6 +1,6 @@
 import { create } from 'zustand'
 
-export type View = 'plan' | 'x' | 'y'
+export type View = 'plan' | 'x' | 'y' | 'space'
 export type Shown = 'area' | 'member' | 'both'
 export type SheetWidth = 'narrow' | 'wide' | 'table'
 
@@ -27,7 +27,7 @@ function read(params: URLSearchParams): Look {
   return {
     level: params.get('level'),
     case: params.get('case'),
-    view: oneOf(params.get('view'), ['plan', 'x', 'y'], 'plan'),
+    view: oneOf(params.get('view'), ['plan', 'x', 'y', 'space'], 'plan'),
     shown: oneOf(params.get('shown'), ['area', 'member', 'both'], 'member'),
     picked: params.get('pick')?.split(',').filter(Boolean) ?? [],
     sheet: oneOf(params.get('sheet'), ['narrow', 'wide', 'table'], 'narrow'),

@@ -1,0 +1,419 @@
+import type { Point3, SpaceView } from '@hedrion/core'
+import {
+  Box3,
+  BoxGeometry,
+  BufferAttribute,
+  BufferGeometry,
+  CanvasTexture,
+  Color,
+  ConeGeometry,
+  DirectionalLight,
+  DoubleSide,
+  Group,
+  HemisphereLight,
+  InstancedMesh,
+  LineBasicMaterial,
+  LineSegments,
+  Matrix4,
+  Mesh,
+  MeshBasicMaterial,
+  MeshLambertMaterial,
+  PerspectiveCamera,
+  Raycaster,
+  RepeatWrapping,
+  SRGBColorSpace,
+  Scene,
+  Sphere,
+  Sprite,
+  SpriteMaterial,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+  type Material,
+  type Object3D,
+} from 'three'
+import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
+import type { Palette } from '../../ui/tokens'
+import { hatchTile, markColour } from '../hatches'
+import type { Mark } from '../scene'
+import { barsOf, linesOf, loadLines, trianglesOf, type Bar } from './solids'
+
+export interface SpaceLook {
+  readonly palette: Palette
+  readonly mark: Mark
+  readonly area: boolean
+  readonly member: boolean
+  /** Levels by name and height, m. */
+  readonly levels: readonly { readonly name: string; readonly z: number }[]
+  readonly font: string
+}
+
+interface Hit {
+  readonly id: string
+  /** From the viewer, m. */
+  readonly away: number
+}
+
+/** How long after the last movement the members become solid again, ms. */
+const stillAfter = 160
+
+/**
+ * The building in space on a canvas, as a class of its own: the page hands it what is to be seen and what is picked. Members
+ * are lines while the view moves and solids when it is still. It draws when something has changed, and not before.
+ */
+export class SpaceScene {
+  readonly #renderer: WebGLRenderer
+  readonly #scene = new Scene()
+  readonly #camera = new PerspectiveCamera(32, 1, 0.1, 5000)
+  readonly #controls: OrbitControls
+  readonly #raycaster = new Raycaster()
+  #view: SpaceView | null = null
+  #look: SpaceLook | null = null
+  #bars: readonly Bar[] = []
+  #world = new Group()
+  #picks = new Group()
+  #solids: InstancedMesh | null = null
+  #lines: LineSegments | null = null
+  #faces: Mesh | null = null
+  #owners: Uint32Array = new Uint32Array(0)
+  #ball = new Sphere(new Vector3(), 10)
+  #placed = false
+  #sized = false
+  #asked = 0
+  #still: ReturnType<typeof setTimeout> | undefined
+
+  /** Throws where the browser has no WebGL. */
+  constructor(canvas: HTMLCanvasElement) {
+    this.#renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true })
+    this.#camera.up.set(0, 0, 1)
+    this.#controls = new OrbitControls(this.#camera, canvas)
+    this.#controls.enableDamping = false
+    this.#controls.addEventListener('start', () => this.#move())
+    this.#controls.addEventListener('change', () => this.draw())
+    this.#controls.addEventListener('end', () => this.#rest())
+    const sun = new DirectionalLight(0xffffff, 1.4)
+    sun.position.set(-2, -3, 5)
+    this.#scene.add(new HemisphereLight(0xffffff, 0x9a958a, 1.7), sun, this.#world, this.#picks)
+  }
+
+  /** What is to be seen; the view stays where it is unless nothing was seen before. */
+  show(view: SpaceView, look: SpaceLook): void {
+    this.#view = view
+    this.#look = look
+    this.#bars = barsOf(view.members)
+    clear(this.#world)
+    this.#addMembers(view, look)
+    this.#addFaces(view, look)
+    this.#addLoads(view, look)
+    this.#addSupports(view, look)
+    this.#ball = ballOf(this.#bars, view)
+    this.#addNames(look)
+    if (!this.#placed && this.#bars.length > 0 && this.#sized) this.fit()
+    this.draw()
+  }
+
+  /** Stands out, also from behind other members. */
+  pick(ids: readonly string[]): void {
+    clear(this.#picks)
+    const wanted = new Set(ids)
+    const { members = [], faces = [] } = this.#view ?? {}
+    const bars = this.#bars.filter(({ member }) => wanted.has(members[member]?.expandedId ?? ''))
+    const edges = faces
+      .filter(({ expandedId }) => wanted.has(expandedId))
+      .flatMap(({ rings }) => rings.flatMap(edgesOf))
+    const colour = this.#look?.palette.accent ?? '#000000'
+    const material = new LineBasicMaterial({ color: colour, depthTest: false, transparent: true })
+    const both = [...linesOf(bars), ...edges.flat(2)]
+    if (both.length > 0) this.#picks.add(segments(Float32Array.from(both), material, 5))
+    if (bars.length > 0) this.#picks.add(solidsOf(bars, new MeshBasicMaterial({ color: colour })))
+    this.draw()
+  }
+
+  resize(width: number, height: number): void {
+    this.#renderer.setPixelRatio(globalThis.devicePixelRatio || 1)
+    this.#renderer.setSize(width, height, false)
+    this.#camera.aspect = width / Math.max(1, height)
+    this.#camera.updateProjectionMatrix()
+    this.#sized = true
+    if (!this.#placed && this.#bars.length > 0) this.fit()
+    this.draw()
+  }
+
+  /** From the south-east and above, with all of the building in the picture. */
+  fit(): void {
+    const { center, radius } = this.#ball
+    const upright = (this.#camera.fov * Math.PI) / 360
+    const across = Math.atan(Math.tan(upright) * this.#camera.aspect)
+    const away = (1.2 * radius) / Math.sin(Math.min(upright, across))
+    this.#controls.target.copy(center)
+    this.#camera.position.copy(center).add(new Vector3(0.62, -0.9, 0.55).normalize().multiplyScalar(away))
+    this.#camera.near = away / 100
+    this.#camera.far = away * 10
+    this.#camera.updateProjectionMatrix()
+    this.#controls.update()
+    this.#placed = true
+    this.draw()
+  }
+
+  zoom(factor: number): void {
+    const { target } = this.#controls
+    this.#camera.position.sub(target).divideScalar(factor).add(target)
+    this.#controls.update()
+    this.draw()
+  }
+
+  /** Turns about the upright axis, and up or down; rad. */
+  turn(about: number, up: number): void {
+    const { target } = this.#controls
+    const arm = this.#camera.position.clone().sub(target)
+    const flat = Math.hypot(arm.x, arm.y)
+    const [bearing, height] = [Math.atan2(arm.y, arm.x) + about, Math.atan2(arm.z, flat) + up]
+    const steep = Math.min(1.5, Math.max(-1.2, height))
+    const away = arm.length()
+    arm.set(Math.cos(bearing) * Math.cos(steep), Math.sin(bearing) * Math.cos(steep), Math.sin(steep))
+    this.#camera.position.copy(target).add(arm.multiplyScalar(away))
+    this.#controls.update()
+    this.draw()
+  }
+
+  /** What is under a point of the canvas (from its upper left corner, in its own pixels): a member before a face. */
+  at(x: number, y: number, width: number, height: number): string | null {
+    this.#raycaster.setFromCamera(new Vector2((x / width) * 2 - 1, 1 - (y / height) * 2), this.#camera)
+    const away = this.#camera.position.distanceTo(this.#controls.target)
+    const perPixel = (2 * away * Math.tan((this.#camera.fov * Math.PI) / 360)) / height
+    this.#raycaster.params.Line = { threshold: 6 * perPixel }
+    const [member, face] = [this.#memberHit(), this.#faceHit()]
+    // a member well behind a floor is hidden by it
+    const hidden = member && face && face.away < member.away - 1.5
+    return (hidden ? face : (member ?? face))?.id ?? null
+  }
+
+  #memberHit(): Hit | null {
+    const [found] = this.#lines ? this.#raycaster.intersectObject(this.#lines, false) : []
+    const bar = this.#bars[Math.floor((found?.index ?? -2) / 2)]
+    const member = this.#view?.members[bar?.member ?? -1]
+    return found && member ? { id: member.expandedId, away: found.distance } : null
+  }
+
+  #faceHit(): Hit | null {
+    const [found] = this.#faces ? this.#raycaster.intersectObject(this.#faces, false) : []
+    const face = this.#view?.faces[this.#owners[found?.faceIndex ?? -1] ?? -1]
+    return found && face ? { id: face.expandedId, away: found.distance } : null
+  }
+
+  /** Where the middles of members are seen, in pixels from the middle of the picture, y upwards. */
+  middles(width: number, height: number): readonly { readonly id: string; readonly at: readonly [number, number] }[] {
+    return this.#bars.map(({ member, a, b }) => {
+      const seen = new Vector3((a[0] + b[0]) / 2, (a[1] + b[1]) / 2, (a[2] + b[2]) / 2).project(this.#camera)
+      return {
+        id: this.#view?.members[member]?.expandedId ?? '',
+        at: [(seen.x * width) / 2, (seen.y * height) / 2] as const,
+      }
+    })
+  }
+
+  draw(): void {
+    if (this.#asked !== 0) return
+    this.#asked = requestAnimationFrame(() => {
+      this.#asked = 0
+      this.#renderer.render(this.#scene, this.#camera)
+    })
+  }
+
+  dispose(): void {
+    cancelAnimationFrame(this.#asked)
+    clearTimeout(this.#still)
+    clear(this.#world)
+    clear(this.#picks)
+    this.#controls.dispose()
+    this.#renderer.dispose()
+  }
+
+  #move(): void {
+    clearTimeout(this.#still)
+    if (this.#solids) this.#solids.visible = false
+    if (this.#lines) this.#lines.visible = true
+  }
+
+  #rest(): void {
+    this.#still = setTimeout(() => {
+      if (this.#solids) this.#solids.visible = true
+      if (this.#lines) this.#lines.visible = false
+      this.draw()
+    }, stillAfter)
+  }
+
+  #addMembers(view: SpaceView, { palette }: SpaceLook): void {
+    const colours = this.#bars.map(
+      ({ member }) => new Color(isLight(view.members[member]?.role) ? palette.quiet : palette.ink),
+    )
+    this.#solids = solidsOf(this.#bars, new MeshLambertMaterial({ color: '#ffffff' }))
+    colours.forEach((colour, i) => this.#solids?.setColorAt(i, colour))
+    this.#lines = segments(linesOf(this.#bars), new LineBasicMaterial({ color: palette.ink }), 2)
+    this.#lines.visible = false
+    this.#world.add(this.#solids, this.#lines)
+  }
+
+  #addFaces(view: SpaceView, { palette, mark, area }: SpaceLook): void {
+    const { positions, faces } = trianglesOf(view.faces)
+    this.#owners = faces
+    const ground = new MeshBasicMaterial({
+      color: palette.floor,
+      side: DoubleSide,
+      transparent: true,
+      opacity: 0.72,
+      polygonOffset: true,
+      polygonOffsetFactor: 1,
+      depthWrite: false,
+    })
+    this.#faces = new Mesh(geometryOf(positions), ground)
+    this.#world.add(this.#faces)
+    const edges = view.faces.flatMap(({ rings }) => rings.flatMap(edgesOf)).flat(2)
+    this.#world.add(segments(Float32Array.from(edges), new LineBasicMaterial({ color: palette.border }), 1))
+    const loaded = view.faces.filter(({ pressure }) => pressure !== 0)
+    if (area && loaded.length > 0) this.#world.add(hatched(trianglesOf(loaded).positions, palette, mark))
+  }
+
+  #addLoads(view: SpaceView, { palette, mark, member }: SpaceLook): void {
+    if (!member || view.loads.length === 0) return
+    const tallest = 0.09 * ballOf(this.#bars, view).radius
+    const material = new LineBasicMaterial({ color: markColour(palette, mark) })
+    this.#world.add(segments(loadLines(view.loads, tallest), material, 3))
+  }
+
+  #addSupports(view: SpaceView, { palette }: SpaceLook): void {
+    const size = 0.018 * ballOf(this.#bars, view).radius
+    const cone = new ConeGeometry(size, 1.6 * size, 4).rotateX(Math.PI / 2).rotateZ(Math.PI / 4)
+    const signs = new InstancedMesh(cone, new MeshLambertMaterial({ color: palette.quiet }), view.supports.length)
+    view.supports.forEach(({ at: [x, y, z] }, i) =>
+      signs.setMatrixAt(i, new Matrix4().makeTranslation(x, y, z - 0.8 * size)),
+    )
+    this.#world.add(signs)
+  }
+
+  /** Levels by name at the west side, and north. */
+  #addNames({ palette, levels, font }: SpaceLook): void {
+    const { center, radius } = this.#ball
+    const box = new Box3().setFromPoints(this.#bars.flatMap(({ a, b }) => [new Vector3(...a), new Vector3(...b)]))
+    if (box.isEmpty()) return
+    // of levels that nearly meet one name is enough
+    const apart = levels.filter(({ z }, i) => i === 0 || z - (levels[i - 1]?.z ?? z) > 0.06 * radius)
+    for (const { name, z } of apart)
+      this.#world.add(nameAt([box.min.x, box.min.y - 0.03 * radius, z], name, palette, font))
+    const [x, y, z] = [box.max.x + 0.12 * radius, center.y, box.min.z]
+    const [from, to]: readonly [Point3, Point3] = [
+      [x, y - 0.12 * radius, z],
+      [x, y + 0.12 * radius, z],
+    ]
+    const barb = 0.04 * radius
+    const arrow = [...from, ...to, x - barb / 2, to[1] - barb, z, ...to, x + barb / 2, to[1] - barb, z, ...to]
+    this.#world.add(segments(Float32Array.from(arrow), new LineBasicMaterial({ color: palette.quiet }), 1))
+    this.#world.add(nameAt([x, to[1] + 0.05 * radius, z], 'N', palette, font))
+  }
+}
+
+const isLight = (role: string | undefined): boolean => role === 'brace' || role === 'girt' || role === 'tie'
+
+function ballOf(bars: readonly Bar[], { faces }: SpaceView): Sphere {
+  const points = [
+    ...bars.flatMap(({ a, b }) => [new Vector3(...a), new Vector3(...b)]),
+    ...faces.flatMap(({ rings }) => rings.flatMap((ring) => ring.map((point) => new Vector3(...point)))),
+  ]
+  return points.length === 0
+    ? new Sphere(new Vector3(), 10)
+    : new Box3().setFromPoints(points).getBoundingSphere(new Sphere())
+}
+
+const edgesOf = (ring: readonly Point3[]): readonly (readonly [Point3, Point3])[] =>
+  ring.map((point, i) => [point, ring[(i + 1) % ring.length] ?? point])
+
+function geometryOf(positions: Float32Array): BufferGeometry {
+  const geometry = new BufferGeometry()
+  geometry.setAttribute('position', new BufferAttribute(positions, 3))
+  return geometry
+}
+
+function segments(positions: Float32Array, material: LineBasicMaterial, order: number): LineSegments {
+  const lines = new LineSegments(geometryOf(positions), material)
+  lines.renderOrder = order
+  return lines
+}
+
+/** A box for each bar: its length along it, its depth upright. */
+function solidsOf(bars: readonly Bar[], material: Material): InstancedMesh {
+  const mesh = new InstancedMesh(new BoxGeometry(1, 1, 1), material, bars.length)
+  bars.forEach((bar, i) => mesh.setMatrixAt(i, placeOf(bar)))
+  return mesh
+}
+
+function placeOf({ a, b, depth, width }: Bar): Matrix4 {
+  const [from, to] = [new Vector3(...a), new Vector3(...b)]
+  const along = to.clone().sub(from)
+  const length = Math.max(along.length(), 1e-6)
+  along.divideScalar(length)
+  // upright in the vertical plane of the member; global y for a vertical one
+  const side = Math.abs(along.z) > 0.9999 ? new Vector3(1, 0, 0) : new Vector3(0, 0, 1).cross(along).normalize()
+  const up = along.clone().cross(side).normalize()
+  const turned = new Matrix4().makeBasis(along, side, up)
+  const middle = from.add(to).divideScalar(2)
+  return new Matrix4()
+    .makeTranslation(middle)
+    .multiply(turned)
+    .multiply(new Matrix4().makeScale(length, Math.max(width, 0.02), Math.max(depth, 0.02)))
+}
+
+/** Loaded faces with the hatch of their mark, in metres of the plan. */
+function hatched(positions: Float32Array, palette: Palette, mark: Mark): Mesh {
+  const geometry = geometryOf(positions)
+  const uv = new Float32Array((positions.length / 3) * 2)
+  for (let i = 0; i < positions.length / 3; i++)
+    uv.set([(positions[3 * i] ?? 0) / 2, (positions[3 * i + 1] ?? 0) / 2], 2 * i)
+  geometry.setAttribute('uv', new BufferAttribute(uv, 2))
+  const texture = textureOf(hatchTile(palette, { mark, number: 0 }))
+  texture.wrapS = texture.wrapT = RepeatWrapping
+  const material = new MeshBasicMaterial({ map: texture, transparent: true, side: DoubleSide, depthWrite: false })
+  const mesh = new Mesh(geometry, material)
+  mesh.renderOrder = 1
+  return mesh
+}
+
+/** The colours of a canvas are those of a screen. */
+function textureOf(canvas: HTMLCanvasElement): CanvasTexture {
+  const texture = new CanvasTexture(canvas)
+  texture.colorSpace = SRGBColorSpace
+  return texture
+}
+
+/** A word that faces the viewer and keeps its size. */
+function nameAt([x, y, z]: Point3, text: string, palette: Palette, font: string): Sprite {
+  const canvas = document.createElement('canvas')
+  const pen = canvas.getContext('2d')
+  const size = 44
+  if (pen) {
+    pen.font = `400 ${size}px ${font}`
+    canvas.width = Math.ceil(pen.measureText(text).width) + 12
+    canvas.height = size * 1.4
+    pen.font = `400 ${size}px ${font}`
+    pen.fillStyle = palette.ink
+    pen.textBaseline = 'middle'
+    pen.fillText(text, 6, canvas.height / 2)
+  }
+  const sprite = new Sprite(new SpriteMaterial({ map: textureOf(canvas), sizeAttenuation: false }))
+  sprite.position.set(x, y, z)
+  const high = 0.02
+  sprite.scale.set((high * canvas.width) / canvas.height, high, 1)
+  sprite.center.set(1, 0.5)
+  return sprite
+}
+
+function clear(group: Group): void {
+  group.traverse((object: Object3D) => {
+    const { geometry, material } = object as Partial<Mesh>
+    geometry?.dispose()
+    for (const one of material ? [material].flat() : []) {
+      ;(one as MeshBasicMaterial).map?.dispose()
+      one.dispose()
+    }
+  })
+  group.clear()
+}
