@@ -60,3 +60,28 @@ test('the strip shows both lengths, under one name', () => {
   ])
   expect(view?.standsOn).toBe('base')
 })
+
+/** A wall on the floor at 4 m of a block with a roof at 8 m, beside a low hall with its eaves at 6 m. */
+function blockBesideHall(hallAt: number) {
+  const building = new Building()
+  const [, first, eaves, roof] = [0, 4, 6, 8].map((z) => building.level(String(z), z))
+  if (!first || !eaves || !roof) throw new Error('levels')
+  const [floor, hall, top] = [first, eaves, roof].map((at, i) => building.layout(String(i), null, at))
+  if (!floor || !hall || !top) throw new Error('layouts')
+  for (const layout of [floor, top]) building.panel(layout, rectangle(0, 0, 6, 5))
+  building.panel(hall, rectangle(hallAt, 0, hallAt + 10, 5))
+  building.wall(
+    floor,
+    [
+      [0, 0],
+      [6, 0],
+    ],
+    { heightRule: 'lessSlab', weight: 1000 },
+  )
+  return building.state().floors[0]?.walls.heads[0]?.storeyHeight
+}
+
+test('a wall reaches up to the level that is over it, past one that lies beside it', () => {
+  expect(blockBesideHall(8)).toBe(4)
+  expect(blockBesideHall(3)).toBe(2)
+})

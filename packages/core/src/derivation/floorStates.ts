@@ -20,7 +20,7 @@ import {
 import { floorRundown, type FloorRundown } from '../rundown/floorRundown'
 import type { LayoutOperator } from '../rundown/operator'
 import type { Standard } from '../standards/layer'
-import { wallLoadsStage, type Depths, type WallLoads } from './heads'
+import { ceilingStage, reachPast, wallLoadsStage, type Ceiling, type Depths, type WallLoads } from './heads'
 import { byLayout } from './layouts'
 import {
   intensityStage,
@@ -223,14 +223,14 @@ export function deriveFloors(
 ): readonly FloorState[] {
   const loads = layoutLoads(memo, document, operators, keys, standard)
   const states: FloorState[] = []
-  let above: Above | null = null
+  const aboves: Above[] = []
   for (const floor of [...levels].reverse()) {
     const layout = loads.get(floor.layoutId ?? '')
     if (!layout) continue
     const below = loads.get(levels[floor.below ?? -1]?.layoutId ?? '')
-    const state: FloorState = floorState(memo, floor, layout, above, below?.operator.plan.slopes ?? [], caseIds)
+    const state: FloorState = floorState(memo, floor, layout, aboves, below?.operator.plan.slopes ?? [], caseIds)
     states.unshift(state)
-    above = { state, layout }
+    aboves.unshift({ state, layout })
   }
   return states
 }
@@ -244,21 +244,13 @@ function floorState(
   memo: Memo,
   floor: Floor,
   { operator, runs, wallBuildUps, weights, keys, keyOf, typed }: LayoutLoads,
-  above: Above | null,
+  aboves: readonly Above[],
   slopesBelow: readonly SlopeShape[],
   caseIds: readonly string[],
 ): FloorState {
   const { level, storeyHeight } = floor
-  const walls = memo.get(
-    wallLoadsStage,
-    operator,
-    runs,
-    wallBuildUps,
-    above?.layout.operator ?? null,
-    above ? above.state.level.elevation - level.elevation : null,
-    above?.layout.beamDepths ?? [],
-    above?.layout.slabDepths ?? [],
-  )
+  const [above] = aboves
+  const walls = memo.get(wallLoadsStage, operator, runs, wallBuildUps, ceilings(memo, floor, operator, aboves))
   const { passing, standing, carried } = passThrough(memo, operator, weights, above?.state)
   const feetAbove = above ? memo.get(feetStage, above.state.operator.plan.frame, standing.plan.frame) : null
   const intensities = memo.get(intensityStage, operator, keys, keyOf, weights, walls, typed, caseIds)
@@ -286,6 +278,24 @@ function floorState(
     rundown,
     feetAbove,
   }
+}
+
+/** The levels over the walls of a floor: the next one, and those after it for walls that lie beside what it has. */
+function ceilings(
+  memo: Memo,
+  { level }: Floor,
+  operator: LayoutOperator,
+  aboves: readonly Above[],
+): readonly Ceiling[] {
+  const found: Ceiling[] = []
+  for (const { state, layout } of aboves) {
+    const { beamDepths, slabDepths } = layout
+    const height = state.level.elevation - level.elevation
+    const ceiling = memo.get(ceilingStage, layout.operator, height, beamDepths, slabDepths)
+    found.push(ceiling)
+    if (!reachPast(operator, ceiling)) break
+  }
+  return found
 }
 
 function passThrough(memo: Memo, operator: LayoutOperator, weights: OwnWeights, above: FloorState | undefined) {
