@@ -277,6 +277,7 @@ export class Building {
       name: 'part',
       parapet: 0,
       structuralFactor: 1,
+      extent: null,
       ...more,
     })
   }

@@ -26,14 +26,15 @@ const imposed = 'imposed/C'
 describe('the overview says what each step shows first', () => {
   const { figures, levels, actions, layers, residual, concerns } = ask(demo, { kind: 'overview' })
 
-  test('hand: floor area 2 · (388.8 − 9 + 25.92) + 388.8 + 5.4 m²; three storeys; 12 cases', () => {
-    expect(figures.area).toBeCloseTo(2 * (388.8 - 9 + 25.92) + 394.2, 3)
-    expect(figures).toMatchObject({ storeys: 3, cases: 12, combinations: expect.stringMatching(/^\d+$/) })
+  test('hand: floor area 2 · (388.8 − 9 + 25.92) + 388.8 + 5.4 m² and the hall of 24 · 12 m; four levels; 12 cases', () => {
+    expect(figures.area).toBeCloseTo(2 * (388.8 - 9 + 25.92) + 394.2 + 24 * 12, 3)
+    expect(figures).toMatchObject({ storeys: 4, cases: 12, combinations: expect.stringMatching(/^\d+$/) })
     expect(levels.map(({ name, storeyHeight }) => [name, Number(storeyHeight.toFixed(3))])).toEqual([
       ['Base', 0],
       ['Ground', 0.6],
       ['1', 4.2],
-      ['2', 3.6],
+      ['Eaves', 1.8],
+      ['2', 1.8],
       ['Roof', 3.6],
     ])
     expect(layers).toEqual(['EN, recommended values'])

@@ -3,6 +3,7 @@ import { effectKey, effectKinds, effectsOf } from '../src/derivation/effects'
 import { expandedAt } from '../src/derivation/floorQueries'
 import { Memo } from '../src/derivation/memo'
 import { deriveProject } from '../src/derivation/project'
+import { panelOf } from '../src/document/labels'
 import { ask } from '../src/queries/derive'
 import type { Traced } from '../src/trace/traced'
 import { metricPoint } from '../src/units/format'
@@ -171,7 +172,7 @@ describe('every number of the demo leads down to clause and input', () => {
     holdAll(demo, 'qp:11.4', seen)
     for (const { id } of demo.document.records.values()) {
       if (id.startsWith('member:')) holdAll(demo, `beamWeight:${id}`, seen)
-      if (id.startsWith('panel:')) holdAll(demo, `slab:${id}`, seen)
+      if (panelOf(demo.document, id)?.slab) holdAll(demo, `slab:${id}`, seen)
       if (id.startsWith('loadKey:')) for (const part of ['buildUp', 'imposed']) holdAll(demo, `key:${id}:${part}`, seen)
     }
     for (const { levelId } of demo.wind?.results[0]?.storeys.map(({ force }) => force) ?? [])

@@ -32,7 +32,7 @@ const figures: Readonly<Record<StepName, Figure>> = {
           : familyOf(family).name,
     ),
   building: ({ figures: { storeys, area } }, show) =>
-    plain(`${storeys} storey${storeys === 1 ? '' : 's'}, ${show(area, 'area')}`),
+    plain(`${storeys} level${storeys === 1 ? '' : 's'}, ${show(area, 'area')}`),
   actions: ({ figures: { permanent } }, show) => plain(`permanent ${show(permanent, 'force')}`),
   paths: ({ figures: { notCarried } }, show) => ({
     text: `${show(notCarried, 'force')} not carried`,

@@ -116,10 +116,15 @@ function forcesPart(view: ElevationView, u0: number, u1: number, options: Elevat
   const base = Math.min(...view.levels.map(({ z }) => z))
   const supports = view.reactions.map(({ u }): Shape => ({ kind: 'support', at: [u, base] }))
   if (!options.forces) return { shapes: supports, labels: [], targets: [] }
-  const wind = windArrows(view, u0, u1, options)
+  const [side0, side1] = sidesInWind(view) ?? [u0, u1]
+  const wind = windArrows(view, side0, side1, options)
   const reactions = view.forces.length === 0 ? reactionLabels(view, base, options) : []
   return { shapes: [...supports, ...wind.shapes], labels: [...wind.labels, ...reactions], targets: [] }
 }
+
+/** The sides of the body in the wind, which may be less than all that stands there. */
+const sidesInWind = ({ axis, extent }: ElevationView): readonly [number, number] | null =>
+  extent && (axis === 'x' ? [extent.x0, extent.x1] : [extent.y0, extent.y1])
 
 /** Storey forces push from the windward side; those along the sight are drawn as the tip or the tail of an arrow. */
 function windArrows(

@@ -87,9 +87,10 @@ describe('the plan', () => {
 
   test('a level without layout shows the grid', () => {
     const empty = plan('Base', 'imposed/C')
-    expect(empty.grid).toHaveLength(8)
+    // four lines each way, and five of the hall
+    expect(empty.grid).toHaveLength(13)
     expect(empty.targets).toEqual([])
-    expect(empty.box).toEqual({ x0: 0, x1: 21.6, y0: 0, y1: 21 })
+    expect(empty.box).toEqual({ x0: 0, x1: 46.2, y0: 0, y1: 21 })
     expect(planScene(undefined, [], options()).box.x1).toBeGreaterThan(0)
   })
 })

@@ -2,7 +2,9 @@ import { windLoads, type WindBody, type WindLoads } from '../actions/wind/windLo
 import type { WindLevel } from '../actions/wind/wallStrips'
 import type { Floor } from '../building/floors'
 import { recordsOf, type Document } from '../document/document'
-import { boxOf, type Box } from '../geometry/polygon'
+import type { BuildingPart } from '../document/recordKinds'
+import { boxesTouch, boxOf, centroid, type Box } from '../geometry/polygon'
+import { onLine } from '../geometry/tolerance'
 import type { LayoutOperator } from '../rundown/operator'
 import type { WindSite } from '../standards/en/peakVelocityPressure'
 import { familyOf } from '../standards/families'
@@ -32,8 +34,13 @@ export const windSite = (basicVelocity: number, terrain: WindSite['terrain']): W
 /** Whether the family in use derives wind in this version. */
 export const derivesWind = ({ family }: Standard): boolean => familyOf(family).derivesWind
 
-/** The bounding rectangle in plan, stated on the sheet: round the columns above ground, else round the panels. */
-export function extentOf(levels: readonly Floor[], operators: ReadonlyMap<string, LayoutOperator>): Box | null {
+/** The bounding rectangle in plan: as it is stated, else round the columns above ground, else round the panels. */
+export function extentOf(
+  levels: readonly Floor[],
+  operators: ReadonlyMap<string, LayoutOperator>,
+  part: BuildingPart | undefined,
+): Box | null {
+  if (part?.extent) return part.extent
   const plans = levels
     .filter(({ level }) => level.elevation > 0)
     .flatMap(({ layoutId }) => operators.get(layoutId ?? '')?.plan ?? [])
@@ -43,17 +50,28 @@ export function extentOf(levels: readonly Floor[], operators: ReadonlyMap<string
   return points.length > 0 ? boxOf(points) : null
 }
 
+/** Whether a column of a level, or the middle of one of its panels, is in the rectangle. */
+function standsIn(box: Box, operator: LayoutOperator | undefined): boolean {
+  const { frame, panels } = operator?.plan ?? { frame: { columns: [] }, panels: [] }
+  const points = [...frame.columns.map(({ at }) => at), ...panels.map(({ outline }) => centroid(outline))]
+  return points.length === 0 || points.some((point) => boxesTouch(box, boxOf([point]), onLine))
+}
+
 /** Wind on the stated rectangle; null while there is no velocity or nothing stands above ground. */
 export function deriveWind(
   memo: Memo,
   document: Document,
   levels: readonly Floor[],
+  operators: ReadonlyMap<string, LayoutOperator>,
   extent: Box | null,
   standard: Standard,
 ): WindLoads | null {
   const [basis] = recordsOf(document, 'basis')
   const [part] = recordsOf(document, 'buildingPart')
-  const carrying = levels.filter(({ layoutId, level }) => layoutId !== null && level.elevation > 0)
+  const carrying = levels.filter(
+    ({ layoutId, level }) =>
+      level.elevation > 0 && layoutId !== null && extent !== null && standsIn(extent, operators.get(layoutId)),
+  )
   const roof = carrying.at(-1)
   if (!extent || !roof || !basis || basis.basicWindVelocity === null || !derivesWind(standard)) return null
   const ground = levels.filter(({ level }) => level.elevation <= 0).at(-1)

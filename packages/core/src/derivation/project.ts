@@ -55,14 +55,14 @@ export function deriveProject(memo: Memo, document: Document): ProjectState {
   const levels = memo.get(levelsStage, recordsOf(document, 'level'), recordsOf(document, 'levelRange')).floors
   const operators = deriveOperators(memo, document, layoutsInUse(levels))
   const keys = deriveKeys(memo, document, standard)
-  const extent = extentOf(levels, operators)
-  const wind = deriveWind(memo, document, levels, extent, standard)
+  const [part] = recordsOf(document, 'buildingPart')
+  const extent = extentOf(levels, operators, part)
+  const wind = deriveWind(memo, document, levels, operators, extent, standard)
   const { actions, caseIds } = memo.get(casesStage, standard.family, {
     ...loadsOnPlan(document, operators, keys, standard),
     wind: wind !== null,
   })
   const floors = deriveFloors(memo, document, levels, operators, keys, caseIds, standard)
-  const [part] = recordsOf(document, 'buildingPart')
   return { document, basis, part, standard, levels, floors, keys, actions, caseIds, wind, extent }
 }
 

@@ -10,6 +10,7 @@ export function invariantProblems(document: Document): readonly Problem[] {
     ...singleProblems(document),
     ...rangeProblems(document),
     ...shapeProblems(document),
+    ...extentProblems(document),
   ]
 }
 
@@ -57,6 +58,14 @@ function singleProblems(document: Document): readonly Problem[] {
   return missing ? [...doubled, { path: 'records', problem: 'The basis record is missing.' }] : doubled
 }
 
+function extentProblems(document: Document): readonly Problem[] {
+  return recordsOf(document, 'buildingPart').flatMap(({ id, extent }) =>
+    extent && (extent.x1 - extent.x0 < 0.1 || extent.y1 - extent.y0 < 0.1)
+      ? [{ path: `records.${id}.extent`, problem: 'The rectangle in the wind ends before it begins.' }]
+      : [],
+  )
+}
+
 function rangeProblems(document: Document): readonly Problem[] {
   const levels = [...recordsOf(document, 'level')].sort((a, b) => a.elevation - b.elevation)
   const problems: Problem[] = []
@@ -91,6 +100,8 @@ function rangeProblems(document: Document): readonly Problem[] {
 function shapeProblems(document: Document): readonly Problem[] {
   const problems: Problem[] = []
   for (const member of recordsOf(document, 'member')) {
+    if (member.truss && member.role !== 'truss')
+      problems.push({ path: `records.${member.id}.truss`, problem: 'Only a truss has chords and a web.' })
     const wanted = member.role === 'column' ? 1 : 2
     if (member.path.length !== wanted)
       problems.push({

@@ -271,11 +271,23 @@ export const recordKinds = {
   lineLoad: { ...typedLoad, path: list(point(), 500, 2), value: number('lineLoad', { min: -1e7, max: 1e7 }) },
   /** A load typed at a point: N downwards, less than zero where it lifts. */
   pointLoad: { ...typedLoad, path: list(point(), 1, 1), value: number('force', { min: -1e9, max: 1e9 }) },
-  /** Stated extent for wind; null sides follow the floors. */
+  /** The body that stands in the wind. */
   buildingPart: {
     name: text(60),
     parapet: number('length', { min: 0, max: 20 }),
     structuralFactor: number('factor', { min: 0.5, max: 3 }),
+    /** Its rectangle in plan where it is stated; else it goes round the columns. Levels outside of it take no wind. */
+    extent: withDefault(
+      nullable(
+        object({
+          x0: number('length', { min: -1e6, max: 1e6 }),
+          x1: number('length', { min: -1e6, max: 1e6 }),
+          y0: number('length', { min: -1e6, max: 1e6 }),
+          y1: number('length', { min: -1e6, max: 1e6 }),
+        }),
+      ),
+      null,
+    ),
   },
 } as const satisfies Record<string, Fields>
 

@@ -62,6 +62,7 @@ const part = (random: Random): BuildingPart => ({
   name: 'Building',
   parapet: 0,
   structuralFactor: 1,
+  extent: null,
 })
 
 function gridLines(xs: readonly number[], ys: readonly number[], random: Random): readonly GridLine[] {

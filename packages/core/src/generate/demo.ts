@@ -7,6 +7,7 @@ import type {
   GridLine,
   Layout,
   Level,
+  LevelRange,
   LineLoad,
   LoadKey,
   Member,
@@ -15,13 +16,17 @@ import type {
   Patch,
   PointLoad,
   Rec,
+  Section,
   WallRun,
 } from '../document/recordKinds'
 import { rolledSection } from '../editing/sectionText'
+import { hallFrame, hallStock, type HallStock } from './hall'
+import type { HallBrief } from './hallSentence'
 import { concrete, steel } from './stock'
 
 // Marrowfield Library & Workshop: an invented town library. The L-shaped reading block, three storeys, with a stair
-// void, a balcony with a masonry parapet and plant on the roof. Two concerns are left in on purpose.
+// void, a balcony with a masonry parapet and plant on the roof; beside it the workshop, a hall with a duo-pitch roof on
+// trusses. Two concerns are left in on purpose.
 const random = seededRandom(20261124)
 const id = <K extends Rec['kind']>(kind: K) => newId(kind, random)
 
@@ -90,6 +95,14 @@ const layouts: Readonly<Record<'floor' | 'roof', Layout>> = {
   floor: { kind: 'layout', id: id('layout'), name: 'Reading floor', defaultKey: keys.reading.id },
   roof: { kind: 'layout', id: id('layout'), name: 'Roof', defaultKey: keys.roof.id },
 }
+
+const on = (layout: Layout, at: Level): LevelRange => ({
+  kind: 'levelRange',
+  id: id('levelRange'),
+  layout: layout.id,
+  from: at.id,
+  to: at.id,
+})
 
 const xs = [0, 7.2, 14.4, 21.6] as const
 const ys = [0, 9, 15, 21] as const
@@ -258,7 +271,7 @@ const balcony: readonly Rec[] = [
   panel(layouts.floor, 7.2, -1.8, 14.4, 0, 0.12),
 ]
 
-const steps: readonly (readonly [note: string, records: readonly Rec[]])[] = [
+const steps: (readonly [note: string, records: readonly Rec[]])[] = [
   [
     'Basis: EN recommended, 26 m/s, terrain II',
     [
@@ -274,7 +287,14 @@ const steps: readonly (readonly [note: string, records: readonly Rec[]])[] = [
         altitude: 84,
         place: 'Marrowfield, Aldermere (invented)',
       },
-      { kind: 'buildingPart', id: id('buildingPart'), name: 'Reading block', parapet: 0.6, structuralFactor: 1 },
+      {
+        kind: 'buildingPart',
+        id: id('buildingPart'),
+        name: 'Reading block',
+        parapet: 0.6,
+        structuralFactor: 1,
+        extent: { x0: 0, x1: 21.6, y0: 0, y1: 21 },
+      },
     ],
   ],
   [
@@ -285,14 +305,9 @@ const steps: readonly (readonly [note: string, records: readonly Rec[]])[] = [
       ...Object.values(ups),
       ...Object.values(keys),
       ...Object.values(layouts),
-      {
-        kind: 'levelRange',
-        id: id('levelRange'),
-        layout: layouts.floor.id,
-        from: levels.first.id,
-        to: levels.second.id,
-      },
-      { kind: 'levelRange', id: id('levelRange'), layout: layouts.roof.id, from: levels.roof.id, to: levels.roof.id },
+      on(layouts.floor, levels.first),
+      on(layouts.floor, levels.second),
+      on(layouts.roof, levels.roof),
     ],
   ],
   ['Sections and materials', Object.values(stock)],
@@ -335,6 +350,55 @@ const steps: readonly (readonly [note: string, records: readonly Rec[]])[] = [
     ],
   ],
 ]
+
+steps.push(['Workshop hall beside the block', workshopHall()])
+
+/** Four bays of 6 m beside the north-east wing, 0.6 m off it, eaves 6 m over the base: lower than the second floor. */
+function workshopHall(): readonly Rec[] {
+  const brief: HallBrief = {
+    span: 12,
+    bays: 4,
+    bay: 6,
+    eaves: 6,
+    pitch: Math.PI / 15,
+    frames: 'trusses',
+    purlins: 2,
+    family: 'EN',
+  }
+  const sure = (section: Section): Section => ({ ...section, assumed: false })
+  const assumed = hallStock(brief, random)
+  const parts: HallStock = {
+    steel: stock.steel,
+    column: sure(assumed.column),
+    main: sure(assumed.main),
+    bottom: sure(assumed.bottom),
+    web: sure(assumed.web),
+    purlin: sure(assumed.purlin),
+    brace: sure(assumed.brace),
+  }
+  const roofUp = buildUp('Workshop roof', typed('sheeting', 0.12), typed('insulation', 0.08), typed('services', 0.15))
+  const roofKey = key('Workshop roof', roofUp, 'H', null, null)
+  const eaves = level('Eaves', 5.4)
+  const layout: Layout = { kind: 'layout', id: id('layout'), name: 'Workshop roof', defaultKey: roofKey.id }
+  const lines = Array.from({ length: 5 }, (_, i): GridLine => ({
+    kind: 'gridLine',
+    id: id('gridLine'),
+    axis: 'x',
+    label: String(5 + i),
+    at: 22.2 + 6 * i,
+  }))
+  const { steel: known, ...sections } = parts
+  return [
+    ...lines,
+    eaves,
+    ...Object.values<Section>(sections),
+    roofUp,
+    roofKey,
+    layout,
+    on(layout, eaves),
+    ...hallFrame(brief, layout, [22.2, 9], { ...parts, steel: known }, random),
+  ]
+}
 
 /** The demo as a person would make it: the same change sets, in order. Ids are fixed, so that it is the same everywhere. */
 export const demoChanges: readonly ChangeSet[] = steps.map(([note, records], i) => ({

@@ -63,7 +63,14 @@ export function hall(brief: HallBrief, name: string, random: Random): readonly R
   })
   return [
     { ...blankBasis(name, random), family: brief.family },
-    { kind: 'buildingPart', id: newId('buildingPart', random), name: 'Hall', parapet: 0, structuralFactor: 1 },
+    {
+      kind: 'buildingPart',
+      id: newId('buildingPart', random),
+      name: 'Hall',
+      parapet: 0,
+      structuralFactor: 1,
+      extent: null,
+    },
     ...Array.from({ length: bays + 1 }, (_, i) => line('x', String(i + 1), i * bay)),
     ...[0, span].map((at, i) => line('y', gridLetter(i), at)),
     base,

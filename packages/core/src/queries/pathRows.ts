@@ -2,7 +2,7 @@ import { constructionPermanent, isConstruction, selfWeight } from '../actions/ca
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorAbove, keyOfRegion, lengthOfColumn, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
-import { labelOf } from '../document/labels'
+import { labelOf, panelOf } from '../document/labels'
 import type { SparseRows } from '../rundown/operator'
 import { recordOfSource, type RegionSource, type Source } from '../rundown/sources'
 
@@ -94,7 +94,8 @@ export function sourceAddress(state: ProjectState, source: Source, caseId: strin
 }
 
 function regionAddress(state: ProjectState, source: RegionSource, caseId: string): string | null {
-  if (caseId === selfWeight) return `slab:${source.panel.panel.id}`
+  const { id } = source.panel.panel
+  if (caseId === selfWeight) return panelOf(state.document, id)?.slab ? `slab:${id}` : null
   const key = keyOfRegion(state, source)
   if (key && isConstruction(caseId)) return `key:${key}:${caseId}`
   const part = caseId.endsWith('/partitions') ? 'partitions' : caseId === 'permanent/build-ups' ? 'buildUp' : 'imposed'

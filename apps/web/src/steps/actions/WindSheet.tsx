@@ -1,4 +1,4 @@
-import { newId, windDirectionOf, type BuildingPart, type WindResult } from '@hedrion/core'
+import { formatQuantity, newId, windDirectionOf, type Box, type BuildingPart, type WindResult } from '@hedrion/core'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
@@ -6,6 +6,7 @@ import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
 import { Symbol } from '../../sheet/Symbol'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
+import { Button } from '../../ui/Button'
 import { QuantityField } from '../../ui/QuantityField'
 
 /** Wind of one direction on the stated rectangle, by clause, down to the storey forces. */
@@ -15,7 +16,7 @@ export function WindSheet({ caseId }: { readonly caseId: string }) {
   if (!wind) return <Sheet title="Wind">{null}</Sheet>
   return (
     <Sheet title={result ? capital(result.direction.name) : 'Wind'} scope="on the walls of the stated rectangle">
-      <BodyLines result={result} />
+      <BodyLines result={result} extent={wind.extent} />
       {result && <Coefficients result={result} caseId={caseId} />}
       {result && <StoreyForces result={result} caseId={caseId} />}
       <ConcernsHere codes="wind." />
@@ -25,14 +26,17 @@ export function WindSheet({ caseId }: { readonly caseId: string }) {
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
-function BodyLines({ result }: { readonly result: WindResult | undefined }) {
+function BodyLines({ result, extent }: { readonly result: WindResult | undefined; readonly extent: Box | null }) {
   const fieldOf = useFieldOf()
   const [part] = useRecords('buildingPart')
   return (
     <Section title="The body in the wind">
       {result && (
         <>
-          <Line reference="round the columns" result={<Value value={result.b} quantity="length" />}>
+          <Line
+            reference={part?.extent ? 'as stated' : 'round the columns'}
+            result={<Value value={result.b} quantity="length" />}
+          >
             <Symbol name="b" /> across, and <Symbol name="d" /> ={' '}
             <Value value={result.d} quantity="length" strong={false} /> along the wind
           </Line>
@@ -43,6 +47,7 @@ function BodyLines({ result }: { readonly result: WindResult | undefined }) {
       )}
       {part ? (
         <>
+          <ExtentLine part={part} extent={extent} />
           <Line reference="parapet">
             <QuantityField {...fieldOf(part, 'parapet', 'parapet', 'length', { min: 0, max: 20 })} />
           </Line>
@@ -61,6 +66,67 @@ function BodyLines({ result }: { readonly result: WindResult | undefined }) {
   )
 }
 
+const sides = [
+  ['x0', 'west'],
+  ['x1', 'east'],
+  ['y0', 'south'],
+  ['y1', 'north'],
+] as const
+
+/** The rectangle in the wind: it goes round the columns until it is stated. */
+function ExtentLine({ part, extent }: { readonly part: BuildingPart; readonly extent: Box | null }) {
+  const edit = useEdit()
+  const format = useFormat()
+  const { extent: stated } = part
+  if (!stated)
+    return (
+      <Line
+        reference="rectangle"
+        result={
+          extent && (
+            <Button kind="link" onPress={() => edit.set(part, 'Rectangle in the wind stated', { extent })}>
+              state it
+            </Button>
+          )
+        }
+      >
+        round the columns above ground
+      </Line>
+    )
+  return (
+    <Line
+      reference="rectangle"
+      result={
+        <Button
+          kind="link"
+          onPress={() => edit.set(part, 'Rectangle in the wind round the columns again', { extent: null })}
+        >
+          round the columns
+        </Button>
+      }
+    >
+      {sides.map(([side, name]) => (
+        <span key={side}>
+          {name}{' '}
+          <QuantityField
+            label={`${name} side of the rectangle in the wind`}
+            quantity="length"
+            format={format}
+            value={stated[side]}
+            onCommit={(value) =>
+              value === null
+                ? 'A side has a place.'
+                : edit.set(part, `Rectangle in the wind: ${name} ${formatQuantity(value, 'length', format)}`, {
+                    extent: { ...stated, [side]: value },
+                  })
+            }
+          />{' '}
+        </span>
+      ))}
+    </Line>
+  )
+}
+
 /** A building without a part has no parapet and c_s c_d = 1; the first value typed makes the part. */
 function NewPart() {
   const edit = useEdit()
@@ -72,6 +138,7 @@ function NewPart() {
     name: 'Building',
     parapet: 0,
     structuralFactor: 1,
+    extent: null,
   }
   return (
     <Line reference="parapet">
