@@ -124,6 +124,31 @@ const triggers: readonly Trigger[] = [
     mends: ['Delete panel P1', 'Delete panel P2'],
   },
   {
+    code: 'slope.overlap',
+    make: storeyWith(({ building, layout }) => {
+      building.slope(layout, rectangle(0, 0, 6, 4), 0.2, 0)
+      building.slope(layout, rectangle(0, 2, 6, 4), 0.2, 0)
+    }),
+    says: /^Roof slopes R\d and R\d lie over each other by 12\.0 m²/,
+    mends: ['Delete roof slope R1', 'Delete roof slope R2'],
+  },
+  {
+    code: 'load.not-carried',
+    make: storeyWith(({ building, layout }) => {
+      const steel = building.material({ unitWeight: 80_000 })
+      building.strut(
+        layout,
+        [
+          [50, 50],
+          [0, 0],
+        ],
+        [0, 0],
+        { material: steel.id },
+      )
+    }),
+    says: /^Nothing carries .* kN of member in space S\d on level Top/,
+  },
+  {
     code: 'layout.on-no-level',
     make: storeyWith(({ building }) => building.column(building.layout('Attic'), [0, 0])),
     says: /^Layout “Attic” stands on no level/,

@@ -6,6 +6,7 @@ const places: readonly (readonly [prefix: string, step: StepName])[] = [
   ['member.', 'building'],
   ['column.', 'building'],
   ['outline.', 'building'],
+  ['slope.', 'building'],
   ['selfweight.', 'actions'],
   ['partitions.', 'actions'],
   ['wall.', 'actions'],

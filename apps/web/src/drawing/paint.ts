@@ -176,6 +176,19 @@ function paintGround(
   pen.stroke()
 }
 
+/** Lines that are too near to be told apart by their labels take turns: every second label stands further out. */
+function stepped(grid: Scene['grid'], scale: number): readonly (Scene['grid'][number] & { readonly step: 0 | 1 })[] {
+  return (['x', 'y'] as const).flatMap((axis) => {
+    let [last, step]: [number, 0 | 1] = [-Infinity, 0]
+    const lines = grid.filter((line) => line.axis === axis).sort((a, b) => a.at - b.at)
+    return lines.map((line) => {
+      step = (line.at - last) * scale < 18 && step === 0 ? 1 : 0
+      last = line.at
+      return { ...line, step }
+    })
+  })
+}
+
 /** Grid lines run a little beyond the drawing, with their labels at the top and at the left. */
 function paintGrid(pen: Pen, { grid, box }: Scene, view: Viewport, palette: Palette, sans: string): void {
   const [left, bottom] = toScreen(view, [box.x0, box.y0])
@@ -185,17 +198,18 @@ function paintGrid(pen: Pen, { grid, box }: Scene, view: Viewport, palette: Pale
   pen.fillStyle = palette.quiet
   pen.textBaseline = 'middle'
   pen.textAlign = 'center'
-  for (const { axis, label, at } of grid) {
+  for (const { axis, label, at, step } of stepped(grid, view.scale)) {
     const [x, y] = toScreen(view, [at, at])
+    const out = 15 * step
     pen.beginPath()
     if (axis === 'x') {
-      pen.moveTo(x, labelY + 11)
+      pen.moveTo(x, labelY - out + 11)
       pen.lineTo(x, bottom + 8)
-      pen.fillText(label, x, labelY)
+      pen.fillText(label, x, labelY - out)
     } else {
-      pen.moveTo(labelX + 12, y)
+      pen.moveTo(labelX - out + 12, y)
       pen.lineTo(right + 8, y)
-      pen.fillText(label, labelX, y)
+      pen.fillText(label, labelX - out, y)
     }
     stroke(pen, { tone: 'hairline', width: 1, dash: [12, 4, 2, 4] }, palette)
   }

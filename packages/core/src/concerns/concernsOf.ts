@@ -5,7 +5,7 @@ import { frameConcerns, sameLabels, crossedOutlines } from './frame'
 import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing } from './idle'
 import { jointConcerns } from './joints'
 import { lostLoads, strandedColumns } from './lostLoads'
-import { overlappingPanels } from './overlaps'
+import { overlappingPanels, overlappingSlopes } from './overlaps'
 import { closeSupports, oneSupport } from './sharing'
 import { unloadedPanels } from './unloadedPanels'
 import { unusualValues } from './usualRanges'
@@ -24,6 +24,7 @@ const checks: readonly Check[] = [
   beamsWithoutLength,
   jointConcerns,
   overlappingPanels,
+  overlappingSlopes,
   layoutsOnNoLevel,
   frameConcerns,
   strandedColumns,

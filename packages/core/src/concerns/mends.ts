@@ -193,6 +193,10 @@ const makers: Readonly<Record<string, Maker>> = {
     data['whole'] === 1 ? deleted(second, `beam ${data['b']}`) : [],
   'member.near-miss': metEnd,
   'member.crossing': splitAt,
+  'slope.overlap': ({ records: [a, b], data }) => [
+    ...deleted(a, `roof slope ${data['a']}`),
+    ...deleted(b, `roof slope ${data['b']}`),
+  ],
   'panel.overlap': ({ records: [a, b], data }) => [
     ...deleted(a, `panel ${data['a']}`),
     ...deleted(b, `panel ${data['b']}`),

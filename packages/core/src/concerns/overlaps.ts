@@ -1,36 +1,57 @@
-import type { PanelPlan } from '../building/panelRegions'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
-import { intersection } from '../geometry/clip'
+import { intersection, regionOf } from '../geometry/clip'
 import { nearby } from '../geometry/nearby'
-import { regionArea } from '../geometry/polygon'
+import { regionArea, type Region, type Ring } from '../geometry/polygon'
 import { onLine } from '../geometry/tolerance'
 import type { Concern } from '../outcome/outcome'
+import type { LayoutPlan } from '../rundown/sources'
 
 /** Overlaps below this come from drawing by hand (10 mm along a side of 10 m). */
 const meant = 0.1
 
 /** Panels of one layout that lie over each other: what they carry counts twice there. */
-export function overlappingPanels({ document, floors }: ProjectState): readonly Concern[] {
-  const layouts = new Map(floors.map(({ floor, operator }) => [floor.layoutId, operator.plan.panels]))
-  return [...layouts.values()].flatMap((panels) =>
-    overlapsOf(panels).map(([a, b, area]): Concern => {
-      const about = [a.panel.id, b.panel.id]
+export const overlappingPanels = (state: ProjectState): readonly Concern[] =>
+  overlapsIn(state, 'panel.overlap', ({ panels }) =>
+    panels.map(({ panel, outline }) => ({ id: panel.id, ring: panel.outline, outline })),
+  )
+
+/** Roof slopes that lie over each other: it is doubtful which of them is the roof there. */
+export const overlappingSlopes = (state: ProjectState): readonly Concern[] =>
+  overlapsIn(state, 'slope.overlap', ({ slopes }) =>
+    slopes.map(({ id, outline }) => ({ id, ring: outline, outline: regionOf(outline) })),
+  )
+
+interface Outlined {
+  readonly id: string
+  readonly ring: Ring
+  readonly outline: Region
+}
+
+function overlapsIn(
+  { document, floors }: ProjectState,
+  code: Concern['code'],
+  of: (plan: LayoutPlan) => readonly Outlined[],
+): readonly Concern[] {
+  const layouts = new Map(floors.map(({ floor, operator }) => [floor.layoutId, operator.plan]))
+  return [...layouts.values()].flatMap((plan) =>
+    overlapsOf(of(plan)).map(([a, b, area]): Concern => {
+      const about = [a.id, b.id]
       const [first = '', second = ''] = about.map((id) => labelOf(document, id))
-      return { code: 'panel.overlap', severity: 'caution', about, data: { a: first, b: second, area } }
+      return { code, severity: 'caution', about, data: { a: first, b: second, area } }
     }),
   )
 }
 
-function overlapsOf(panels: readonly PanelPlan[]): readonly (readonly [PanelPlan, PanelPlan, number])[] {
+function overlapsOf(list: readonly Outlined[]): readonly (readonly [Outlined, Outlined, number])[] {
   // a box less the tolerance: neighbours that share an edge do not meet
   const near = nearby(
-    panels.map(({ panel }) => panel.outline),
+    list.map(({ ring }) => ring),
     -onLine,
   )
-  return panels.flatMap((a, i) =>
-    near(a.panel.outline).flatMap((k): readonly (readonly [PanelPlan, PanelPlan, number])[] => {
-      const b = panels[k]
+  return list.flatMap((a, i) =>
+    near(a.ring).flatMap((k): readonly (readonly [Outlined, Outlined, number])[] => {
+      const b = list[k]
       if (!b || k <= i) return []
       const area = regionArea(intersection(a.outline, b.outline))
       return area > meant ? [[a, b, area]] : []

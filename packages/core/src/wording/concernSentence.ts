@@ -13,6 +13,7 @@ const whatIs: Readonly<Record<string, string>> = {
   line: 'line load',
   point: 'point load',
   beam: 'beam',
+  strut: 'member in space',
 }
 
 /** One sentence with its remedy for every code; a test holds the list against the codes in use. */
@@ -32,6 +33,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `Beam ${d['label']} ends ${show('gap', 'smallLength')} beside ${d['other']} and stands on nothing there. Move its ${d['end']} onto it.`,
   'member.crossing': (d) =>
     `Beams ${d['a']} and ${d['b']} cross without a joint, so neither carries the other. Let one end on the other where it does.`,
+  'slope.overlap': (d, show) =>
+    `Roof slopes ${d['a']} and ${d['b']} lie over each other by ${show('area', 'area')}, so it is not clear which of them is the roof there. Draw one of them smaller, or delete it.`,
   'panel.overlap': (d, show) =>
     `Panels ${d['a']} and ${d['b']} lie over each other by ${show('area', 'area')}, so the load there counts twice. Draw one of them smaller.`,
   'layout.on-no-level': (d) =>

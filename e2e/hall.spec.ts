@@ -1,0 +1,72 @@
+import { expect, test } from '@playwright/test'
+import { balance, find, newProject, saved, type } from './support'
+
+test('a hall from one sentence, its roof by true area, its bars in space', async ({ page, request }) => {
+  const id = await newProject(request, 'Hall')
+  await page.goto(`/p/${id}/building`)
+  await page.getByRole('button', { name: 'begin with a hall' }).click()
+  await expect(page.getByText(/A hall of 6 bays on 7 trusses/)).toBeVisible()
+  await page.getByRole('button', { name: 'Build this' }).click()
+  await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
+
+  // hand: category H, 0.40 kN/m² on 24 · 36 m in plan, whatever the pitch
+  await expect
+    .poll(() => balance(page))
+    .toMatch(/applied 345\.6 kN.*on members 345\.6 kN.*at supports 345\.6 kN.*nothing missing/)
+  // hand: sheeting of 0.25 kN/m² by true area: 0.25 · 864 / cos 10° = 219.3 kN
+  await find(page, 'build-ups')
+  await expect.poll(() => balance(page)).toContain('Build-ups applied 219.3 kN')
+
+  // a steeper side: 0.25 · 432 / cos 10° + 0.25 · 432 / cos 30° = 109.7 + 124.7 = 234.4 kN
+  await page.getByRole('button', { name: 'as a list' }).click()
+  await page.getByRole('option', { name: /^Roof slope S1/ }).click()
+  await expect(page.getByRole('heading', { name: 'S1', exact: true })).toBeVisible()
+  await type(page, 'pitch', '30')
+  await expect.poll(() => balance(page)).toContain('Build-ups applied 234.4 kN')
+  // hand: 432 / cos 30° m²; 12 · tan 30° m
+  await expect(page.getByText('498.8')).toBeVisible()
+  await expect(page.getByRole('img', { name: /12\.00 m long in plan, 6\.93 m high/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(() => balance(page)).toContain('Build-ups applied 219.3 kN')
+
+  // a truss: its picture, and its weight by its parts
+  await page.getByRole('option', { name: /^Truss T2/ }).click()
+  await expect(page.getByRole('img', { name: 'Truss T2 to scale' })).toBeVisible()
+  await type(page, 'Bays of the truss', '8')
+  await expect(page.getByText(/whole number/)).toHaveCount(0)
+
+  // the whole building in space shares what is picked
+  await page.getByRole('radio', { name: 'In space' }).click()
+  await expect(page.getByTestId('drawing')).toHaveAttribute('aria-label', /in space/)
+  await expect(page.getByRole('option', { name: /^Truss T2/ })).toHaveAttribute('aria-selected', 'true')
+  await page.getByTestId('drawing').focus()
+  await page.keyboard.press('Shift+ArrowLeft')
+  await page.keyboard.press('+')
+  await page.keyboard.press('0')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('option', { name: /^Truss T2/ })).toHaveAttribute('aria-selected', 'false')
+  await saved(page)
+})
+
+test('a brace is drawn by keyboard, and half of its weight goes to each end', async ({ page, request }) => {
+  const id = await newProject(request, 'Brace')
+  await page.goto(`/p/${id}/building`)
+  await page
+    .getByRole('textbox', { name: 'The building in one sentence' })
+    .fill('1 x 6 m by 1 x 8 m, 1 storey of 4 m, beams every 3 m, 150 mm concrete, offices')
+  await page.getByRole('button', { name: 'Build this' }).click()
+  await find(page, 'self-weight')
+  await expect.poll(() => balance(page)).toContain('Self-weight applied')
+  const weight = async () => Number(/applied ([\d.]+) kN/.exec(await balance(page))?.[1])
+  const before = await weight()
+  await page.getByRole('button', { name: 'Draw something else' }).click()
+  await page.getByRole('option', { name: 'brace' }).click()
+  const place = page.getByRole('textbox', { name: 'Place of the brace' })
+  await place.fill('A1 to A2')
+  await place.press('Enter')
+  await expect(page.getByText('Member in space', { exact: true })).toBeVisible()
+  // hand: 4 m high over 6 m: 7.21 m; it goes down to the base and up to the level
+  await expect(page.getByText('7.21')).toBeVisible()
+  await expect.poll(weight).toBeGreaterThan(before)
+  await expect.poll(() => balance(page)).toContain('nothing missing')
+})
