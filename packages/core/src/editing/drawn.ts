@@ -3,22 +3,21 @@ import type {
   Layout,
   LineLoad,
   LoadKey,
-  Material,
   Member,
   Opening,
   Panel,
   Patch,
   PointLoad,
-  Section,
   Slope,
   Strut,
   WallRun,
 } from '../document/recordKinds'
-import { expandFloors } from '../building/floors'
 import type { Point } from '../geometry/point'
 import { signedArea } from '../geometry/polygon'
-import { distance } from '../geometry/segment'
+import type { Ring } from '../geometry/polygon'
+import { ringAt } from './beamRings'
 import { freeLabel, type Drawn } from './shaped'
+import { storeyUnder, usualLoad, usualSlab, usualSpan, usualStock, usualTruss, usualWall } from './usual'
 
 /** What can be drawn, and how many points it takes: a number, or a ring or path that ends when one says so. */
 export const tools = {
@@ -30,10 +29,12 @@ export const tools = {
   truss: { name: 'truss', shape: 'segment' },
   column: { name: 'column', shape: 'point' },
   panel: { name: 'panel', shape: 'ring' },
+  panelInRing: { name: 'panel in a ring of beams', shape: 'point' },
   opening: { name: 'opening', shape: 'ring' },
   slope: { name: 'roof slope', shape: 'ring' },
   strut: { name: 'brace', shape: 'segment' },
   patch: { name: 'patch', shape: 'ring' },
+  patchInRing: { name: 'patch in a ring of beams', shape: 'point' },
   wallRun: { name: 'wall run', shape: 'path' },
   lineLoad: { name: 'line load', shape: 'path' },
   pointLoad: { name: 'point load', shape: 'point' },
@@ -53,10 +54,12 @@ const letters: Readonly<Record<Tool, string>> = {
   truss: 'T',
   column: 'C',
   panel: 'P',
+  panelInRing: 'P',
   opening: 'V',
   slope: 'S',
   strut: 'K',
   patch: 'A',
+  patchInRing: 'A',
   wallRun: 'W',
   lineLoad: 'Q',
   pointLoad: 'F',
@@ -98,22 +101,14 @@ const makers: Readonly<Record<Tool, Maker>> = {
       (points, base, ground) => drawMember(role, points, base, ground),
     ]),
   ) as Readonly<Record<Member['role'], Maker>>),
-  panel: (outline, base, { document, layout, random }) =>
-    made<Panel>({
-      kind: 'panel',
-      id: newId('panel', random),
-      ...base,
-      outline,
-      spanAngle: usualSpan(document, layout),
-      slab: usualSlab(document, layout),
-      overhang: 'lever',
-      openings: 'bridged',
-    }),
+  panel: drawPanel,
+  panelInRing: (points, base, ground) => inRing(points, ground, (ring) => drawPanel(ring, base, ground)),
   opening: (outline, base, { random }) =>
     made<Opening>({ kind: 'opening', id: newId('opening', random), ...base, outline }),
   slope: drawSlope,
   strut: drawStrut,
   patch: drawPatch,
+  patchInRing: (points, base, ground) => inRing(points, ground, (ring) => drawPatch(ring, base, ground)),
   wallRun: (path, base, { document, random, closed = false }) =>
     made<WallRun>({
       kind: 'wallRun',
@@ -141,18 +136,16 @@ const makers: Readonly<Record<Tool, Maker>> = {
     }),
 }
 
-type LoadFields = Pick<LineLoad, 'what' | 'nature' | 'use' | 'value'>
-
-/** A load is most often drawn again like the one before: 1 kN (per metre) until it is typed. */
-function usualLoad(loads: readonly LoadFields[]): LoadFields {
-  const { what, nature, use, value } = loads.at(-1) ?? { what: '', nature: 'permanent', use: null, value: 1000 }
-  return { what, nature, use, value }
-}
-
 const made = <D extends Drawn>(record: D): Made => ({ ok: true, record })
 
 function nextLabel(tool: Tool, document: Document, layout: Layout): string {
-  const kind = isMemberTool(tool) ? 'member' : tool
+  const kind = isMemberTool(tool)
+    ? 'member'
+    : tool === 'panelInRing'
+      ? 'panel'
+      : tool === 'patchInRing'
+        ? 'patch'
+        : tool
   const taken = recordsOf(document, kind)
     .filter((record) => record.layout === layout.id)
     .map((record) => record.label)
@@ -182,31 +175,6 @@ function drawMember(
 }
 
 const noStock = problem('There is no section and material yet. Add one first.')
-
-/** The section and material that most of what is alike has; the first ones where there is none yet. */
-function usualStock(
-  document: Document,
-  alike: readonly Pick<Member, 'section' | 'material'>[],
-): Pick<Member, 'section' | 'material'> | null {
-  const section = mostUsed<Section['id']>(alike.map((entry) => entry.section)) ?? recordsOf(document, 'section')[0]?.id
-  const material =
-    mostUsed<Material['id']>(alike.map((entry) => entry.material)) ?? recordsOf(document, 'material')[0]?.id
-  return section && material ? { section, material } : null
-}
-
-/** A twelfth of the span deep, with an even number of bays about as long as it is deep (common practice). */
-function usualTruss([a, b]: readonly Point[], section: Section['id']): NonNullable<Member['truss']> {
-  const length = a && b ? distance(a, b) : 1
-  const depth = Math.max(0.5, Math.round((length / 12) * 20) / 20)
-  return {
-    bottom: 'straight',
-    depth,
-    bays: Math.min(60, Math.max(2, 2 * Math.round(length / depth / 2))),
-    posts: true,
-    bottomSection: section,
-    webSection: section,
-  }
-}
 
 /** The first side that is drawn is the eaves: the roof climbs from it, 10 degrees or as the one before. */
 function drawSlope(outline: readonly Point[], base: Base, { document, random }: Ground): Made {
@@ -241,10 +209,23 @@ function drawStrut(points: readonly Point[], base: Base, { document, layout, ran
   })
 }
 
-/** Height of the storey under the lowest level that a layout stands on, m; 3 where it stands on none. */
-function storeyUnder(document: Document, layout: Layout): number {
-  const floors = expandFloors(recordsOf(document, 'level'), recordsOf(document, 'levelRange'))
-  return floors.find(({ layoutId }) => layoutId === layout.id)?.storeyHeight ?? 3
+function drawPanel(outline: readonly Point[], base: Base, { document, layout, random }: Ground): Made {
+  return made<Panel>({
+    kind: 'panel',
+    id: newId('panel', random),
+    ...base,
+    outline,
+    spanAngle: usualSpan(document, layout),
+    slab: usualSlab(document, layout),
+    overhang: 'lever',
+    openings: 'bridged',
+  })
+}
+
+/** What is made of the ring of beams round a point. */
+function inRing([at]: readonly Point[], { document, layout }: Ground, make: (ring: Ring) => Made): Made {
+  const found = ringAt(document, layout.id, at ?? [0, 0])
+  return found.ok ? make(found.ring) : problem(found.problem)
 }
 
 function drawPatch(
@@ -268,31 +249,4 @@ function drawPatch(
     mode: 'insteadOf',
     order: Math.max(0, ...orders) + 1,
   })
-}
-
-function mostUsed<T extends string>(values: readonly T[]): T | undefined {
-  const counts = new Map<T, number>()
-  for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1)
-  return [...counts].sort(([a, n], [b, m]) => m - n || (a < b ? -1 : 1))[0]?.[0]
-}
-
-const panelsOn = (document: Document, layout: Layout): readonly Panel[] =>
-  recordsOf(document, 'panel').filter((panel) => panel.layout === layout.id)
-
-/** The span of the panel drawn before; across the drawing where there is none. */
-const usualSpan = (document: Document, layout: Layout): number =>
-  panelsOn(document, layout)[0]?.spanAngle ?? Math.PI / 2
-
-const usualSlab = (document: Document, layout: Layout): Panel['slab'] => panelsOn(document, layout)[0]?.slab ?? null
-
-/** 2.87 kN/m2 and no openings until it is typed; net of the beam above, since most walls stand on lines of beams. */
-function usualWall(document: Document): Pick<WallRun, 'weight' | 'buildUp' | 'heightRule' | 'height' | 'openingShare'> {
-  const [before] = recordsOf(document, 'wallRun')
-  return {
-    weight: before?.weight ?? 2870,
-    buildUp: before?.buildUp ?? null,
-    heightRule: 'lessBeam',
-    height: null,
-    openingShare: 0,
-  }
 }

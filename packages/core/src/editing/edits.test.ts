@@ -4,11 +4,13 @@ import { expandFloors } from '../building/floors'
 import { applyChange, type Edit } from '../document/changes'
 import { documentOf, recordsOf, seededRandom, type Document } from '../document/document'
 import type { Layout, Level } from '../document/recordKinds'
+import { eachEdge, signedArea } from '../geometry/polygon'
 import { shippedSets, standardOf } from '../standards/families'
 import { parameter } from '../standards/layer'
 import { drawRecord, leastPoints, tools, type Tool } from './drawn'
 import { addLevelEdits, layoutOfLevelEdits, removeLevelEdits, storeyHeightEdits } from './levels'
 import { layoutOutline } from './outline'
+import { panelsInRings } from './panelsInRings'
 import { nationalSetEdits, ownValueEdits } from './ownLayer'
 
 const random = seededRandom(99)
@@ -121,6 +123,8 @@ describe('drawing', () => {
     ) as unknown as Readonly<Record<'joist' | 'rafter' | 'purlin' | 'truss' | 'strut', [number, number][]>>),
     slope: rectangle(0, 0, 6, 4),
     column: [[0, 0]],
+    panelInRing: [[3, 2]],
+    patchInRing: [[3, 2]],
     panel: rectangle(0, 0, 6, 4),
     opening: rectangle(1, 1, 2, 2),
     patch: rectangle(0, 0, 3, 4),
@@ -144,6 +148,8 @@ describe('drawing', () => {
   test.each(Object.keys(tools) as readonly Tool[])('a %s is a legal record with a label of its own', (tool) => {
     const { building, floors } = tower()
     building.key(1000)
+    // a ring of beams round the point where one is asked for
+    eachEdge(rectangle(0, 0, 6, 4), (a, b) => building.beam(floors, a, b))
     const { document } = building
     const first = draw(tool, document, floors)
     const next = after(document, [{ id: first.id, before: null, after: first }])
@@ -160,6 +166,33 @@ describe('drawing', () => {
       ok: false,
       problem: expect.stringMatching(/needs \d points/),
     })
+  })
+
+  test('no ring round the point: it is said where it is likely open', () => {
+    const { building, floors } = tower()
+    building.beam(floors, [0, 0], [6, 0])
+    building.beam(floors, [6, 0], [6, 4])
+    building.beam(floors, [6, 4], [0, 4])
+    building.beam(floors, [0, 4], [0, 0.35])
+    const ground = { document: building.document, layout: floors, random }
+    expect(drawRecord('panelInRing', [[3, 2]], ground)).toEqual({
+      ok: false,
+      problem: 'No ring of beams closes round that point. Two ends are 350 mm apart at 0.00 m east, 0.00 m north.',
+    })
+  })
+
+  test('panels in all rings that none fills yet', () => {
+    const { building, floors } = tower()
+    for (const y of [0, 4]) building.beam(floors, [0, y], [12, y])
+    for (const x of [0, 6, 12]) building.beam(floors, [x, 0], [x, 4])
+    building.panel(floors, rectangle(0, 0, 6, 4))
+    const made = panelsInRings(building.document, floors, random)
+    expect(made.map(({ outline }) => Math.abs(signedArea(outline)))).toEqual([expect.closeTo(24, 6)])
+    const all = after(
+      building.document,
+      made.map((record) => ({ id: record.id, before: null, after: record })),
+    )
+    expect(panelsInRings(all, floors, random)).toEqual([])
   })
 
   test('a member takes the section and material that most of its role have', () => {

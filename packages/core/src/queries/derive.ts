@@ -7,6 +7,7 @@ import type { Memo } from '../derivation/memo'
 import { deriveProject, type ProjectState } from '../derivation/project'
 import type { Document } from '../document/document'
 import { labelOf } from '../document/labels'
+import { openRings } from '../editing/beamRings'
 import { layoutOutline } from '../editing/outline'
 import { csvFiles } from '../exchange/csv'
 import { memberLoadSums, resultsJson, type ResultStage } from '../exchange/results'
@@ -50,6 +51,7 @@ export type Query =
   | { readonly kind: 'results'; readonly only: ResultStage | null }
   | { readonly kind: 'fileSums' }
   | { readonly kind: 'outline'; readonly layoutId: string }
+  | { readonly kind: 'openRings'; readonly layoutId: string }
   | { readonly kind: 'csv'; readonly only: ResultStage | null }
 
 type Answers = {
@@ -79,6 +81,7 @@ const answers = {
   concerns: (state) => concernsOf(state),
   results: (state, { only }) => resultsJson(state, only),
   outline: (state, { layoutId }) => layoutOutline(state.document, layoutId),
+  openRings: (state, { layoutId }) => ({ count: openRings(state.document, layoutId).length }),
   fileSums: (state) => memberLoadSums(state),
   csv: (state, { only }) => csvFiles(state, only),
 } satisfies Answers

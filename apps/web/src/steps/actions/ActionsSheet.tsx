@@ -15,6 +15,7 @@ import { PatchLines } from './PatchLines'
 import { SelfWeightLine } from './SelfWeightLine'
 import { TypedLoadLines, TypedLoadsOfLayout } from './TypedLoadLines'
 import { WallEditor, WallLines } from './WallLines'
+import { WallMakers } from './WallMakers'
 import { WindSheet } from './WindSheet'
 
 /** Gravity actions of the level in view, or wind where a wind case is looked at. */
@@ -50,6 +51,7 @@ export function ActionsSheet() {
           <PickedTools />
         </Later>
       )}
+      <WallMakers picked={picked} layout={layout} levelId={level.id} />
       <FloorLines layout={layout} levelId={level.id} />
       <Later>
         <WallsOfLayout layout={layout} levelId={level.id} />

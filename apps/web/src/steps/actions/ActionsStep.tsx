@@ -38,7 +38,7 @@ export function ActionsStep() {
       name="Actions"
       bar={
         <ViewBar>
-          <ToolBar offered={['patch', 'wallRun', 'lineLoad', 'pointLoad']} />
+          <ToolBar offered={['patch', 'wallRun', 'lineLoad', 'pointLoad']} more={['patchInRing']} />
         </ViewBar>
       }
       drawing={

@@ -15,6 +15,7 @@ import { Choice } from '../../ui/Choice'
 import { Later } from '../../ui/Later'
 import { QuantityField } from '../../ui/QuantityField'
 import { BuildUpLines } from './BuildUpLines'
+import { PlaceOfWalls } from './PlaceOfWalls'
 import { WallPicture } from './WallPicture'
 
 export const heightRules = [
@@ -123,6 +124,7 @@ export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: re
         face{share === null ? '' : `, ${percent(share)}`}
         <Several records={runs} textOf={({ openingShare }) => percent(openingShare)} />
       </Line>
+      <PlaceOfWalls runs={runs} />
       <Line reference="path">
         <Choice
           label="Whether the wall returns to its start"

@@ -10,6 +10,7 @@ import { MemberLines } from './MemberLines'
 import { MemberTable } from './MemberTable'
 import { OpeningLines } from './OpeningLines'
 import { PanelLines } from './PanelLines'
+import { RingLines } from './RingLines'
 import { SlopeLines } from './SlopeLines'
 import { StockLines } from './StockLines'
 import { StrutLines } from './StrutLines'
@@ -42,6 +43,7 @@ export function BuildingSheet() {
       <Later after={3}>
         <GridLines />
       </Later>
+      <Later after={4}>{layout?.kind === 'layout' && <RingLines layout={layout} />}</Later>
       <Later after={4}>{layout?.kind === 'layout' && <MemberTable layout={layout} />}</Later>
       <Later after={5}>
         <StockLines />

@@ -26,7 +26,7 @@ export function BuildingStep() {
         <ViewBar>
           <ToolBar
             offered={['beam', 'girder', 'column', 'panel', 'opening']}
-            more={['joist', 'rafter', 'purlin', 'truss', 'strut', 'slope']}
+            more={['panelInRing', 'joist', 'rafter', 'purlin', 'truss', 'strut', 'slope']}
           />
         </ViewBar>
       }

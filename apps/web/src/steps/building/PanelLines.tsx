@@ -1,5 +1,5 @@
-import { formatQuantity, type Panel } from '@hedrion/core'
-import { useFormat, useRecord, useRecords } from '../../compute/SessionContext'
+import { edgeMoved, formatQuantity, recordsOf, type Panel } from '@hedrion/core'
+import { useFormat, useGetDocument, useRecord, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { setDraft } from '../../sheet/draftStore'
@@ -67,6 +67,7 @@ export function PanelLines({ panels }: { readonly panels: readonly Panel[] }) {
         <Several records={panels} textOf={({ spanAngle }) => formatQuantity(spanAngle, 'angle', format)} />
       </Line>
       <SlabLine panels={panels} materialId={material?.id ?? null} set={set} />
+      <SlabEdgeLine panels={panels} />
       <Line reference="overhang">
         <Choice
           label="Overhang"
@@ -89,6 +90,45 @@ export function PanelLines({ panels }: { readonly panels: readonly Panel[] }) {
       </Line>
       <ConcernsHere ids={panels.map(({ id }) => id).join()} />
     </Section>
+  )
+}
+
+/** Free sides stand out from where they are by what is typed; sides along a neighbour stay. */
+function SlabEdgeLine({ panels }: { readonly panels: readonly Panel[] }) {
+  const getDocument = useGetDocument()
+  const edit = useEdit()
+  const note = useNote()
+  const format = useFormat()
+  const move = (by: number | null): string | undefined => {
+    if (by === null || by === 0) return undefined
+    const all = recordsOf(getDocument(), 'panel')
+    return edit.setEach(
+      panels,
+      `${note.subject(panels)}: free edges ${by > 0 ? 'out' : 'back'} by ${formatQuantity(Math.abs(by), 'length', format)}`,
+      (panel) => ({
+        outline: edgeMoved(
+          panel,
+          all.filter(({ id, layout }) => layout === panel.layout && id !== panel.id),
+          by,
+        ),
+      }),
+    )
+  }
+  return (
+    <Line reference="slab edge">
+      free edges out by{' '}
+      <QuantityField
+        label="Free edges out by"
+        quantity="length"
+        format={format}
+        value={null}
+        placeholder="0.00"
+        optional
+        min={-20}
+        max={20}
+        onCommit={move}
+      />
+    </Line>
   )
 }
 

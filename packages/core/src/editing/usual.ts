@@ -1,0 +1,80 @@
+import { expandFloors } from '../building/floors'
+import { recordsOf, type Document } from '../document/document'
+import type { Layout, LineLoad, Material, Member, Panel, Section, WallRun } from '../document/recordKinds'
+import type { Point } from '../geometry/point'
+import { distance } from '../geometry/segment'
+
+// What a new record is like until a person says otherwise: as what is there already.
+
+type LoadFields = Pick<LineLoad, 'what' | 'nature' | 'use' | 'value'>
+
+/** As most loads are, permanent ones before imposed ones where there are as many; 1 kN (per metre) until it is typed. */
+export function usualLoad(loads: readonly LoadFields[]): LoadFields {
+  const permanentFirst = [...loads].sort((a, b) => (a.nature === b.nature ? 0 : a.nature === 'permanent' ? -1 : 1))
+  const alike = permanentFirst.map(({ what, nature, use, value }) => JSON.stringify([nature, what, use, value]))
+  const most = permanentFirst.find((_, i) => alike[i] === mostUsed(alike))
+  const { what, nature, use, value } = most ?? { what: '', nature: 'permanent', use: null, value: 1000 }
+  return { what, nature, use, value }
+}
+
+/** The section and material that most of what is alike has; the first ones where there is none yet. */
+export function usualStock(
+  document: Document,
+  alike: readonly Pick<Member, 'section' | 'material'>[],
+): Pick<Member, 'section' | 'material'> | null {
+  const section = mostUsed<Section['id']>(alike.map((entry) => entry.section)) ?? recordsOf(document, 'section')[0]?.id
+  const material =
+    mostUsed<Material['id']>(alike.map((entry) => entry.material)) ?? recordsOf(document, 'material')[0]?.id
+  return section && material ? { section, material } : null
+}
+
+/** A twelfth of the span deep, with an even number of bays about as long as it is deep (common practice). */
+export function usualTruss([a, b]: readonly Point[], section: Section['id']): NonNullable<Member['truss']> {
+  const length = a && b ? distance(a, b) : 1
+  const depth = Math.max(0.5, Math.round((length / 12) * 20) / 20)
+  return {
+    bottom: 'straight',
+    depth,
+    bays: Math.min(60, Math.max(2, 2 * Math.round(length / depth / 2))),
+    posts: true,
+    bottomSection: section,
+    webSection: section,
+  }
+}
+
+/** Height of the storey under the lowest level that a layout stands on, m; 3 where it stands on none. */
+export function storeyUnder(document: Document, layout: Layout): number {
+  const floors = expandFloors(recordsOf(document, 'level'), recordsOf(document, 'levelRange'))
+  return floors.find(({ layoutId }) => layoutId === layout.id)?.storeyHeight ?? 3
+}
+
+function mostUsed<T extends string>(values: readonly T[]): T | undefined {
+  const counts = new Map<T, number>()
+  for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1)
+  // the sort is stable: of equal counts the first that came
+  return [...counts].sort(([, n], [, m]) => m - n)[0]?.[0]
+}
+
+const panelsOn = (document: Document, layout: Layout): readonly Panel[] =>
+  recordsOf(document, 'panel').filter((panel) => panel.layout === layout.id)
+
+/** The span of the panel drawn before; across the drawing where there is none. */
+export const usualSpan = (document: Document, layout: Layout): number =>
+  panelsOn(document, layout)[0]?.spanAngle ?? Math.PI / 2
+
+export const usualSlab = (document: Document, layout: Layout): Panel['slab'] =>
+  panelsOn(document, layout)[0]?.slab ?? null
+
+/** 2.87 kN/m2 and no openings until it is typed; net of the beam above, since most walls stand on lines of beams. */
+export function usualWall(
+  document: Document,
+): Pick<WallRun, 'weight' | 'buildUp' | 'heightRule' | 'height' | 'openingShare'> {
+  const [before] = recordsOf(document, 'wallRun')
+  return {
+    weight: before?.weight ?? 2870,
+    buildUp: before?.buildUp ?? null,
+    heightRule: 'lessBeam',
+    height: null,
+    openingShare: 0,
+  }
+}
