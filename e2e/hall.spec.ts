@@ -31,6 +31,7 @@ test('a hall from one sentence, its roof by true area, its bars in space', async
 
   // a truss: its picture, and its weight by its parts
   await find(page, 'member T2')
+  await find(page, 'building step')
   await expect(page.getByRole('img', { name: 'Truss T2 to scale' })).toBeVisible()
   await type(page, 'Bays of the truss', '8')
   await expect(page.getByText(/whole number/)).toHaveCount(0)
