@@ -35,6 +35,7 @@ export {
   type Rec,
   type RecOf,
   type Section,
+  type Selection,
   type Slope,
   type Strut,
   type WallRun,
@@ -154,7 +155,17 @@ export { reachedBy } from './editing/reach'
 export { readRepeat, type Repeat } from './editing/repeatText'
 export { readSection, type ReadSection } from './editing/sectionText'
 export { scopesOf, type Scope } from './editing/scopes'
-export { drawnOf, freeLabel, isDrawn, moved, pointsOf, repeated, withPoints, type Drawn } from './editing/shaped'
+export {
+  drawnOf,
+  freeLabel,
+  isDrawn,
+  moved,
+  pointsOf,
+  repeatEdits,
+  stillThere,
+  withPoints,
+  type Drawn,
+} from './editing/shaped'
 export { demoChanges, demoName } from './generate/demo'
 export { bayGrid } from './generate/bayGrid'
 export { hallSentence } from './generate/hallSentence'
@@ -165,3 +176,4 @@ export { trussLengths, trussParts } from './building/truss'
 export { trussShape } from './document/shapes'
 export { movedAside, onSlabEdge, pathsAlong, pathsRound, type WallPath } from './editing/wallPaths'
 export { usualWall } from './editing/usual'
+export { asksByValue } from './queries/byValue'

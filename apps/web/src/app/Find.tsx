@@ -1,3 +1,4 @@
+import { asksByValue, type Overview } from '@hedrion/core'
 import { useEffect, useMemo, useState } from 'react'
 import {
   Autocomplete,
@@ -16,6 +17,7 @@ import styled from 'styled-components'
 import { useAnswer, useDocument, useSession } from '../compute/SessionContext'
 import { askWhy } from '../sheet/traceStore'
 import { addressOf, lookNow } from '../state/look'
+import { caseInView } from '../drawing/marks'
 import { findEntries, type FindEntry } from './findEntries'
 
 const most = 60
@@ -58,14 +60,16 @@ function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () 
   const navigate = useNavigate()
   const [text, setText] = useState('')
   const entries = useMemo(() => findEntries(document, overview), [document, overview])
+  const byValue = useByValue(text, overview)
   const found = useMemo(() => {
     const wanted = words(text)
+    if (byValue) return [byValue]
     return entries
       .filter((entry) => wanted.every((word) => `${entry.text} ${entry.kind}`.toLowerCase().includes(word)))
       .slice(0, most)
-  }, [entries, text])
+  }, [entries, byValue, text])
   const go = (key: Key) => {
-    const entry = entries.find(({ id }) => id === key)
+    const entry = found.find(({ id }) => id === key)
     if (!entry) return
     onDone()
     if (entry.command === 'undo') session.undo()
@@ -79,7 +83,7 @@ function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () 
   return (
     <Autocomplete inputValue={text} onInputChange={setText}>
       <Search aria-label="Find" autoFocus>
-        <Input placeholder="A step, member, panel, wall run, case, clause or command" />
+        <Input placeholder="A step, member, panel, wall run, case, clause or command; or “walls above 6 kN/m”" />
       </Search>
       <List aria-label="Found" items={found} onAction={go} renderEmptyState={() => <p>Nothing has that name.</p>}>
         {(entry) => (
@@ -91,6 +95,22 @@ function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () 
       </List>
     </Autocomplete>
   )
+}
+
+/** “wall runs above 6 kN/m”: what it finds as one entry, or why it finds nothing. */
+function useByValue(text: string, overview: Overview | undefined): FindEntry | null {
+  const asks = asksByValue(text)
+  const caseId = caseInView(overview, lookNow().case)?.loadCase.id ?? ''
+  const answer = useAnswer({ kind: 'byValue', text: asks ? text : '', caseId })
+  if (!asks || !answer) return null
+  if (!answer.ok) return { id: 'by value', text: answer.problem, kind: 'by value' }
+  const level = answer.ids[0]?.split('@')[1]
+  return {
+    id: 'by value',
+    text: `Pick ${answer.words}`,
+    kind: 'by value',
+    look: { picked: answer.ids, ...(level ? { level } : {}) },
+  }
 }
 
 const Open = styled(AriaButton)`

@@ -1,4 +1,4 @@
-import { expanded, familyOf, recordsOf, type Document, type Overview } from '@hedrion/core'
+import { expanded, familyOf, recordsOf, stillThere, type Document, type Overview } from '@hedrion/core'
 import type { Look } from '../state/look'
 import { stepNames, stepTitles } from './steps'
 
@@ -24,6 +24,7 @@ export function findEntries(document: Document, overview: Overview | undefined):
     ...caseEntries(overview),
     ...levelEntries(overview),
     ...elementEntries(document, overview),
+    ...selectionEntries(document),
     ...(overview?.concerns ?? []).map(({ sentence, about }, i): FindEntry => ({
       id: `concern ${i}`,
       text: sentence,
@@ -74,6 +75,15 @@ const levelEntries = (overview: Overview | undefined): readonly FindEntry[] =>
     text: `Level ${name}`,
     kind: 'level',
     look: { level: id, view: 'plan' },
+  }))
+
+/** Kept selections; what of them is gone is passed over when they are called back. */
+const selectionEntries = (document: Document): readonly FindEntry[] =>
+  recordsOf(document, 'selection').map(({ id, name, picked }): FindEntry => ({
+    id: `selection ${id}`,
+    text: `Kept selection “${name}”, ${picked.length} picked`,
+    kind: 'kept selection',
+    look: { picked: stillThere(document, picked) },
   }))
 
 const elementSteps = {

@@ -125,5 +125,6 @@ export const kindNames: Readonly<Record<Rec['kind'], string>> = {
   wallRun: 'Wall run',
   lineLoad: 'Line load',
   pointLoad: 'Point load',
+  selection: 'Kept selection',
   buildingPart: 'Building part',
 }

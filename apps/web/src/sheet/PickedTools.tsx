@@ -6,17 +6,20 @@ import {
   moved,
   readRepeat,
   readShiftText,
-  repeated,
+  repeatEdits,
+  newId,
   splitExpanded,
   type Document,
+  type Edit,
   type Drawn,
   type Rec,
+  type Selection,
 } from '@hedrion/core'
 import styled from 'styled-components'
 import { useStore } from 'zustand'
 import { useShallow } from 'zustand/react/shallow'
-import { useDocumentState, useFormat, useGetDocument, useSession } from '../compute/SessionContext'
-import { useEdit } from '../compute/useEdit'
+import { useDocumentState, useFormat, useGetDocument, useRecords, useSession } from '../compute/SessionContext'
+import { kindNames, useEdit } from '../compute/useEdit'
 import { useLook } from '../state/look'
 import { Button } from '../ui/Button'
 import { TextLine } from '../ui/TextLine'
@@ -61,9 +64,14 @@ export const PickedTools = memo(function PickedTools() {
     if (text === '') return undefined
     const read = readRepeat(text, getDocument(), format)
     if (!read.ok) return read.problem
-    const copies: readonly Rec[] = repeated(pickedNow(), read.repeat, drawnOf(getDocument()), Math.random)
-    if (copies.length === 0) return 'They stand there already: these levels share one layout.'
-    return edit.add(`Repeated ${name} ${text}`, copies)
+    const edits = repeatEdits(pickedNow(), read.repeat, drawnOf(getDocument()), Math.random)
+    if (edits.length === 0) return 'They stand there already: these levels share one layout.'
+    return edit.apply(`Repeated ${name} ${text}`, edits)
+  }
+  const whatRepeatDoes = (text: string): string | undefined => {
+    const read = readRepeat(text, getDocument(), format)
+    if (!read.ok) return undefined
+    return effectText(repeatEdits(pickedNow(), read.repeat, drawnOf(getDocument()), Math.random))
   }
   const remove = () => {
     const refused = edit.apply(`Deleted ${name}`, deletionEdits(getDocument(), pickedNow()))
@@ -83,12 +91,71 @@ export const PickedTools = memo(function PickedTools() {
         }
       >
         <Wide>
-          <TextLine label="Repeat" value="" placeholder="every 3 m east, 4 times" onCommit={repeat} />
+          <TextLine
+            label="Repeat"
+            value=""
+            placeholder="every 3 m east, 4 times"
+            maxLength={80}
+            preview={whatRepeatDoes}
+            onCommit={repeat}
+          />
         </Wide>
       </Line>
+      <KeepLine picked={look.picked} />
     </Section>
   )
 })
+
+/** What is picked can be kept by a name and called back through Find; kept selections that hold it can be let go. */
+function KeepLine({ picked }: { readonly picked: readonly string[] }) {
+  const kept = useRecords('selection')
+  const edit = useEdit()
+  const same = kept.find((selection) => selection.picked.join() === [...picked].sort().join())
+  const keep = (name: string): string | undefined => {
+    if (name === '') return undefined
+    if (kept.some((selection) => selection.name === name)) return 'Another selection has that name.'
+    const selection: Selection = {
+      kind: 'selection',
+      id: newId('selection', Math.random),
+      name,
+      picked: [...picked].sort(),
+    }
+    return edit.add(`Kept selection “${name}”`, [selection])
+  }
+  return (
+    <Line
+      reference="keep"
+      result={
+        same && (
+          <Button kind="link" onPress={() => edit.remove(`Let go of selection “${same.name}”`, [same])}>
+            let it go
+          </Button>
+        )
+      }
+    >
+      {same ? (
+        `kept as “${same.name}”`
+      ) : (
+        <TextLine label="Keep what is picked as" value="" placeholder="a name" onCommit={keep} />
+      )}
+    </Line>
+  )
+}
+
+/** “Enter makes 6 copies; 3 wall runs there go.” */
+function effectText(edits: readonly Edit[]): string {
+  const copies = edits.filter(({ after }) => after !== null).length
+  const gone = new Map<string, number>()
+  for (const { before } of edits) if (before) gone.set(before.kind, (gone.get(before.kind) ?? 0) + 1)
+  const going = [...gone].map(([kind, count]) => countOf(count, kindNames[kind as Rec['kind']].toLowerCase()))
+  const made = `Enter makes ${countOf(copies, 'cop').replace(/cop$/, 'copy').replace(/cops$/, 'copies')}`
+  return going.length === 0
+    ? `${made}; nothing there goes.`
+    : `${made}; ${going.join(' and ')} there ${gone.size === 1 && [...gone.values()][0] === 1 ? 'goes' : 'go'}.`
+}
+
+const countOf = (count: number, word: string): string =>
+  `${count} ${count === 1 ? word : word === 'patch' ? 'patches' : `${word}s`}`
 
 const Wide = styled.span`
   input {

@@ -8,12 +8,14 @@ interface TextLineProps {
   readonly value: string
   readonly placeholder?: string
   readonly maxLength?: number
+  /** What the text would do, said while it is typed. */
+  readonly preview?: (text: string) => string | undefined
   /** Answers a sentence where the text is refused. */
   readonly onCommit: (text: string) => string | undefined
 }
 
 /** A short text in the line where it stands, such as a name. */
-export function TextLine({ label, value, placeholder, maxLength = 60, onCommit }: TextLineProps) {
+export function TextLine({ label, value, placeholder, maxLength = 60, preview, onCommit }: TextLineProps) {
   const [draft, setDraft] = useState<string | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const finish = () => {
@@ -39,13 +41,20 @@ export function TextLine({ label, value, placeholder, maxLength = 60, onCommit }
         onBlur={finish}
         onKeyDown={onKeyDown}
       />
+      {problem === null && draft !== null && preview && <Preview role="status">{preview(draft)}</Preview>}
       {problem !== null && <FieldProblem role="alert">{problem}</FieldProblem>}
     </Field>
   )
 }
 
+const Preview = styled.span`
+  font: 400 13px/1.4 var(--sans);
+  color: var(--quiet);
+  min-height: 18px;
+`
 const Field = styled(TextField)`
   display: inline-flex;
+  flex-direction: column;
   position: relative;
 `
 const Box = styled(Input)`

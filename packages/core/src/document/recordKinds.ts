@@ -271,6 +271,8 @@ export const recordKinds = {
   lineLoad: { ...typedLoad, path: list(point(), 500, 2), value: number('lineLoad', { min: -1e7, max: 1e7 }) },
   /** A load typed at a point: N downwards, less than zero where it lifts. */
   pointLoad: { ...typedLoad, path: list(point(), 1, 1), value: number('force', { min: -1e9, max: 1e9 }) },
+  /** A selection that can be called back: expanded ids; what is gone is passed over. */
+  selection: { name: text(60), picked: list(text(120), 5000, 1) },
   /** The body that stands in the wind. */
   buildingPart: {
     name: text(60),
@@ -324,6 +326,7 @@ export type Patch = RecOf<'patch'>
 export type WallRun = RecOf<'wallRun'>
 export type LineLoad = RecOf<'lineLoad'>
 export type PointLoad = RecOf<'pointLoad'>
+export type Selection = RecOf<'selection'>
 export type BuildingPart = RecOf<'buildingPart'>
 
 export const kinds = Object.keys(recordKinds) as readonly Kind[]

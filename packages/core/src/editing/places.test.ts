@@ -3,7 +3,7 @@ import { Building } from '../../test/build'
 import { metricPoint } from '../units/format'
 import { gridPoint, readPlaces, readShiftText } from './placeText'
 import { readRepeat } from './repeatText'
-import { freeLabel, moved, repeated } from './shaped'
+import { freeLabel, moved, repeated, repeatEdits } from './shaped'
 
 const building = new Building()
 const grid = [
@@ -130,8 +130,10 @@ describe('repeating', () => {
   })
 
   test('on the layouts of other levels, each once, whichever way round the range is said', () => {
-    const both = { kind: 'layouts', layouts: [floors.id, upper.id], levels: '1-3' }
+    const both = { kind: 'layouts', layouts: [floors.id, upper.id], levels: '1-3', instead: false }
     expect(repeat('levels 1-3')).toEqual({ ok: true, repeat: both })
+    expect(repeat('levels 1-3, instead of what is there')).toEqual({ ok: true, repeat: { ...both, instead: true } })
+    expect(repeat('levels 3 to 1 instead')).toMatchObject({ repeat: { layouts: [floors.id, upper.id], instead: true } })
     expect(repeat('levels 3 to 1')).toMatchObject({ repeat: { layouts: [floors.id, upper.id] } })
     expect(repeat('level roof')).toMatchObject({ repeat: { layouts: [top.id] } })
     expect(repeat('level base')).toMatchObject({ ok: false, problem: 'No layout stands on these levels.' })
@@ -167,11 +169,41 @@ describe('repeating', () => {
     expect(new Set([beam.id, ...along.map(({ id }) => id)]).size).toBe(3)
     const elsewhere = repeated(
       [beam],
-      { kind: 'layouts', layouts: [floors.id, upper.id], levels: '' },
+      { kind: 'layouts', layouts: [floors.id, upper.id], levels: '', instead: false },
       [beam, other],
       tall.random,
     )
     expect(elsewhere.map(({ layout, label }) => [layout, label])).toEqual([[upper.id, 'B7']])
+  })
+
+  test('a repeat on other layouts takes away what stands at its place, or all of the kind where that is said', () => {
+    const tower = new Building()
+    const [a, b] = [tower.layout('A'), tower.layout('B')]
+    const wall = tower.wall(a, [
+      [0, 0],
+      [6, 0],
+    ])
+    const same = tower.wall(b, [
+      [6, 0],
+      [0, 0],
+    ])
+    const other = tower.wall(b, [
+      [0, 4],
+      [6, 4],
+    ])
+    const beam = tower.beam(b, [0, 0], [6, 0])
+    const gone = (instead: boolean) =>
+      repeatEdits(
+        [wall],
+        { kind: 'layouts', layouts: [a.id, b.id], levels: '', instead },
+        [wall, same, other, beam],
+        tower.random,
+      )
+    expect(gone(false).map(({ before, after }) => [before?.id, after?.kind])).toEqual([
+      [same.id, undefined],
+      [undefined, 'wallRun'],
+    ])
+    expect(gone(true).flatMap(({ before }) => before?.id ?? [])).toEqual([same.id, other.id])
   })
 
   test('labels are counted on; one without a number gets one', () => {

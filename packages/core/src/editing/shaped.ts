@@ -1,4 +1,6 @@
+import type { Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
+import { splitExpanded } from '../document/labels'
 import type {
   LineLoad,
   Member,
@@ -89,3 +91,46 @@ export function repeated(
       .map((record) => copy(record, layout as Drawn['layout'], [0, 0])),
   )
 }
+
+/**
+ * What a repeat on other layouts takes away: what stands at the very place of a copy, and all of the same kinds where the copies
+ * come instead of what is there.
+ */
+export function displaced(records: readonly Drawn[], repeat: Repeat, others: readonly Drawn[]): readonly Drawn[] {
+  if (repeat.kind === 'along') return []
+  const kindsOf = new Set<string>(records.map(({ kind }) => kind))
+  const places = new Set(records.map(placeOf))
+  return others.filter((other) => {
+    if (
+      !repeat.layouts.includes(other.layout) ||
+      records.some(({ id, layout }) => id === other.id || layout === other.layout)
+    )
+      return false
+    return kindsOf.has(other.kind) && (repeat.instead || places.has(placeOf(other)))
+  })
+}
+
+/** Kind and points to the millimetre, whichever way it was drawn. */
+const placeOf = (record: Drawn): string => {
+  const points = pointsOf(record).map(([x, y]) => `${Math.round(x * 1000)} ${Math.round(y * 1000)}`)
+  return [record.kind, ...points.sort()].join()
+}
+
+/** Copies come and what they displace goes, as one change. */
+export const repeatEdits = (
+  records: readonly Drawn[],
+  repeat: Repeat,
+  others: readonly Drawn[],
+  random: Random,
+): readonly Edit[] => {
+  const gone = displaced(records, repeat, others)
+  const left = others.filter((other) => !gone.includes(other))
+  return [
+    ...gone.map((before): Edit => ({ id: before.id, before, after: null })),
+    ...repeated(records, repeat, left, random).map((after): Edit => ({ id: after.id, before: null, after })),
+  ]
+}
+
+/** The expanded ids whose records are there. */
+export const stillThere = (document: Document, picked: readonly string[]): readonly string[] =>
+  picked.filter((id) => isDrawn(document.records.get(splitExpanded(id)[0])))

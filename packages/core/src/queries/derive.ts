@@ -12,6 +12,7 @@ import { layoutOutline } from '../editing/outline'
 import { csvFiles } from '../exchange/csv'
 import { memberLoadSums, resultsJson, type ResultStage } from '../exchange/results'
 import { balanceOf } from '../derivation/balance'
+import { byValue } from './byValue'
 import { columnView } from './columnView'
 import { elevationView, type ElevationAxis } from './elevationView'
 import { envelopeRows, governing } from './envelopeViews'
@@ -19,7 +20,7 @@ import { floorView } from './floorView'
 import { keySums } from './keySums'
 import { massViews } from './massViews'
 import { memberView } from './memberView'
-import { overview } from './overview'
+import { formatOf, overview } from './overview'
 import { panelView } from './panelView'
 import { ruleViews } from './ruleViews'
 import { spaceView } from './spaceView'
@@ -36,6 +37,7 @@ export type Query =
   | { readonly kind: 'column'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'panel'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'balance'; readonly caseId: string }
+  | { readonly kind: 'byValue'; readonly text: string; readonly caseId: string }
   | { readonly kind: 'keys' }
   | { readonly kind: 'keySums' }
   | { readonly kind: 'masses' }
@@ -67,6 +69,7 @@ const answers = {
   column: (state, { expandedId, caseId }) => columnView(state, expandedId, caseId),
   panel: (state, { expandedId, caseId }) => panelView(state, expandedId, caseId),
   balance: (state, { caseId }) => balanceOf(state, caseId),
+  byValue: (state, { text, caseId }) => byValue(state, text, caseId, formatOf(state)),
   keys: (state) => [...state.keys.values()],
   keySums: (state) => keySums(state),
   masses: (state) => massViews(state),
