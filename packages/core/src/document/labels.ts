@@ -37,3 +37,10 @@ export function splitExpanded(expandedId: string): readonly [originId: string, l
   const at = expandedId.indexOf('@')
   return at < 0 ? [expandedId, ''] : [expandedId.slice(0, at), expandedId.slice(at + 1)]
 }
+
+/** A, B … without I and O, which read as numbers (common practice). */
+export function gridLetter(index: number): string {
+  const letters = 'ABCDEFGHJKLMNPQRSTUVWXYZ'
+  const round = Math.floor(index / letters.length)
+  return `${letters[index % letters.length] ?? ''}${round > 0 ? round : ''}`
+}

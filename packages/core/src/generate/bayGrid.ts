@@ -1,5 +1,6 @@
 import { blankBasis, blankLoadKey, simpleMember } from '../document/blanks'
 import { newId, type Random } from '../document/document'
+import { gridLetter } from '../document/labels'
 import type { UseSort } from '../document/useSorts'
 import type { Point } from '../geometry/point'
 import type {
@@ -82,13 +83,6 @@ function gridLines(xs: readonly number[], ys: readonly number[], random: Random)
       at,
     })),
   ]
-}
-
-/** A, B … without I and O, which read as numbers (common practice). */
-export function gridLetter(index: number): string {
-  const letters = 'ABCDEFGHJKLMNPQRSTUVWXYZ'
-  const round = Math.floor(index / letters.length)
-  return `${letters[index % letters.length] ?? ''}${round > 0 ? round : ''}`
 }
 
 function loadKeys({ sort, family }: BuildingBrief, random: Random) {

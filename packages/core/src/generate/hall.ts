@@ -1,5 +1,6 @@
 import { blankBasis, blankLoadKey, simpleMember } from '../document/blanks'
 import { newId, type Random } from '../document/document'
+import { gridLetter } from '../document/labels'
 import type {
   BuildUp,
   GridLine,
@@ -20,7 +21,6 @@ import type { Point } from '../geometry/point'
 import { familyOf } from '../standards/families'
 import { useOfSort } from '../standards/family'
 import { metricPoint } from '../units/format'
-import { gridLetter } from './bayGrid'
 import type { HallBrief } from './hallSentence'
 import { assumedBeam, steel } from './stock'
 

@@ -1,3 +1,4 @@
+import type { Drawn } from '@hedrion/core'
 import { useRecord } from '../../compute/SessionContext'
 import { useLevel } from '../../drawing/useLevel'
 import { PickedTools, usePicked } from '../../sheet/PickedTools'
@@ -10,6 +11,7 @@ import { MemberLines } from './MemberLines'
 import { MemberTable } from './MemberTable'
 import { OpeningLines } from './OpeningLines'
 import { PanelLines } from './PanelLines'
+import { PlanFile } from './PlanFile'
 import { RingLines } from './RingLines'
 import { SlopeLines } from './SlopeLines'
 import { StockLines } from './StockLines'
@@ -20,22 +22,11 @@ export function BuildingSheet() {
   const picked = usePicked()
   const { level } = useLevel()
   const layout = useRecord(level?.layoutId)
-  const members = picked.filter((record) => record.kind === 'member')
-  const panels = picked.filter((record) => record.kind === 'panel')
-  const slopes = picked.filter((record) => record.kind === 'slope')
-  const struts = picked.filter((record) => record.kind === 'strut')
-  const openings = picked.filter((record) => record.kind === 'opening')
   const title =
     picked.length === 0 ? 'Building' : picked.length === 1 ? (picked[0]?.label ?? '') : `${picked.length} picked`
   return (
     <Sheet title={title} scope={picked.length > 0 ? <Scope records={picked} edited /> : undefined}>
-      {members.length > 0 && <MemberLines members={members} />}
-      {panels.length > 0 && <PanelLines panels={panels} />}
-      {slopes.length > 0 && <SlopeLines slopes={slopes} />}
-      {struts.length > 0 && <StrutLines struts={struts} />}
-      {openings.map((opening) => (
-        <OpeningLines key={opening.id} opening={opening} />
-      ))}
+      <PickedLines picked={picked} />
       <PickedTools />
       <Later>
         <LevelLines />
@@ -45,9 +36,30 @@ export function BuildingSheet() {
       </Later>
       <Later after={4}>{layout?.kind === 'layout' && <RingLines layout={layout} />}</Later>
       <Later after={4}>{layout?.kind === 'layout' && <MemberTable layout={layout} />}</Later>
+      <Later after={5}>{layout?.kind === 'layout' && <PlanFile layout={layout} />}</Later>
       <Later after={5}>
         <StockLines />
       </Later>
     </Sheet>
+  )
+}
+
+/** What is picked, kind by kind. */
+function PickedLines({ picked }: { readonly picked: readonly Drawn[] }) {
+  const members = picked.filter((record) => record.kind === 'member')
+  const panels = picked.filter((record) => record.kind === 'panel')
+  const slopes = picked.filter((record) => record.kind === 'slope')
+  const struts = picked.filter((record) => record.kind === 'strut')
+  const openings = picked.filter((record) => record.kind === 'opening')
+  return (
+    <>
+      {members.length > 0 && <MemberLines members={members} />}
+      {panels.length > 0 && <PanelLines panels={panels} />}
+      {slopes.length > 0 && <SlopeLines slopes={slopes} />}
+      {struts.length > 0 && <StrutLines struts={struts} />}
+      {openings.map((opening) => (
+        <OpeningLines key={opening.id} opening={opening} />
+      ))}
+    </>
   )
 }

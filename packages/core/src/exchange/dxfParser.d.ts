@@ -1,0 +1,9 @@
+// The package's own types ask for those of Node, which the core does not have.
+declare module 'dxf-parser' {
+  // as the package has it
+  // eslint-disable-next-line import-x/no-default-export
+  export default class DxfParser {
+    /** Answers what the text holds, or throws. */
+    parseSync(text: string): unknown
+  }
+}

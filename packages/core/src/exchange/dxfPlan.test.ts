@@ -1,0 +1,258 @@
+import { Building } from '../../test/build'
+import { applyChange } from '../document/changes'
+import { recordsOf } from '../document/document'
+import { signedArea } from '../geometry/polygon'
+import { readDxf, type DxfPlan } from './dxfPlan'
+import { importedPlan, type LayerUse } from './planImport'
+
+/** A text DXF of entities given as pairs of group code and value (DXF reference, ASCII format). */
+const dxf = (
+  entities: readonly (readonly (readonly [number, string | number])[])[],
+  insUnits: number | null = 4,
+): string => {
+  const header: readonly (readonly [number, string | number])[] =
+    insUnits === null
+      ? []
+      : [
+          [0, 'SECTION'],
+          [2, 'HEADER'],
+          [9, '$INSUNITS'],
+          [70, insUnits],
+          [0, 'ENDSEC'],
+        ]
+  const pairs = [...header, [0, 'SECTION'], [2, 'ENTITIES'], ...entities.flat(), [0, 'ENDSEC'], [0, 'EOF']] as const
+  return pairs.map(([code, value]) => `${String(code).padStart(3)}\n${value}\n`).join('')
+}
+type Pairs = readonly (readonly [number, string | number])[]
+const line = (layer: string, x1: number, y1: number, x2: number, y2: number): Pairs => [
+  [0, 'LINE'],
+  [8, layer],
+  [10, x1],
+  [20, y1],
+  [11, x2],
+  [21, y2],
+]
+const polyline = (layer: string, points: readonly (readonly [number, number, number?])[], closed: boolean): Pairs => [
+  [0, 'LWPOLYLINE'],
+  [8, layer],
+  [90, points.length],
+  [70, closed ? 1 : 0],
+  ...points.flatMap(([x, y, bulge]): Pairs => [
+    [10, x],
+    [20, y],
+    ...(bulge === undefined ? [] : [[42, bulge] as const]),
+  ]),
+]
+const circle = (layer: string, x: number, y: number): Pairs => [
+  [0, 'CIRCLE'],
+  [8, layer],
+  [10, x],
+  [20, y],
+  [40, 150],
+]
+const block = (layer: string, x: number, y: number): Pairs => [
+  [0, 'INSERT'],
+  [8, layer],
+  [2, 'COL'],
+  [10, x],
+  [20, y],
+]
+const text = (layer: string): Pairs => [
+  [0, 'TEXT'],
+  [8, layer],
+  [10, 0],
+  [20, 0],
+  [40, 200],
+  [1, 'Plan'],
+]
+
+const planFor = (...args: Parameters<typeof dxf>): DxfPlan => {
+  const read = readDxf(dxf(...args))
+  if (!read.ok) throw new Error(read.problem)
+  return read.plan
+}
+
+/** A bay of 6 by 4 m in millimetres. */
+const bay = [
+  ...[
+    [0, 0, 6000, 0],
+    [6000, 0, 6000, 4000],
+    [6000, 4000, 0, 4000],
+    [0, 4000, 0, 0],
+  ].map(([a = 0, b = 0, c = 0, d = 0]) => line('STEEL', a, b, c, d)),
+  ...[
+    [0, 0],
+    [6000, 0],
+    [6000, 4000],
+  ].map(([x = 0, y = 0]) => circle('COLS', x, y)),
+  block('COLS', 0, 4000),
+  polyline(
+    'FLOOR',
+    [
+      [0, 0],
+      [6000, 0],
+      [6000, 4000],
+      [0, 4000],
+    ],
+    true,
+  ),
+  polyline(
+    'FLOOR',
+    [
+      [100, 100],
+      [5000, 100],
+    ],
+    false,
+  ),
+  text('NOTES'),
+]
+
+test('shapes by layer, the unit of the drawing, and what is left out', () => {
+  const { layers, unit, leftOut } = planFor(bay)
+  expect(layers.map(({ name, paths, rings, points }) => [name, paths.length, rings.length, points.length])).toEqual([
+    ['COLS', 0, 0, 4],
+    ['FLOOR', 1, 1, 0],
+    ['STEEL', 4, 0, 0],
+  ])
+  expect([unit, leftOut]).toEqual([1e-3, { TEXT: 1 }])
+  expect(planFor(bay, null).unit).toBeNull()
+  expect(planFor(bay, 2).unit).toBe(0.3048)
+})
+
+test('a bulge is an arc: half a circle of 2 m over a side (bulge 1), followed within ten degrees', () => {
+  const [ring] =
+    planFor(
+      [
+        polyline(
+          'A',
+          [
+            [0, 0],
+            [4, 0, 1],
+            [4, 4],
+            [0, 4],
+          ],
+          true,
+        ),
+      ],
+      6,
+    ).layers[0]?.rings ?? []
+  // hand: 16 + half of a circle of 2 m; chords of ten degrees take half a percent of the half circle
+  expect(signedArea(ring ?? [])).toBeGreaterThan(16 + 0.99 * 2 * Math.PI)
+  expect(signedArea(ring ?? [])).toBeLessThan(16 + 2 * Math.PI)
+})
+
+test('an arc goes counter-clockwise from its start to its end, also over east', () => {
+  const arc: Pairs = [
+    [0, 'ARC'],
+    [8, 'A'],
+    [10, 0],
+    [20, 0],
+    [40, 5],
+    [50, 270],
+    [51, 90],
+  ]
+  const [path] = planFor([arc], 6).layers[0]?.paths ?? []
+  expect(path?.[0]).toEqual([expect.closeTo(0, 9), expect.closeTo(-5, 9)])
+  expect(path?.at(-1)).toEqual([expect.closeTo(0, 9), expect.closeTo(5, 9)])
+  expect(Math.max(...(path ?? []).map(([x]) => x))).toBeCloseTo(5, 1)
+})
+
+test.each([
+  ['', /no DXF drawing/],
+  ['{"a": 1}', /no DXF drawing/],
+  [`AutoCAD Binary DXF\r\n\u001a`, /binary DXF/],
+  [dxf(bay).replace(/ {2}0\nEOF\n$/, ''), /cut off/],
+  [dxf([text('NOTES')]), /no lines, outlines or points/],
+])('what is no drawing is refused in words', (source, problem) => {
+  const read = readDxf(source)
+  expect(read.ok ? 'read' : read.problem).toMatch(problem)
+})
+
+test('numbers that are none, and a layer with a name that means something elsewhere', () => {
+  const { layers } = planFor([
+    line('__proto__', 0, 0, 1, 0),
+    [
+      [0, 'LINE'],
+      [8, 'A'],
+      [10, 'x'],
+      [20, 0],
+      [11, 1],
+      [21, 0],
+    ],
+  ])
+  expect(layers.map(({ name }) => name)).toEqual(['__proto__'])
+})
+
+describe('records from a plan', () => {
+  const importFor = (uses: Readonly<Record<string, LayerUse>>, entities = bay, unit = 1e-3) => {
+    const building = new Building()
+    building.level('Base', 0)
+    const layout = building.layout('Floor', null, building.level('1', 3))
+    const { layers } = planFor(entities)
+    const chosen = layers.map((layer) => [layer, uses[layer.name] ?? 'none'] as const)
+    const { document, random } = building
+    return { document, ...importedPlan(chosen, { document, layout, random, unit, origin: [0, 0] }) }
+  }
+
+  test('members, columns and a panel in metres, with labels that count on; what closes nothing is said', () => {
+    const { document, records, words, leftOut } = importFor({ STEEL: 'beam', COLS: 'column', FLOOR: 'panel' })
+    expect(words).toBe('4 columns, 1 panel, 4 beams')
+    expect(leftOut).toEqual(['1 lines that close no outline'])
+    const applied = applyChange(document, {
+      id: 'c',
+      seen: 0,
+      note: '',
+      edits: records.map((record) => ({ id: record.id, before: null, after: record })),
+    })
+    if (!applied.ok) throw new Error(JSON.stringify(applied.problems))
+    expect(recordsOf(applied.document, 'panel').map(({ outline }) => signedArea(outline))).toEqual([24])
+    const labels = recordsOf(applied.document, 'member')
+      .map(({ label }) => label)
+      .sort()
+    expect(labels).toEqual(['B1', 'B2', 'B3', 'B4', 'C1', 'C2', 'C3', 'C4'])
+  })
+
+  test('grid lines once each; skew ones are left out', () => {
+    const { records, leftOut } = importFor({ STEEL: 'gridLine' }, [...bay, line('STEEL', 0, 0, 1000, 1000)])
+    expect(
+      records.flatMap((record) => (record.kind === 'gridLine' ? [[record.axis, record.label, record.at]] : [])),
+    ).toEqual([
+      ['y', 'A', 0],
+      ['x', '1', 6],
+      ['y', 'B', 4],
+      ['x', '2', 0],
+    ])
+    expect(leftOut).toEqual(['1 lines that are neither upright nor level, or stand there already'])
+  })
+
+  test('a drawing in the wrong unit lies far off and is left out, not taken over', () => {
+    const { records, leftOut } = importFor({ STEEL: 'beam' }, bay, 1000)
+    expect(records).toEqual([])
+    expect(leftOut).toEqual(['4 shapes further than 100 km from the origin'])
+  })
+
+  test('outlines that cross themselves or have no area', () => {
+    const { leftOut } = importFor({ A: 'panel' }, [
+      polyline(
+        'A',
+        [
+          [0, 0],
+          [4000, 4000],
+          [4000, 0],
+          [0, 4000],
+        ],
+        true,
+      ),
+      polyline(
+        'A',
+        [
+          [0, 0],
+          [4000, 0],
+          [8000, 0],
+        ],
+        true,
+      ),
+    ])
+    expect(leftOut).toEqual(['1 outlines that cross themselves', '1 outlines without area'])
+  })
+})

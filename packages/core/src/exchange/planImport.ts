@@ -1,0 +1,171 @@
+import { newId, recordsOf, type Document, type Random } from '../document/document'
+import { gridLetter } from '../document/labels'
+import type { GridLine, Layout, Rec } from '../document/recordKinds'
+import type { DxfLayer } from './dxfPlan'
+import type { Point } from '../geometry/point'
+import { crossesItself, signedArea, type Ring } from '../geometry/polygon'
+import { distance } from '../geometry/segment'
+import { onLine, sliverArea } from '../geometry/tolerance'
+import { drawRecord, type Tool } from '../editing/drawn'
+import { drawnOf, type Drawn } from '../editing/shaped'
+
+/** What the shapes of a layer become. */
+export const layerUses = {
+  none: 'left out',
+  beam: 'beams',
+  girder: 'girders',
+  column: 'columns',
+  gridLine: 'grid lines',
+  panel: 'panels',
+  opening: 'openings',
+  wallRun: 'wall runs',
+} as const
+export type LayerUse = keyof typeof layerUses
+
+interface Import {
+  readonly document: Document
+  readonly layout: Layout
+  readonly random: Random
+  /** Metres to a unit of the drawing. */
+  readonly unit: number
+  /** Point of the drawing that comes to the origin, in its units. */
+  readonly origin: Point
+}
+
+export interface Imported {
+  readonly records: readonly Rec[]
+  /** “12 beams, 1 panel”, and what was not taken over. */
+  readonly words: string
+  readonly leftOut: readonly string[]
+  readonly problem: string | null
+}
+
+/** Records from layers, each for its use: all of them or none, with what could not be made. */
+export function importedPlan(
+  layers: readonly (readonly [layer: DxfLayer, use: LayerUse])[],
+  { document, layout, random, unit, origin }: Import,
+): Imported {
+  const place = ([x, y]: Point): Point => [tidy((x - origin[0]) * unit), tidy((y - origin[1]) * unit)]
+  const made: Rec[] = []
+  const leftOut = new Map<string, number>()
+  const leave = (why: string) => leftOut.set(why, (leftOut.get(why) ?? 0) + 1)
+  const label = labeller(document, layout)
+  for (const [layer, use] of layers)
+    for (const shape of shapesFor(layer, use, leave)) {
+      const points = shape.points.map(place)
+      const reason = reasonAgainst(points, use)
+      if (reason) leave(reason)
+      else if (use === 'gridLine') {
+        const line = gridLineOf(points, made, document, random)
+        if (line) made.push(line)
+        else leave('lines that are neither upright nor level, or stand there already')
+      } else if (use !== 'none') {
+        const drawn = drawRecord(use satisfies Tool, points, { document, layout, random, closed: shape.closed })
+        if (!drawn.ok) return { records: [], words: '', leftOut: [], problem: drawn.problem }
+        made.push({ ...drawn.record, label: label(drawn.record) })
+      }
+    }
+  return {
+    records: made,
+    words: wordsOf(made),
+    leftOut: [...leftOut].map(([why, count]) => `${count} ${why}`),
+    problem: null,
+  }
+}
+
+/** Labels that count on from those that are there, without looking at all of them each time. */
+function labeller(document: Document, layout: Layout): (record: Drawn) => string {
+  const taken = new Set(drawnOf(document).flatMap((record) => (record.layout === layout.id ? [key(record)] : [])))
+  const next = new Map<string, number>()
+  return (record) => {
+    const head = record.label.replace(/\d+$/, '')
+    const counter = `${record.kind} ${head}`
+    let number = next.get(counter) ?? 1
+    while (taken.has(key({ kind: record.kind, label: `${head}${number}` }))) number++
+    next.set(counter, number + 1)
+    return `${head}${number}`
+  }
+}
+
+const key = ({ kind, label }: Pick<Drawn, 'kind' | 'label'>): string => `${kind} ${label}`
+
+const tidy = (value: number): number => Math.round(value * 1e6) / 1e6
+
+interface ImportShape {
+  readonly points: readonly Point[]
+  readonly closed: boolean
+}
+
+/** The shapes of a layer that a use can be made of; lines and polylines give a member for each of their sides. */
+function shapesFor(layer: DxfLayer, use: LayerUse, leave: (why: string) => unknown): readonly ImportShape[] {
+  const open = (points: readonly Point[]): ImportShape => ({ points, closed: false })
+  const sides = (path: readonly Point[]) => path.slice(1).map((b, i) => open([path[i] ?? b, b]))
+  switch (use) {
+    case 'none':
+      return []
+    case 'column':
+      return [...layer.points, ...layer.rings.map(middleOf)].map((point) => open([point]))
+    case 'beam':
+    case 'girder':
+    case 'gridLine':
+      return [...layer.paths.flatMap(sides), ...layer.rings.flatMap((ring) => sides([...ring, ...ring.slice(0, 1)]))]
+    case 'wallRun':
+      return [...layer.paths.map(open), ...layer.rings.map((points) => ({ points, closed: true }))]
+    case 'panel':
+    case 'opening':
+      for (let i = 0; i < layer.paths.length; i++) leave('lines that close no outline')
+      return layer.rings.map((points) => ({ points, closed: true }))
+  }
+}
+
+const middleOf = (ring: Ring): Point => {
+  const sum = (axis: 0 | 1) => ring.reduce((total, point) => total + point[axis], 0)
+  return [sum(0) / ring.length, sum(1) / ring.length]
+}
+
+function reasonAgainst(points: readonly Point[], use: LayerUse): string | null {
+  if (points.some((point) => point.some((value) => Math.abs(value) > 1e5)))
+    return 'shapes further than 100 km from the origin'
+  if (use === 'column') return null
+  if (use === 'panel' || use === 'opening') {
+    if (points.length > 500) return 'outlines of more than 500 corners'
+    if (crossesItself(points)) return 'outlines that cross themselves'
+    return Math.abs(signedArea(points)) < sliverArea ? 'outlines without area' : null
+  }
+  const [first, last] = [points[0], points.at(-1)]
+  return points.length === 2 && first && last && distance(first, last) <= onLine ? 'lines without length' : null
+}
+
+/** Upright or level within a hundredth; one at the same place is not made again. */
+function gridLineOf(
+  points: readonly Point[],
+  made: readonly Rec[],
+  document: Document,
+  random: Random,
+): GridLine | undefined {
+  const [[ax, ay] = [0, 0], [bx, by] = [0, 0]] = points
+  const upright = Math.abs(bx - ax) <= 0.01 * Math.abs(by - ay)
+  if (!upright && Math.abs(by - ay) > 0.01 * Math.abs(bx - ax)) return undefined
+  const axis = upright ? 'x' : 'y'
+  const at = tidy(upright ? (ax + bx) / 2 : (ay + by) / 2)
+  const there = [...recordsOf(document, 'gridLine'), ...made.filter((record) => record.kind === 'gridLine')]
+  const alike = there.filter((line) => line.axis === axis)
+  if (alike.some((line) => Math.abs(line.at - at) <= onLine)) return undefined
+  const label = axis === 'x' ? String(alike.length + 1) : gridLetter(alike.length)
+  return { kind: 'gridLine', id: newId('gridLine', random), axis, label, at }
+}
+
+const nameOf = (record: Rec): string =>
+  record.kind === 'member'
+    ? record.role
+    : record.kind === 'gridLine'
+      ? 'grid line'
+      : record.kind === 'wallRun'
+        ? 'wall run'
+        : record.kind
+
+function wordsOf(made: readonly Rec[]): string {
+  const counts = new Map<string, number>()
+  for (const record of made) counts.set(nameOf(record), (counts.get(nameOf(record)) ?? 0) + 1)
+  return [...counts].map(([name, count]) => `${count} ${name}${count === 1 ? '' : 's'}`).join(', ')
+}
