@@ -23,3 +23,14 @@ test.describe('a system that asks for dark', () => {
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')
   })
 })
+
+test('the loading plan on paper: to scale, with its legend and who made it', async ({ page }) => {
+  await page.goto(`${demo}/actions`)
+  await page.getByRole('link', { name: 'Print the loading plan' }).click()
+  await expect(page.getByRole('img', { name: 'Loading plan, 1 to 200' })).toBeVisible()
+  await expect(page.getByText('1:200 on A3')).toBeVisible()
+  await expect(page.getByRole('list', { name: 'Legend' })).toContainText('Reading room 3.00 kN/m²')
+  await expect(page.getByText('L. Vantongeren')).toBeVisible()
+  await page.getByRole('link', { name: 'Back to the actions' }).click()
+  await expect(page.getByRole('heading', { name: 'What stands on the floor' })).toBeVisible()
+})

@@ -38,6 +38,21 @@ export const views = [
     shows: 'What stands on the floor',
     then: press('wall run W1'),
   },
+  {
+    name: 'building-roof',
+    address: `${demo}/building`,
+    shows: 'Levels',
+    then: async (page) => {
+      await page.getByRole('button', { name: 'Find' }).click()
+      await page.getByRole('searchbox', { name: 'Find' }).fill('level Eaves')
+      await page.getByRole('option', { name: 'Level Eaves' }).click()
+      await page.getByRole('button', { name: 'as a list' }).click()
+      await page.getByRole('option', { name: /^Truss T1/ }).click()
+      await page.getByRole('img', { name: /to scale/ }).waitFor()
+    },
+  },
+  { name: 'space', address: `${demo}/paths?view=space&shown=both`, shows: 'Level by level' },
+  { name: 'loading-plan', address: `${demo}/print`, shows: '1:200 on A3' },
   { name: 'wind', address: `${demo}/actions?case=wind/west`, shows: 'Wind from the west' },
   { name: 'wind-elevation', address: `${demo}/actions?case=wind/west&view=x`, shows: 'Wind from the west' },
   { name: 'paths', address: `${demo}/paths`, shows: 'Level by level' },

@@ -30,6 +30,14 @@ export const router = createBrowserRouter([
   },
   {
     ...shared,
+    path: '/p/:project/print',
+    lazy: async () => {
+      const { loadProject, PrintPage } = await import('./ProjectPage')
+      return { loader: loadProject, Component: PrintPage }
+    },
+  },
+  {
+    ...shared,
     path: '/p/:project',
     lazy: async () => {
       const { loadProject, ProjectPage } = await import('./ProjectPage')

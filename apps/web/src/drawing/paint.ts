@@ -10,13 +10,13 @@ type Pen = CanvasRenderingContext2D
 
 export const toneColour = (palette: Palette, tone: Tone): string => palette[tone]
 
-/** Paints a scene on a canvas whose transform already holds the device's pixel ratio. */
 /** The unit in which the scale bar speaks, and how many metres it has. */
 export interface LengthUnit {
   readonly symbol: string
   readonly metres: number
 }
 
+/** Paints a scene on a canvas whose transform already holds the device's pixel ratio. */
 export function paint(pen: Pen, scene: Scene, view: Viewport, palette: Palette, sans: string, unit: LengthUnit): void {
   pen.clearRect(0, 0, view.width, view.height)
   paintGrid(pen, scene, view, palette, sans)

@@ -1,15 +1,22 @@
 import { memo } from 'react'
+import { Link } from 'react-router'
+import styled from 'styled-components'
 import { expanded, newId, recordsOf, type Layout, type WallRun } from '@hedrion/core'
-import { useAnswer, useGetDocument, useRecords } from '../../compute/SessionContext'
+import { useAnswer, useDocumentState, useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { Line, Note, Section, Warm } from '../../sheet/Sheet'
-import { useLook } from '../../state/look'
+import { addressOf, useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { patchModes } from './PatchLines'
 import { WallLines } from './WallLines'
 
 const none = 'none'
+
+const ToPaper = styled(Link)`
+  color: var(--accent);
+  text-underline-offset: 3px;
+`
 
 /** What stands on the floors of a layout: one default, and patches over it. */
 export const FloorLines = memo(function FloorLines({
@@ -19,6 +26,7 @@ export const FloorLines = memo(function FloorLines({
   readonly layout: Layout
   readonly levelId: string
 }) {
+  const projectId = useDocumentState((state) => state.projectId)
   const edit = useEdit()
   const note = useNote()
   const [look, change] = useLook()
@@ -27,7 +35,10 @@ export const FloorLines = memo(function FloorLines({
   const nameOf = (id: string | null) => keys.find((key) => key.id === id)?.name ?? 'none'
   const patches = allPatches.filter((patch) => patch.layout === layout.id).sort((a, b) => a.order - b.order)
   return (
-    <Section title="What stands on the floor">
+    <Section
+      title="What stands on the floor"
+      aside={<ToPaper to={`/p/${projectId}/print${addressOf(look)}`}>Print the loading plan</ToPaper>}
+    >
       <Line reference="default">
         <Choice
           label="Default load key of the layout"
