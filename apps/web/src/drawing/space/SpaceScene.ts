@@ -1,10 +1,8 @@
 import type { Point3, SpaceView } from '@hedrion/core'
+import type {
+  LineSegments} from 'three';
 import {
   Box3,
-  BoxGeometry,
-  BufferAttribute,
-  BufferGeometry,
-  CanvasTexture,
   Color,
   ConeGeometry,
   DirectionalLight,
@@ -13,29 +11,23 @@ import {
   HemisphereLight,
   InstancedMesh,
   LineBasicMaterial,
-  LineSegments,
   Matrix4,
   Mesh,
   MeshBasicMaterial,
   MeshLambertMaterial,
   PerspectiveCamera,
   Raycaster,
-  RepeatWrapping,
-  SRGBColorSpace,
   Scene,
   Sphere,
-  Sprite,
-  SpriteMaterial,
   Vector2,
   Vector3,
   WebGLRenderer,
-  type Material,
-  type Object3D,
 } from 'three'
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import type { Palette } from '../../ui/tokens'
-import { hatchTile, markColour } from '../hatches'
+import { markColour } from '../hatches'
 import type { Mark } from '../scene'
+import { ballOf, clear, edgesOf, geometryOf, hatched, isLight, nameAt, segments, solidsOf } from './parts'
 import { barsOf, linesOf, loadLines, trianglesOf, type Bar } from './solids'
 
 export interface SpaceLook {
@@ -310,110 +302,4 @@ export class SpaceScene {
     this.#world.add(segments(Float32Array.from(arrow), new LineBasicMaterial({ color: palette.quiet }), 1))
     this.#world.add(nameAt([x, to[1] + 0.05 * radius, z], 'N', palette, font))
   }
-}
-
-const isLight = (role: string | undefined): boolean => role === 'brace' || role === 'girt' || role === 'tie'
-
-function ballOf(bars: readonly Bar[], { faces }: SpaceView): Sphere {
-  const points = [
-    ...bars.flatMap(({ a, b }) => [new Vector3(...a), new Vector3(...b)]),
-    ...faces.flatMap(({ rings }) => rings.flatMap((ring) => ring.map((point) => new Vector3(...point)))),
-  ]
-  return points.length === 0
-    ? new Sphere(new Vector3(), 10)
-    : new Box3().setFromPoints(points).getBoundingSphere(new Sphere())
-}
-
-const edgesOf = (ring: readonly Point3[]): readonly (readonly [Point3, Point3])[] =>
-  ring.map((point, i) => [point, ring[(i + 1) % ring.length] ?? point])
-
-function geometryOf(positions: Float32Array): BufferGeometry {
-  const geometry = new BufferGeometry()
-  geometry.setAttribute('position', new BufferAttribute(positions, 3))
-  return geometry
-}
-
-function segments(positions: Float32Array, material: LineBasicMaterial, order: number): LineSegments {
-  const lines = new LineSegments(geometryOf(positions), material)
-  lines.renderOrder = order
-  return lines
-}
-
-/** A box for each bar: its length along it, its depth upright. */
-function solidsOf(bars: readonly Bar[], material: Material): InstancedMesh {
-  const mesh = new InstancedMesh(new BoxGeometry(1, 1, 1), material, bars.length)
-  bars.forEach((bar, i) => mesh.setMatrixAt(i, placeOf(bar)))
-  return mesh
-}
-
-function placeOf({ a, b, depth, width }: Bar): Matrix4 {
-  const [from, to] = [new Vector3(...a), new Vector3(...b)]
-  const along = to.clone().sub(from)
-  const length = Math.max(along.length(), 1e-6)
-  along.divideScalar(length)
-  // upright in the vertical plane of the member; global y for a vertical one
-  const side = Math.abs(along.z) > 0.9999 ? new Vector3(1, 0, 0) : new Vector3(0, 0, 1).cross(along).normalize()
-  const up = along.clone().cross(side).normalize()
-  const turned = new Matrix4().makeBasis(along, side, up)
-  const middle = from.add(to).divideScalar(2)
-  return new Matrix4()
-    .makeTranslation(middle)
-    .multiply(turned)
-    .multiply(new Matrix4().makeScale(length, Math.max(width, 0.02), Math.max(depth, 0.02)))
-}
-
-/** Loaded faces with the hatch of their mark, in metres of the plan. */
-function hatched(positions: Float32Array, palette: Palette, mark: Mark): Mesh {
-  const geometry = geometryOf(positions)
-  const uv = new Float32Array((positions.length / 3) * 2)
-  for (let i = 0; i < positions.length / 3; i++)
-    uv.set([(positions[3 * i] ?? 0) / 2, (positions[3 * i + 1] ?? 0) / 2], 2 * i)
-  geometry.setAttribute('uv', new BufferAttribute(uv, 2))
-  const texture = textureOf(hatchTile(palette, { mark, number: 0 }))
-  texture.wrapS = texture.wrapT = RepeatWrapping
-  const material = new MeshBasicMaterial({ map: texture, transparent: true, side: DoubleSide, depthWrite: false })
-  const mesh = new Mesh(geometry, material)
-  mesh.renderOrder = 1
-  return mesh
-}
-
-/** The colours of a canvas are those of a screen. */
-function textureOf(canvas: HTMLCanvasElement): CanvasTexture {
-  const texture = new CanvasTexture(canvas)
-  texture.colorSpace = SRGBColorSpace
-  return texture
-}
-
-/** A word that faces the viewer and keeps its size. */
-function nameAt([x, y, z]: Point3, text: string, palette: Palette, font: string): Sprite {
-  const canvas = document.createElement('canvas')
-  const pen = canvas.getContext('2d')
-  const size = 44
-  if (pen) {
-    pen.font = `400 ${size}px ${font}`
-    canvas.width = Math.ceil(pen.measureText(text).width) + 12
-    canvas.height = size * 1.4
-    pen.font = `400 ${size}px ${font}`
-    pen.fillStyle = palette.ink
-    pen.textBaseline = 'middle'
-    pen.fillText(text, 6, canvas.height / 2)
-  }
-  const sprite = new Sprite(new SpriteMaterial({ map: textureOf(canvas), sizeAttenuation: false }))
-  sprite.position.set(x, y, z)
-  const high = 0.02
-  sprite.scale.set((high * canvas.width) / canvas.height, high, 1)
-  sprite.center.set(1, 0.5)
-  return sprite
-}
-
-function clear(group: Group): void {
-  group.traverse((object: Object3D) => {
-    const { geometry, material } = object as Partial<Mesh>
-    geometry?.dispose()
-    for (const one of material ? [material].flat() : []) {
-      ;(one as MeshBasicMaterial).map?.dispose()
-      one.dispose()
-    }
-  })
-  group.clear()
 }

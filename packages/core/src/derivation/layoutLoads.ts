@@ -1,0 +1,131 @@
+import { caseOfTyped, typedLoadsOf } from '../actions/typedLoads'
+import type { KeyLoads } from '../actions/keyLoads'
+import { trussLengths, trussParts } from '../building/truss'
+import { recordsOf, type Document } from '../document/document'
+import type { BuildUp, Member, Panel, Patch, Strut, WallRun } from '../document/recordKinds'
+import {
+  materialWeight,
+  memberStock,
+  panelSlab,
+  sectionArea,
+  trussShape,
+  type SlopeShape,
+  type TrussShape,
+} from '../document/shapes'
+import type { LayoutOperator } from '../rundown/operator'
+import type { Standard } from '../standards/layer'
+import type { Depths } from './heads'
+import { byLayout } from './layouts'
+import { weightsStage, type KeyOfRegion, type OwnWeights, type TrussWeight, type TypedIntensity } from './loads'
+import type { Memo } from './memo'
+import { stage } from './stage'
+
+/** What a layout contributes to every level that it stands on. */
+export interface LayoutLoads {
+  readonly operator: LayoutOperator
+  readonly runs: readonly WallRun[]
+  readonly wallBuildUps: readonly BuildUp[]
+  readonly weights: OwnWeights
+  readonly beamDepths: Depths
+  readonly slabDepths: Depths
+  readonly keys: readonly KeyLoads[]
+  readonly keyOf: KeyOfRegion
+  readonly typed: readonly TypedIntensity[]
+}
+
+/** The load keys that a layout uses: its default, then those of its patches. */
+export function keyOfRegions(document: Document, layoutId: string, patches: readonly Patch[]): KeyOfRegion {
+  const layout = document.records.get(layoutId)
+  const own = layout?.kind === 'layout' ? layout.defaultKey : null
+  return [...(own ? [['default', own] as const] : []), ...patches.map(({ id, key }) => [id, key] as const)]
+}
+
+export function layoutLoads(
+  memo: Memo,
+  document: Document,
+  operators: ReadonlyMap<string, LayoutOperator>,
+  keys: ReadonlyMap<string, KeyLoads>,
+  standard: Standard,
+): ReadonlyMap<string, LayoutLoads> {
+  const members = byLayout(recordsOf(document, 'member'))
+  const struts = byLayout(recordsOf(document, 'strut'))
+  const panels = byLayout(recordsOf(document, 'panel'))
+  const patches = byLayout(recordsOf(document, 'patch'))
+  const runs = byLayout(recordsOf(document, 'wallRun'))
+  const typed = byLayout(typedLoadsOf(document))
+  return new Map(
+    [...operators].map(([id, operator]) => {
+      const [ownMembers, ownPanels] = [members.get(id) ?? [], panels.get(id) ?? []]
+      const keyOf = keyOfRegions(document, id, patches.get(id) ?? [])
+      const used = [...new Set(keyOf.map(([, key]) => key))].sort()
+      return [
+        id,
+        {
+          operator,
+          runs: runs.get(id) ?? [],
+          wallBuildUps: buildUpsOf(document, runs.get(id) ?? []),
+          weights: weightsOf(memo, document, operator.plan.slopes, {
+            members: ownMembers,
+            struts: struts.get(id) ?? [],
+            panels: ownPanels,
+          }),
+          beamDepths: ownMembers.map((member) => [member.id, depthOf(document, member)] as const),
+          slabDepths: ownPanels.flatMap(({ id: panel, slab }) => (slab ? [[panel, slab.thickness] as const] : [])),
+          keys: used.flatMap((key) => keys.get(key) ?? []),
+          keyOf,
+          typed: (typed.get(id) ?? []).flatMap((load): TypedIntensity[] => {
+            const caseId = caseOfTyped(load, standard)
+            return caseId === null ? [] : [{ id: load.id, caseId, value: load.value }]
+          }),
+        },
+      ]
+    }),
+  )
+}
+
+/** Only those that a wall of the layout is made of. */
+function buildUpsOf(document: Document, runs: readonly WallRun[]): readonly BuildUp[] {
+  const used = new Set<string>(runs.flatMap(({ buildUp }) => buildUp ?? []))
+  return used.size === 0 ? [] : recordsOf(document, 'buildUp').filter(({ id }) => used.has(id))
+}
+
+function depthOf(document: Document, member: Member): number {
+  const section = document.records.get(member.section)
+  return section?.kind === 'section' ? section.depth : 0
+}
+
+/** Only sections and materials in use go in, so that others can change without a new result. */
+function weightsOf(
+  memo: Memo,
+  document: Document,
+  slopes: readonly SlopeShape[],
+  { members, struts, panels }: OfLayout,
+): OwnWeights {
+  const used = new Set<string>()
+  for (const { section, material } of [...members, ...struts]) used.add(section).add(material)
+  const trusses = members.filter(({ truss }) => truss !== null)
+  for (const { truss } of trusses) if (truss) used.add(truss.bottomSection).add(truss.webSection)
+  for (const { slab } of panels) if (slab) used.add(slab.material)
+  const inUse = <T extends { readonly id: string }>(records: readonly T[]) => records.filter(({ id }) => used.has(id))
+  return memo.get(
+    weightsStage,
+    [...members, ...struts].map(memberStock),
+    panels.map(panelSlab),
+    inUse(recordsOf(document, 'section')).map(sectionArea),
+    inUse(recordsOf(document, 'material')).map(materialWeight),
+    trusses.map((member) => memo.get(trussStage, trussShape(member), slopes)),
+  )
+}
+
+interface OfLayout {
+  readonly members: readonly Member[]
+  readonly struts: readonly Strut[]
+  readonly panels: readonly Panel[]
+}
+
+const trussStage = stage('truss', (shape: TrussShape, slopes: readonly SlopeShape[]): TrussWeight => ({
+  member: shape.id,
+  bottom: shape.truss?.bottomSection ?? '',
+  web: shape.truss?.webSection ?? '',
+  lengths: trussLengths(trussParts(shape, slopes)),
+}))
