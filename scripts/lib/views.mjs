@@ -44,10 +44,10 @@ export const views = [
     shows: 'Levels',
     then: async (page) => {
       await page.getByRole('button', { name: 'Find' }).click()
-      await page.getByRole('searchbox', { name: 'Find' }).fill('level Eaves')
-      await page.getByRole('option', { name: 'Level Eaves' }).click()
-      await page.getByRole('button', { name: 'as a list' }).click()
-      await page.getByRole('option', { name: /^Truss T1/ }).click()
+      await page.getByRole('searchbox', { name: 'Find' }).fill('member T1 level Eaves')
+      await page.getByRole('option', { name: /^member T1, level Eaves/ }).click()
+      await page.getByRole('heading', { name: 'Truss T1' }).waitFor()
+      await page.getByRole('link', { name: /^Building/ }).click()
       await page.getByRole('img', { name: /to scale/ }).waitFor()
     },
   },
