@@ -50,13 +50,14 @@ function levelsPart({ levels, forces }: ElevationView, u0: number, u1: number, {
       // as far as the columns on the side of the names
       { kind: 'ground', from: [fromRight ? u0 : u0 - 3 * reach, 0], to: [fromRight ? u1 + 3 * reach : u1, 0] },
     ],
-    labels: levels.map(({ z, name }): Label => ({
+    labels: levels.map(({ z, name, carrying }): Label => ({
       text: `${name}  ${z > 0 ? '+' : ''}${formatQuantity(z, 'length', format)}`,
       at: [side, z],
       dx: fromRight ? -6 : 6,
       align: fromRight ? 'right' : 'left',
       tone: 'quiet',
-      priority: 60,
+      priority: carrying ? 61 : 60,
+      stays: true,
     })),
     targets: levels.map(({ id, name, z }): Target => ({
       id,

@@ -37,7 +37,9 @@ export function placeLabels(
       [width * 0.6, 0],
       [-width * 0.6, 0],
     ].map(([dx = 0, dy = 0]) => [x + (label.dx ?? 0) + dx, y + (label.dy ?? 0) + dy] as const)
-    const free = tries.find(([tx, ty]) => isFree(extentOf(label, tx, ty, width), taken, view))
+    const free = (label.stays ? tries.slice(0, 1) : tries).find(([tx, ty]) =>
+      isFree(extentOf(label, tx, ty, width), taken, view),
+    )
     const at = free ?? (label.must ? tries[0] : undefined)
     if (!at) continue
     taken.push(extentOf(label, at[0], at[1], width))

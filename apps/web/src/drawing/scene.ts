@@ -77,6 +77,8 @@ export interface Label {
   /** Higher is placed first; a label that would collide is left out unless it must be there. */
   readonly priority: number
   readonly must?: boolean
+  /** It would mean something else beside its place: there, or left out. */
+  readonly stays?: boolean
 }
 
 /** Something that can be picked, with the shape that a click must meet. */

@@ -162,6 +162,14 @@ describe('labels do not lie on each other', () => {
   const label = (text: string, at: Point, more: Partial<Label> = {}): Label => ({ text, at, priority: 1, ...more })
   const place = (labels: readonly Label[]) => placeLabels(labels, screen, measure)
 
+  test('one that would mean something else beside its place is there, or left out', () => {
+    const first = label('first', [200, 150], { priority: 9 })
+    const beside = place([first, label('other', [200, 150])])
+    expect(beside).toHaveLength(2)
+    const [, second] = place([first, label('other', [200, 150], { stays: true })])
+    expect(second).toBeUndefined()
+  })
+
   test('the important one has its place, the other stands beside it', () => {
     const placed = place([label('second', [200, 150]), label('first', [200, 150], { priority: 9 })])
     expect(placed.map(({ label: { text }, y }) => [text, y])).toEqual([

@@ -1,6 +1,5 @@
 import type { Point3, SpaceView } from '@hedrion/core'
-import type {
-  LineSegments} from 'three';
+import type { LineSegments } from 'three'
 import {
   Box3,
   Color,

@@ -1,7 +1,5 @@
 import type { Point3, SpaceView } from '@hedrion/core'
-import type {
-  Group,
-  LineBasicMaterial} from 'three';
+import type { Group, LineBasicMaterial } from 'three'
 import {
   Box3,
   BoxGeometry,
