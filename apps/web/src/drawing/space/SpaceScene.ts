@@ -27,7 +27,7 @@ import type { Palette } from '../../ui/tokens'
 import { markColour } from '../hatches'
 import type { Mark } from '../scene'
 import { ballOf, clear, edgesOf, geometryOf, hatched, isLight, nameAt, segments, solidsOf } from './parts'
-import { barsOf, linesOf, loadLines, trianglesOf, type Bar } from './solids'
+import { barsOf, linesOf, loadLines, namedLevels, ordinateHeight, trianglesOf, type Bar } from './solids'
 
 export interface SpaceLook {
   readonly palette: Palette
@@ -265,9 +265,9 @@ export class SpaceScene {
     if (area && loaded.length > 0) this.#world.add(hatched(trianglesOf(loaded).positions, palette, mark))
   }
 
-  #addLoads(view: SpaceView, { palette, mark, member }: SpaceLook): void {
+  #addLoads(view: SpaceView, { palette, mark, member, levels }: SpaceLook): void {
     if (!member || view.loads.length === 0) return
-    const tallest = 0.09 * ballOf(this.#bars, view).radius
+    const tallest = ordinateHeight(levels, ballOf(this.#bars, view).radius)
     const material = new LineBasicMaterial({ color: markColour(palette, mark) })
     this.#world.add(segments(loadLines(view.loads, tallest), material, 3))
   }
@@ -287,8 +287,7 @@ export class SpaceScene {
     const { center, radius } = this.#ball
     const box = new Box3().setFromPoints(this.#bars.flatMap(({ a, b }) => [new Vector3(...a), new Vector3(...b)]))
     if (box.isEmpty()) return
-    // of levels that nearly meet one name is enough
-    const apart = levels.filter(({ z }, i) => i === 0 || z - (levels[i - 1]?.z ?? z) > 0.06 * radius)
+    const apart = namedLevels(levels, 0.06 * radius)
     for (const { name, z } of apart)
       this.#world.add(nameAt([box.min.x, box.min.y - 0.03 * radius, z], name, palette, font))
     const [x, y, z] = [box.max.x + 0.12 * radius, center.y, box.min.z]

@@ -1,5 +1,5 @@
 import type { Point3, SpaceFace, SpaceLoad, SpaceMember } from '@hedrion/core'
-import { barsOf, largestOf, linesOf, loadLines, trianglesOf } from './solids'
+import { barsOf, largestOf, linesOf, loadLines, namedLevels, ordinateHeight, trianglesOf } from './solids'
 
 const face = (...rings: readonly (readonly Point3[])[]): SpaceFace => ({
   expandedId: 'panel:1@level:1',
@@ -111,4 +111,27 @@ describe('loads as arrows', () => {
   test('line loads and forces have scales of their own', () => {
     expect(largestOf([load(-5000), load(20_000, 20_000, 0)])).toEqual({ line: 5000, point: 20_000 })
   })
+})
+
+test('names of levels stand apart, from below; ordinates stay within half a storey', () => {
+  const tower = Array.from({ length: 41 }, (_, i) => ({ name: String(i), z: 3.5 * i }))
+  expect(namedLevels(tower, 10).map(({ name }) => name)).toEqual([
+    '0',
+    '3',
+    '6',
+    '9',
+    '12',
+    '15',
+    '18',
+    '21',
+    '24',
+    '27',
+    '30',
+    '33',
+    '36',
+    '39',
+  ])
+  expect(ordinateHeight(tower, 72)).toBe(1.75)
+  const hall = [-0.6, 0, 6].map((z) => ({ name: String(z), z }))
+  expect(ordinateHeight(hall, 20)).toBeCloseTo(1.8, 9)
 })

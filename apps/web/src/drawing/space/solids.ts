@@ -132,3 +132,24 @@ const mix = (a: Point3, b: Point3, t: number): Point3 => [
 ]
 
 const lifted = ([x, y, z]: Point3, by: number): Point3 => [x, y, z + by]
+
+interface Named {
+  readonly name: string
+  readonly z: number
+}
+
+/** Levels whose names are told apart: from below, each at least so far over the last one that is named. */
+export function namedLevels(levels: readonly Named[], apart: number): readonly Named[] {
+  const named: Named[] = []
+  for (const level of [...levels].sort((a, b) => a.z - b.z))
+    if (level.z - (named.at(-1)?.z ?? -Infinity) >= apart) named.push(level)
+  return named
+}
+
+/** How tall the largest ordinate is drawn, m: a part of the building, and never more than half of a storey. */
+export function ordinateHeight(levels: readonly Named[], radius: number): number {
+  const zs = levels.map(({ z }) => z).sort((a, b) => a - b)
+  const storeys = zs.slice(1).map((z, i) => z - (zs[i] ?? z))
+  // what is less than two metres is no storey: a base just below the ground
+  return Math.min(0.09 * radius, ...storeys.filter((height) => height >= 2).map((height) => height / 2))
+}
