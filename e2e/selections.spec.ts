@@ -23,6 +23,13 @@ test('walls found by their value, kept by a name, called back, and repeated inst
   await find(page, 'Kept selection outer')
   await expect(page.getByRole('heading', { name: 'Wall run W1' })).toBeVisible()
 
+  // hand: 85.2 m of wall less 20 windows of 1.2 by 1.5 m: 36.0 m²
+  await type(page, 'Openings by size', '20 of 1.2 x 1.5 m')
+  await expect(page.getByText('36.0', { exact: true })).toBeVisible()
+  await type(page, 'Openings by size', '20 windows')
+  await expect(page.getByRole('alert')).toContainText('12 of 1.2 x 1.5 m')
+  await page.keyboard.press('Escape')
+
   // what a repeat would take away is said before it is made
   const repeat = page.getByRole('textbox', { name: 'Repeat' })
   await repeat.fill('level Roof instead of what is there')

@@ -236,6 +236,7 @@ export class Building {
       heightRule: 'typed',
       height: 2,
       openingShare: 0,
+      openingSizes: [],
       ...more,
     })
   }

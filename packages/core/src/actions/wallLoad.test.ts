@@ -1,12 +1,19 @@
 import { Building } from '../../test/build'
 import { wallLoad } from './wallLoad'
 
-const run = { label: 'W1', weight: 2870, heightRule: 'lessBeam', height: null, openingShare: 0 } as const
+const run = {
+  label: 'W1',
+  weight: 2870,
+  heightRule: 'lessBeam',
+  height: null,
+  openingShare: 0,
+  openingSizes: [],
+} as const
 // common practice: storey 3.15 m under a 450 mm beam with a 150 mm slab: which depth is taken off is said explicitly
 const head = { storeyHeight: 3.15, beamDepth: 0.45, slabDepth: 0.15 }
 
 const load = (more: Partial<Parameters<typeof wallLoad>[0]>, under: Partial<Parameters<typeof wallLoad>[1]> = {}) =>
-  wallLoad({ ...run, ...more }, { ...head, ...under })?.value
+  wallLoad({ ...run, ...more }, { ...head, ...under }, undefined, 12)?.value
 
 describe('the line load of a wall run', () => {
   test.each([
@@ -31,14 +38,14 @@ describe('the line load of a wall run', () => {
       source: '',
     })
     const bare = building.buildUp([layer('brick', 0.125, 23_000)])
-    expect(Math.round((wallLoad({ ...run, heightRule: 'lessSlab' }, head, bare)?.value ?? 0) / 10)).toBe(863)
+    expect(Math.round((wallLoad({ ...run, heightRule: 'lessSlab' }, head, bare, 12)?.value ?? 0) / 10)).toBe(863)
     const plastered = building.buildUp([
       layer('plaster', 0.015, 20_000),
       layer('brick', 0.125, 23_000),
       layer('plaster', 0.015, 20_000),
     ])
     // hand: (0.30 + 2.875 + 0.30) kN/m² · 3.0 m = 10.425 kN/m
-    const traced = wallLoad({ ...run, heightRule: 'lessSlab' }, head, plastered)
+    const traced = wallLoad({ ...run, heightRule: 'lessSlab' }, head, plastered, 12)
     expect(traced?.value).toBeCloseTo(10_425, 9)
     expect(JSON.stringify(traced)).toContain('brick')
   })
@@ -52,6 +59,16 @@ describe('the line load of a wall run', () => {
 
   test('openings take their share off', () => expect(load({ openingShare: 0.3 })).toBeCloseTo(2870 * 2.7 * 0.7, 9))
 
+  test('openings by their sizes: 4 of 1.2 by 1.5 m and a door of 0.9 by 2.1 m over a run of 12 m', () => {
+    const openingSizes = [
+      { count: 4, width: 1.2, height: 1.5 },
+      { count: 1, width: 0.9, height: 2.1 },
+    ]
+    // hand: 12 · 2.7 m less 7.2 + 1.89 m² is 23.31 m², 1.9425 m² to a metre; the share does not count beside sizes
+    expect(load({ openingSizes, openingShare: 0.9 })).toBeCloseTo(2870 * 1.9425, 6)
+    expect(load({ openingSizes: [{ count: 100, width: 2, height: 2 }] })).toBe(0)
+  })
+
   test('where no beam or slab is above, nothing is taken off', () => {
     expect(load({}, { beamDepth: null })).toBeCloseTo(2870 * 3.15, 9)
     expect(load({ heightRule: 'lessBoth' }, { slabDepth: null })).toBeCloseTo(2870 * 2.7, 9)
@@ -63,7 +80,7 @@ describe('the line load of a wall run', () => {
   })
 
   test('the trace says which depths were taken off', () => {
-    const traced = wallLoad({ ...run, heightRule: 'lessSlab' }, head)
+    const traced = wallLoad({ ...run, heightRule: 'lessSlab' }, head, undefined, 12)
     const text = JSON.stringify(traced)
     expect(text).toContain('slab above')
     expect(text).toContain('not taken off')

@@ -1,6 +1,6 @@
 import type { BuildUp, WallRun } from '../document/recordKinds'
 import { formula } from '../trace/formula'
-import { given, type Traced } from '../trace/traced'
+import { given, tracedSum, type Traced } from '../trace/traced'
 import { buildUpWeight } from './ownWeight'
 
 /** Which depth is taken off the storey height, said explicitly by the rule. */
@@ -22,6 +22,33 @@ export const wallLineLoad = formula({
   evaluate: ({ g_wall, h_net, o }) => g_wall * h_net * (1 - o),
 })
 
+/** The same with openings by their area over the whole run, taken off evenly along it. */
+export const wallLineLoadLess = formula({
+  symbol: 'g_line',
+  quantity: 'lineLoad',
+  clause: 'EN 1991-1-1 5.2.1(1)',
+  inputs: { g_wall: 'pressure', h_net: 'length', A_o: 'area', l: 'length' },
+  expression: 'g_wall * max(h_net - A_o / l, 0)',
+  evaluate: ({ g_wall, h_net, A_o, l }) => g_wall * Math.max(h_net - A_o / l, 0),
+})
+
+/** Area of the openings of a run, size by size. */
+export const openingsArea = (sizes: WallRun['openingSizes']): Traced<'area'> =>
+  tracedSum(
+    'A_o',
+    'area',
+    'openings by their sizes',
+    sizes.map(({ count, width, height }) => ({
+      label: `${count} ${count === 1 ? 'opening' : 'openings'}`,
+      value: count * width * height,
+      factors: [
+        { value: count, quantity: 'count' },
+        { value: width, quantity: 'length' },
+        { value: height, quantity: 'length' },
+      ],
+    })),
+  )
+
 /** Weight per area of wall face: the sum of its layers, else what was typed. */
 export const wallWeight = (
   { weight, label }: Pick<WallRun, 'weight' | 'label'>,
@@ -38,14 +65,23 @@ export interface WallHead {
 /**
  * The line load of a wall run under a given head, or null where no height follows (a wall on the top level).
  * @param buildUp - the layers that it is made of, where it is
+ * @param length - of the whole run, m, for openings by their sizes
  */
 export function wallLoad(
-  run: Pick<WallRun, 'weight' | 'heightRule' | 'height' | 'openingShare' | 'label'>,
+  run: Pick<WallRun, 'weight' | 'heightRule' | 'height' | 'openingShare' | 'openingSizes' | 'label'>,
   head: WallHead,
-  buildUp?: BuildUp,
+  buildUp: BuildUp | undefined,
+  length: number,
 ): Traced | null {
   const height = heightOf(run, head)
   if (!height) return null
+  if (run.openingSizes.length > 0)
+    return wallLineLoadLess({
+      g_wall: wallWeight(run, buildUp),
+      h_net: height,
+      A_o: openingsArea(run.openingSizes),
+      l: given('l', 'length', length, `length of ${run.label}`),
+    })
   return wallLineLoad({
     g_wall: wallWeight(run, buildUp),
     h_net: height,

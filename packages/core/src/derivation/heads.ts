@@ -39,6 +39,8 @@ export const wallLoadsStage = stage(
     const buildUpOf = new Map(buildUps.map((buildUp) => [buildUp.id, buildUp]))
     const runOf = new Map(runs.map((run) => [run.id as string, run]))
     const sources = wallSourcesOf(operator)
+    const lengthOf = new Map<string, number>()
+    for (const { run, segment } of sources) lengthOf.set(run.id, (lengthOf.get(run.id) ?? 0) + segment.length)
     const heads = sources.map((source) => {
       const overhead = above.find((entry) => spans(entry, source)) ?? above[0]
       return overhead ? headOf(source, overhead) : nothing
@@ -46,7 +48,7 @@ export const wallLoadsStage = stage(
     const loads = sources.map(({ run }, i) => {
       const record = runOf.get(run.id)
       const buildUp = record?.buildUp ? buildUpOf.get(record.buildUp) : undefined
-      return record ? wallLoad(record, heads[i] ?? nothing, buildUp) : null
+      return record ? wallLoad(record, heads[i] ?? nothing, buildUp, lengthOf.get(run.id) ?? 0) : null
     })
     return { heads, loads }
   },

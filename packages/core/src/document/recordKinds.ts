@@ -266,6 +266,18 @@ export const recordKinds = {
     heightRule: oneOf('lessBeam', 'lessSlab', 'lessBoth', 'typed'),
     height: nullable(number('length', { above: 0, max: 100 })),
     openingShare: number('factor', { min: 0, max: 1 }),
+    /** Openings by their sizes over the whole run; where there are any they go before the share. */
+    openingSizes: withDefault(
+      list(
+        object({
+          count: number('count', { min: 1, max: 10_000 }),
+          width: number('length', { above: 0, max: 100 }),
+          height: number('length', { above: 0, max: 100 }),
+        }),
+        50,
+      ),
+      [],
+    ),
   },
   /** A load typed along a path: N/m downwards, less than zero where it lifts. */
   lineLoad: { ...typedLoad, path: list(point(), 500, 2), value: number('lineLoad', { min: -1e7, max: 1e7 }) },

@@ -68,7 +68,7 @@ export const usualSlab = (document: Document, layout: Layout): Panel['slab'] =>
 /** 2.87 kN/m2 and no openings until it is typed; net of the beam above, since most walls stand on lines of beams. */
 export function usualWall(
   document: Document,
-): Pick<WallRun, 'weight' | 'buildUp' | 'heightRule' | 'height' | 'openingShare'> {
+): Pick<WallRun, 'weight' | 'buildUp' | 'heightRule' | 'height' | 'openingShare' | 'openingSizes'> {
   const [before] = recordsOf(document, 'wallRun')
   return {
     weight: before?.weight ?? 2870,
@@ -76,5 +76,6 @@ export function usualWall(
     heightRule: 'lessBeam',
     height: null,
     openingShare: 0,
+    openingSizes: [],
   }
 }

@@ -216,6 +216,7 @@ const wall = (
   heightRule: rule,
   height,
   openingShare,
+  openingSizes: [],
 })
 const patch = (layout: Layout, on: LoadKey, mode: Patch['mode'], order: number, ring: readonly Point[]): Patch => ({
   kind: 'patch',

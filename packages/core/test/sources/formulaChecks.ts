@@ -187,6 +187,21 @@ export const formulaChecks: readonly FormulaCheck[] = [
     within: 0,
   },
   {
+    // 10 m of wall 3.0 m high less 6 m² of windows is 24 m²: at 2.5 kN/m² 60 kN over 10 m
+    formula: 'wallLineLoadLess',
+    source: 'common practice: net area by weight per area',
+    inputs: { g_wall: 2500, h_net: 3, A_o: 6, l: 10 },
+    result: 6000,
+    within: 1e-9,
+  },
+  {
+    formula: 'wallLineLoadLess',
+    source: 'common practice: openings take away what is there, not more',
+    inputs: { g_wall: 2500, h_net: 3, A_o: 40, l: 10 },
+    result: 0,
+    within: 1,
+  },
+  {
     formula: 'wallLineLoad',
     source: 'common practice: 125 mm of 23 kN/m³, 3.0 m high, is 8.63 kN/m',
     inputs: { g_wall: 0.125 * 23_000, h_net: 3, o: 0 },

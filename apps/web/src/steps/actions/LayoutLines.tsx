@@ -110,6 +110,7 @@ const WallRound = memo(function WallRound({ layout, levelId }: { readonly layout
       heightRule: isTop ? 'typed' : 'lessBeam',
       height: isTop ? 1 : null,
       openingShare: 0,
+      openingSizes: [],
     }))
     if (runs.length === 0) return
     edit.add('Wall round the outline', runs)

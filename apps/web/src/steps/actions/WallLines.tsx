@@ -15,6 +15,7 @@ import { Choice } from '../../ui/Choice'
 import { Later } from '../../ui/Later'
 import { QuantityField } from '../../ui/QuantityField'
 import { BuildUpLines } from './BuildUpLines'
+import { OpeningsLine } from './OpeningsLine'
 import { PlaceOfWalls } from './PlaceOfWalls'
 import { WallPicture } from './WallPicture'
 
@@ -97,7 +98,6 @@ export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: re
   const note = useNote()
   const fieldOf = useFieldOf()
   const [rule, closed] = [shared(runs.map(({ heightRule }) => heightRule)), shared(runs.map((run) => run.closed))]
-  const share = shared(runs.map(({ openingShare }) => openingShare))
   return (
     <>
       <MakeLines runs={runs} />
@@ -119,11 +119,7 @@ export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: re
         )}
         <Several records={runs} textOf={({ heightRule }) => ruleName(heightRule)} />
       </Line>
-      <Line reference="openings">
-        <QuantityField {...fieldOf(runs, 'openingShare', 'share of openings', 'factor', { min: 0, max: 1 })} /> of the
-        face{share === null ? '' : `, ${percent(share)}`}
-        <Several records={runs} textOf={({ openingShare }) => percent(openingShare)} />
-      </Line>
+      <OpeningsLine runs={runs} />
       <PlaceOfWalls runs={runs} />
       <Line reference="path">
         <Choice
@@ -148,8 +144,6 @@ export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: re
 const ruleName = (rule: WallRun['heightRule'] | null): string =>
   heightRules.find(([value]) => value === rule)?.[1] ?? severalWord
 const pathOf = (closed: boolean) => (closed ? 'closed' : 'open')
-const percent = (share: number): string => `${Number((share * 100).toFixed(1))} %`
-
 /** What the wall weighs per area of its face: typed, or the sum of its layers. */
 function MakeLines({ runs }: { readonly runs: readonly WallRun[] }) {
   const getDocument = useGetDocument()
