@@ -124,6 +124,21 @@ const triggers: readonly Trigger[] = [
     mends: ['Delete panel P1', 'Delete panel P2'],
   },
   {
+    code: 'wind.slopes',
+    make: () => {
+      const building = new Building({ basicWindVelocity: 26 })
+      building.level('Base', 0)
+      const layout = building.layout('Roof', building.key(1000), building.level('Eaves', 5))
+      for (const x of [0, 6]) for (const y of [0, 4]) building.column(layout, [x, y])
+      for (const y of [0, 4]) building.beam(layout, [0, y], [6, y])
+      building.panel(layout, rectangle(0, 0, 6, 4))
+      // 3 in 4 over 4 m
+      building.slope(layout, rectangle(0, 0, 6, 4), Math.atan(0.75), Math.PI / 2)
+      return building
+    },
+    says: /^The roof R\d rises to 8\.00 m, and the wind counts walls .* up to its level only/,
+  },
+  {
     code: 'slope.overlap',
     make: storeyWith(({ building, layout }) => {
       building.slope(layout, rectangle(0, 0, 6, 4), 0.2, 0)

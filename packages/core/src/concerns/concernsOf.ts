@@ -12,6 +12,7 @@ import { unusualValues } from './usualRanges'
 import { wallHeights } from './walls'
 import { weightTwice } from './weightTwice'
 import { windOfFamily } from './windOfFamily'
+import { windOfSlopes } from './windOfSlopes'
 
 type Check = (state: ProjectState) => readonly Concern[]
 
@@ -36,6 +37,7 @@ const checks: readonly Check[] = [
   unloadedPanels,
   ({ wind }) => wind?.concerns ?? [],
   windOfFamily,
+  windOfSlopes,
   lostLoads,
   oneSupport,
   closeSupports,

@@ -87,6 +87,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `The building is ${show('height', 'length')} high; the wind profile holds to ${show('limit', 'length')} (EN 1991-1-4, 4.3.2(1)).`,
   'wind.too-slender': (d) =>
     `h/d = ${Number(d['at']).toFixed(2)} for ${d['direction']} is above ${d['to']}, where ${d['clause']} ends. This direction is not derived.`,
+  'wind.slopes': (d, show) =>
+    `The roof ${d['labels']} rises to ${show('ridge', 'length')}, and the wind counts walls and the reference height up to its level only: gables and the ridge are missing. Raise the parapet to the ridge to be on the safe side.`,
   'load.not-carried': (d, show) =>
     `Nothing carries ${show('force', 'force')} of ${whatIs[String(d['what'])] ?? ''} ${d['label']} on level ${d['level']}. Extend beams under it or turn the span.`,
   'layer.unknown-key': (d) =>
