@@ -85,3 +85,27 @@ test('a wall reaches up to the level that is over it, past one that lies beside 
   expect(blockBesideHall(8)).toBe(4)
   expect(blockBesideHall(3)).toBe(2)
 })
+
+test('a gable wall reaches up to the roof, by the mean height of its stretch', () => {
+  const building = new Building()
+  const [, floor, eaves] = [0, 1, 5].map((z) => building.level(String(z), z))
+  if (!floor || !eaves) throw new Error('levels')
+  const [ground, roof] = [building.layout('Ground', null, floor), building.layout('Roof', null, eaves)]
+  building.panel(roof, rectangle(0, 0, 10, 8))
+  // 3 in 4: the ridge is 3 m over the eaves
+  building.slope(roof, rectangle(0, 0, 10, 4), Math.atan(0.75), Math.PI / 2)
+  building.slope(roof, rectangle(0, 4, 10, 8), Math.atan(0.75), -Math.PI / 2)
+  building.wall(
+    ground,
+    [
+      [0, 0],
+      [0, 8],
+      [10, 8],
+    ],
+    { heightRule: 'lessSlab', weight: 1000 },
+  )
+  const { walls } = building.state().floors[0] ?? { walls: { heads: [], loads: [] } }
+  expect(walls.heads.map((head) => head.storeyHeight)).toEqual([expect.closeTo(4 + 1.5, 6), expect.closeTo(4, 6)])
+  // hand: a gable of 8 m, 4 m high and 3 m more at the ridge, is 44 m2: 5.5 m on average
+  expect(walls.loads[0]?.value).toBeCloseTo(5500, 3)
+})

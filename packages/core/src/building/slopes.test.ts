@@ -3,7 +3,7 @@ import { rectangle } from '../../test/shapes'
 import type { SlopeShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
-import { areaStretch, columnLength, heightAt, slopeAt, stretchesOf, trueAlong, trueLength } from './slopes'
+import { areaStretch, columnLength, heightAt, meanHeight, slopeAt, stretchesOf, trueAlong, trueLength } from './slopes'
 
 const degrees = Math.PI / 180
 /** A duo-pitch roof over 20 m by 12 m with its ridge along x, 30 degrees, eaves 0.5 m over the level. */
@@ -49,6 +49,15 @@ test('a beam that sticks out of the roof is level there; a verge on the very bor
   expect(trueLength(stretchesOf(roof, [0, 0], [0, 6]))).toBeCloseTo(12 / Math.sqrt(3), 9)
   // along the verge over the ridge
   expect(stretchesOf(roof, [0, 0], [0, 12])).toHaveLength(2)
+})
+
+test('a gable wall under both planes is half of the rise high on average; a wall along the eaves has none of it', () => {
+  const rise = ridge - 0.5
+  expect(meanHeight(roof, [20, 0], [20, 12])).toBeCloseTo(0.5 + rise / 2, 9)
+  expect(meanHeight(roof, [0, 0], [20, 0])).toBeCloseTo(0.5, 9)
+  // a quarter of the wall is beside the roof, the rest climbs to the ridge
+  expect(meanHeight([south], [5, -2], [5, 6])).toBeCloseTo((0.75 * (0.5 + ridge)) / 2, 9)
+  expect(meanHeight([], [0, 0], [1, 0])).toBe(0)
 })
 
 test('without a roof nothing is stretched', () => {

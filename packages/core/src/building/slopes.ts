@@ -73,6 +73,17 @@ export const trueLength = (stretches: readonly Stretch[]): number =>
 export const trueAlong = (stretches: readonly Stretch[], s: number): number =>
   stretches.reduce((sum, { s0, s1, stretch }) => sum + Math.max(0, Math.min(s, s1) - s0) * stretch, 0)
 
+/** Mean height of the roof over a line in plan, m: along each slope it rises evenly. */
+export function meanHeight(slopes: readonly SlopeShape[], a: Point, b: Point): number {
+  const length = distance(a, b)
+  if (slopes.length === 0 || length === 0) return heightAt(slopes, a)
+  return stretchesOf(slopes, a, b).reduce((sum, { s0, s1 }) => {
+    // the plane of the middle, so that a step between two planes falls to neither by chance
+    const slope = slopeAt(slopes, along(a, b, (s0 + s1) / 2))
+    return slope ? sum + (heightOn(slope, along(a, b, (s0 + s1) / 2)) * (s1 - s0)) / length : sum
+  }, 0)
+}
+
 /** Length of a column: its storey, with what the roof climbs over it less what it climbs where it stands, m; never below 0. */
 export const columnLength = (
   storeyHeight: number,

@@ -1,4 +1,5 @@
 import { polygonHull } from 'd3-polygon'
+import { meanHeight } from '../building/slopes'
 import { wallLoad, type WallHead } from '../actions/wallLoad'
 import type { BuildUp, WallRun } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
@@ -114,7 +115,9 @@ function headOf(source: WallSource, { plan, height: storeyHeight, depthOf, thick
   const slabs = plan.panels
     .filter(({ outline }) => nearOrIn(outline, middle))
     .flatMap(({ panel }) => thicknessOf.get(panel.id) ?? [])
-  return { storeyHeight, beamDepth: largest(depths), slabDepth: largest(slabs) }
+  // under a roof the wall goes up to it, by the mean of its stretch
+  const roof = meanHeight(plan.slopes, segment.a, segment.b)
+  return { storeyHeight: storeyHeight + roof, beamDepth: largest(depths), slabDepth: largest(slabs) }
 }
 
 const largest = (values: readonly number[]): number | null => (values.length > 0 ? Math.max(...values) : null)
