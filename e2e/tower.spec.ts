@@ -37,9 +37,9 @@ test('a tower of forty storeys in six typical ranges, each edited alone', async 
 
   await saved(page)
   // the corner column, all the way down
-  await find(page, 'imposed category B')
+  await find(page, 'imposed: imposed, category B')
   await find(page, 'paths step')
-  await find(page, 'member C1 level 1')
+  await find(page, 'member C1, level 1')
   await expect(page.getByRole('heading', { name: 'Column C1' })).toBeVisible()
   // hand: 4 · 4 m of 39 floors at 3.0 kN/m² = 1872 kN
   await expect(page.getByRole('table').getByRole('row').last()).toContainText(/1.872\.0/)

@@ -10,7 +10,7 @@ export function LookInAddress() {
   const { search } = useLocation()
   const navigate = useNavigate()
   const navigationType = useNavigationType()
-  /** Addresses of our own making: hearing of them again must not take the look back. */
+  /** Addresses of our own making, which replace each other: hearing of them again must not take the look back. */
   const written = useRef<string[]>([search])
   useEffect(() => {
     const address = addressOf(look)
@@ -19,7 +19,8 @@ export function LookInAddress() {
     void navigate({ search: address }, { replace: true, preventScrollReset: true })
   }, [look, navigate])
   useEffect(() => {
-    if (navigationType !== NavigationType.Pop && written.current.includes(search)) return
+    // a link or a find may lead to what was looked at before
+    if (navigationType === NavigationType.Replace && written.current.includes(search)) return
     if (written.current.at(-1) === search) return
     written.current = [...written.current, search].slice(-remembered)
     setLook(lookAt(search))
