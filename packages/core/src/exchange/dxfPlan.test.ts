@@ -160,7 +160,7 @@ test('an arc goes counter-clockwise from its start to its end, also over east', 
 test.each([
   ['', /no DXF drawing/],
   ['{"a": 1}', /no DXF drawing/],
-  [`AutoCAD Binary DXF\r\n\u001a`, /binary DXF/],
+  ['some binary form\r\n\u001a\u0000', /binary DXF/],
   [dxf(bay).replace(/ {2}0\nEOF\n$/, ''), /cut off/],
   [dxf([text('NOTES')]), /no lines, outlines or points/],
 ])('what is no drawing is refused in words', (source, problem) => {

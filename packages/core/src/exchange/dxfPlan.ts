@@ -36,7 +36,8 @@ const insUnits: Readonly<Record<number, number>> = { 1: 0.0254, 2: 0.3048, 4: 1e
 /** Reads the shapes of a DXF drawing (text form) by their layers; only what lies in model space counts. */
 export function readDxf(text: string): ReadDxf {
   if (text.length > dxfLimits.characters) return refused('The drawing is larger than 20 MB.')
-  if (text.startsWith('AutoCAD Binary DXF')) return refused('This is a binary DXF file. Save it as a text DXF.')
+  // the head of the binary form ends with these two, which no text has
+  if (text.slice(0, 40).includes('\u001a\u0000')) return refused('This is a binary DXF file. Save it as a text DXF.')
   if (!/^\s*(0|999)\s*\r?\n/.test(text) || !/\bENTITIES\b/.test(text)) return refused('This is no DXF drawing.')
   if (!/\bEOF\s*$/.test(text)) return refused('The drawing ends in the middle; it was cut off.')
   let parsed: unknown
