@@ -6,7 +6,16 @@ export { parseQuantity, type ParsedQuantity } from './units/parseQuantity'
 export type { Amount, Basis as TraceBasis, Traced, TracedTerm } from './trace/traced'
 export type { Table } from './trace/table'
 export type { Point } from './geometry/point'
-export { boxOf, contains, crossesItself, signedArea, type Box, type Region, type Ring } from './geometry/polygon'
+export {
+  boxOf,
+  contains,
+  crossesItself,
+  meanOf,
+  signedArea,
+  type Box,
+  type Region,
+  type Ring,
+} from './geometry/polygon'
 export { along, distance, project } from './geometry/segment'
 export { sliverArea } from './geometry/tolerance'
 export type { Problem } from './document/fields'
@@ -157,7 +166,7 @@ export { readSection, type ReadSection } from './editing/sectionText'
 export { scopesOf, type Scope } from './editing/scopes'
 export {
   drawnOf,
-  freeLabel,
+  labeller,
   isDrawn,
   moved,
   pointsOf,

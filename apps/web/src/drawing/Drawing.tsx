@@ -7,6 +7,7 @@ import { type } from '../ui/tokens'
 import { DrawnList } from './DrawnList'
 import { useViewport } from './useViewport'
 import { firstTarget, hit, middleOf, neighbour } from './hit'
+import { directions, pickedAfter } from './picking'
 import { paint } from './paint'
 import type { Scene, Target } from './scene'
 import { usePointer } from './usePointer'
@@ -42,9 +43,7 @@ export function Drawing(props: DrawingProps) {
   usePainting(canvas, scene, view)
 
   const pick = (target: Target | undefined, more: boolean) => {
-    if (!target) onPick([])
-    else if (!more) onPick([target.id])
-    else onPick(picked.includes(target.id) ? picked.filter((id) => id !== target.id) : [...picked, target.id])
+    onPick(target ? pickedAfter(picked, target.id, more) : [])
   }
   const pointer = usePointer({
     view: viewRef,
@@ -108,13 +107,6 @@ function usePainting(canvas: React.RefObject<HTMLCanvasElement | null>, scene: S
     })
     return () => cancelAnimationFrame(frame)
   }, [canvas, format, palette, scene, view])
-}
-
-const directions: Readonly<Record<string, Point>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
 }
 
 /** Arrows pick neighbours, + - 0 zoom, Escape picks nothing; a step may take any key first. */

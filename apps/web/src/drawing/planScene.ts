@@ -4,6 +4,7 @@ import {
   distance,
   formatQuantity,
   formatValue,
+  meanOf,
   sliverArea,
   unitOf,
   type BeamView,
@@ -196,7 +197,7 @@ function openingsPart({ openings }: FloorView) {
     }),
     labels: openings.map(({ label, outline }) => ({
       text: label,
-      at: middle(outline),
+      at: meanOf(outline),
       priority: 30,
       tone: 'quiet' as const,
     })),
@@ -208,11 +209,6 @@ function openingsPart({ openings }: FloorView) {
     })),
   })
 }
-
-const middle = (points: readonly Point[]): Point => [
-  points.reduce((sum, [x]) => sum + x, 0) / points.length,
-  points.reduce((sum, [, y]) => sum + y, 0) / points.length,
-]
 
 const widths: Partial<Record<BeamView['role'], number>> = {
   girder: 3,
@@ -232,7 +228,7 @@ function beamsPart(beams: readonly BeamView[], { names, format }: PlanOptions) {
     labels: names
       ? beams.map(({ a, b, label }) => ({
           text: label,
-          at: middle([a, b]),
+          at: meanOf([a, b]),
           priority: 10 + Math.min(9, distance(a, b)),
           dy: -9,
           tone: 'quiet' as const,
@@ -306,7 +302,7 @@ function wallsPart({ walls }: FloorView, { format, area }: PlanOptions) {
         : [
             {
               text: `${formatValue(load, 'lineLoad', format)} ${unitOf('lineLoad', format)}`,
-              at: middle([a, b]),
+              at: meanOf([a, b]),
               priority: 55,
               bold: true,
               dy: -12,

@@ -1,4 +1,4 @@
-import { formatQuantity, type FloorView, type NumberFormat, type Point, type SlopeView } from '@hedrion/core'
+import { formatQuantity, meanOf, type FloorView, type NumberFormat, type Point, type SlopeView } from '@hedrion/core'
 import { slopeText, strutText } from './describe'
 import type { Label, Scene, Shape, Target } from './scene'
 
@@ -33,14 +33,9 @@ export function slopesPart({ slopes }: FloorView, { format, names }: RoofOptions
   }
 }
 
-const middle = (points: readonly Point[]): Point => [
-  points.reduce((sum, [x]) => sum + x, 0) / points.length,
-  points.reduce((sum, [, y]) => sum + y, 0) / points.length,
-]
-
 /** Beside the middle, where a member may run along the fall. */
 const arrowAt = (outline: readonly Point[]): Point => {
-  const [x, y] = middle(outline)
+  const [x, y] = meanOf(outline)
   const [[ax, ay] = [0, 0], [bx, by] = [0, 0]] = outline
   return [x - 0.29 * (bx - ax), y - 0.29 * (by - ay)]
 }
@@ -59,7 +54,7 @@ const pitchLabel = ({ outline, label, pitch, low, high }: SlopeView, format: Num
   const height = (value: number) => `${value > 0 ? '+' : ''}${formatQuantity(value, 'length', format)}`
   return {
     text: `${label} · ${formatQuantity(pitch, 'angle', format)} · ${height(low)} to ${height(high)}`,
-    at: middle(outline),
+    at: meanOf(outline),
     dx: 12,
     align: 'left',
     tone: 'accent',
@@ -78,7 +73,7 @@ export function strutsPart({ struts }: FloorView, { format, names }: RoofOptions
     labels: names
       ? struts.map(({ a, b, label }) => ({
           text: label,
-          at: middle([a, b]),
+          at: meanOf([a, b]),
           priority: 8,
           dy: 10,
           tone: 'quiet' as const,

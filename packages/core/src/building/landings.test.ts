@@ -63,7 +63,7 @@ describe('columns pass through a level where there is neither member nor floor',
     ),
   ]
   const names = (above: FramePlan, ...rest: Parameters<typeof slab>) =>
-    passingColumns(above, below, slab(...rest)).map(({ at: point }) => point)
+    passingColumns(above, standFeet(above, below), slab(...rest)).map(({ at: point }) => point)
 
   test('beside the floor and through its opening, not onto the slab, its border, a column or a beam', () => {
     const columns = at([9, 9], [3, 2], [3, 4.005], [0, 0], [6, 2.5])

@@ -37,8 +37,11 @@ export function standFeet(above: FramePlan, below: FramePlan): FootPlan {
 }
 
 /** Columns that find nothing under them and no floor either: they go on down through the level (a hall beside it, a void). */
-export function passingColumns(above: FramePlan, below: FramePlan, panels: readonly PanelPlan[]): readonly Column[] {
-  const { unsupported } = standFeet(above, below)
+export function passingColumns(
+  above: FramePlan,
+  { unsupported }: FootPlan,
+  panels: readonly PanelPlan[],
+): readonly Column[] {
   return unsupported.flatMap((row) => {
     const column = above.columns[row]
     return column && !panels.some(({ net }) => touches(net, column.at)) ? [column] : []

@@ -40,16 +40,30 @@ export interface Stretch {
 
 /** A line in plan, cut where it goes from slope to slope. */
 export function stretchesOf(slopes: readonly SlopeShape[], a: Point, b: Point): readonly Stretch[] {
-  const length = distance(a, b)
-  if (slopes.length === 0) return [{ s0: 0, s1: length, stretch: 1 }]
-  const stops = [0, ...bordersOn(slopes, a, b, length), length].sort((p, q) => p - q)
   const bearing = Math.atan2(b[1] - a[1], b[0] - a[0])
-  return stops.slice(1).flatMap((s1, i): Stretch[] => {
-    const s0 = stops[i] ?? 0
-    if (s1 - s0 < 1e-9) return []
-    const slope = slopeAt(slopes, along(a, b, (s0 + s1) / 2))
+  return planesUnder(slopes, a, b).map(({ s0, s1, slope }) => {
     const rise = slope ? Math.tan(slope.pitch) * Math.cos(bearing - slope.uphill) : 0
-    return [{ s0, s1, stretch: Math.hypot(1, rise) }]
+    return { s0, s1, stretch: Math.hypot(1, rise) }
+  })
+}
+
+interface Plane {
+  readonly s0: number
+  readonly s1: number
+  readonly middle: Point
+  readonly slope: SlopeShape | null
+}
+
+/** The parts of a line in plan with the slope that each lies in: that of its middle, so that a step falls to neither by chance. */
+function planesUnder(slopes: readonly SlopeShape[], a: Point, b: Point): readonly Plane[] {
+  const length = distance(a, b)
+  const stops = [0, ...bordersOn(slopes, a, b, length), length].sort((p, q) => p - q)
+  return stops.slice(1).flatMap((s1, i): Plane[] => {
+    const s0 = stops[i] ?? 0
+    // without slopes a line is one part, however short
+    if (slopes.length > 0 && s1 - s0 < 1e-9) return []
+    const middle = along(a, b, (s0 + s1) / 2)
+    return [{ s0, s1, middle, slope: slopeAt(slopes, middle) }]
   })
 }
 
@@ -77,11 +91,10 @@ export const trueAlong = (stretches: readonly Stretch[], s: number): number =>
 export function meanHeight(slopes: readonly SlopeShape[], a: Point, b: Point): number {
   const length = distance(a, b)
   if (slopes.length === 0 || length === 0) return heightAt(slopes, a)
-  return stretchesOf(slopes, a, b).reduce((sum, { s0, s1 }) => {
-    // the plane of the middle, so that a step between two planes falls to neither by chance
-    const slope = slopeAt(slopes, along(a, b, (s0 + s1) / 2))
-    return slope ? sum + (heightOn(slope, along(a, b, (s0 + s1) / 2)) * (s1 - s0)) / length : sum
-  }, 0)
+  return planesUnder(slopes, a, b).reduce(
+    (sum, { s0, s1, middle, slope }) => (slope ? sum + (heightOn(slope, middle) * (s1 - s0)) / length : sum),
+    0,
+  )
 }
 
 /** Length of a column: its storey, with what the roof climbs over it less what it climbs where it stands, m; never below 0. */

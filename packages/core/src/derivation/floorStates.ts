@@ -123,8 +123,7 @@ function floorState(
   const { level, storeyHeight } = floor
   const [above] = aboves
   const walls = memo.get(wallLoadsStage, operator, runs, wallBuildUps, ceilings(memo, floor, operator, aboves))
-  const { passing, standing, carried } = passThrough(memo, operator, weights, above?.state)
-  const feetAbove = above ? memo.get(feetStage, above.state.operator.plan.frame, standing.plan.frame) : null
+  const { passing, standing, carried, feetAbove } = passThrough(memo, operator, weights, above?.state)
   const intensities = memo.get(intensityStage, operator, keys, keyOf, weights, walls, typed, caseIds)
   const rundown = memo.get(
     rundownStage,
@@ -172,11 +171,16 @@ function ceilings(
 
 function passThrough(memo: Memo, operator: LayoutOperator, weights: OwnWeights, above: FloorState | undefined) {
   const { frame, panels } = operator.plan
-  const passing = above ? passingColumns(above.operator.plan.frame, frame, panels) : []
-  if (!above || passing.length === 0) return { passing: 0, standing: operator, carried: weights }
+  if (!above) return { passing: 0, standing: operator, carried: weights, feetAbove: null }
+  const upper = above.operator.plan.frame
+  const feet = memo.get(feetStage, upper, frame)
+  const passing = passingColumns(upper, feet, panels)
+  if (passing.length === 0) return { passing: 0, standing: operator, carried: weights, feetAbove: feet }
+  const standing = memo.get(passingStage, operator, passing)
   return {
     passing: passing.length,
-    standing: memo.get(passingStage, operator, passing),
+    standing,
     carried: memo.get(passingWeightsStage, weights, above.weights, passing),
+    feetAbove: memo.get(feetStage, upper, standing.plan.frame),
   }
 }

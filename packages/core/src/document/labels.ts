@@ -20,8 +20,10 @@ export const memberOf = lookup('member') as (document: Document, id: string) => 
 export const panelOf = lookup('panel') as (document: Document, id: string) => Panel | undefined
 export const patchOf = lookup('patch') as (document: Document, id: string) => Patch | undefined
 export const wallRunOf = lookup('wallRun') as (document: Document, id: string) => WallRun | undefined
+/** The section with an id, or undefined where it is gone. */
+export const sectionAt = lookup('section') as (document: Document, id: string) => Section | undefined
 export const sectionOf = (document: Document, member: Member | undefined): Section | undefined =>
-  member && (lookup('section')(document, member.section) as Section | undefined)
+  member && sectionAt(document, member.section)
 
 /** What a sheet says of a member at its head. */
 export function memberFacts(document: Document, id: string) {

@@ -91,6 +91,12 @@ const memberTools = ['beam', 'girder', 'joist', 'rafter', 'purlin', 'truss', 'co
 
 const isMemberTool = (tool: Tool): tool is Member['role'] => (memberTools as readonly string[]).includes(tool)
 
+/** The kind of record that a tool makes. */
+function kindOf(tool: Tool): Drawn['kind'] {
+  if (isMemberTool(tool)) return 'member'
+  return tool === 'panelInRing' ? 'panel' : tool === 'patchInRing' ? 'patch' : tool
+}
+
 type Base = Pick<Member, 'layout' | 'label'>
 type Maker = (points: readonly Point[], base: Base, ground: Ground) => Made
 
@@ -139,13 +145,7 @@ const makers: Readonly<Record<Tool, Maker>> = {
 const made = <D extends Drawn>(record: D): Made => ({ ok: true, record })
 
 function nextLabel(tool: Tool, document: Document, layout: Layout): string {
-  const kind = isMemberTool(tool)
-    ? 'member'
-    : tool === 'panelInRing'
-      ? 'panel'
-      : tool === 'patchInRing'
-        ? 'patch'
-        : tool
+  const kind = kindOf(tool)
   const taken = recordsOf(document, kind)
     .filter((record) => record.layout === layout.id)
     .map((record) => record.label)

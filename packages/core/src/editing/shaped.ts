@@ -2,6 +2,7 @@ import type { Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import { splitExpanded } from '../document/labels'
 import type {
+  Layout,
   LineLoad,
   Member,
   Opening,
@@ -99,15 +100,17 @@ export function repeated(
 export function displaced(records: readonly Drawn[], repeat: Repeat, others: readonly Drawn[]): readonly Drawn[] {
   if (repeat.kind === 'along') return []
   const kindsOf = new Set<string>(records.map(({ kind }) => kind))
+  const own = new Set<string>(records.flatMap(({ id, layout }) => [id, layout]))
+  const layouts = new Set(repeat.layouts)
   const places = new Set(records.map(placeOf))
-  return others.filter((other) => {
-    if (
-      !repeat.layouts.includes(other.layout) ||
-      records.some(({ id, layout }) => id === other.id || layout === other.layout)
-    )
-      return false
-    return kindsOf.has(other.kind) && (repeat.instead || places.has(placeOf(other)))
-  })
+  return others.filter(
+    (other) =>
+      layouts.has(other.layout) &&
+      !own.has(other.id) &&
+      !own.has(other.layout) &&
+      kindsOf.has(other.kind) &&
+      (repeat.instead || places.has(placeOf(other))),
+  )
 }
 
 /** Kind and points to the millimetre, whichever way it was drawn. */
@@ -124,7 +127,8 @@ export const repeatEdits = (
   random: Random,
 ): readonly Edit[] => {
   const gone = displaced(records, repeat, others)
-  const left = others.filter((other) => !gone.includes(other))
+  const going = new Set(gone)
+  const left = others.filter((other) => !going.has(other))
   return [
     ...gone.map((before): Edit => ({ id: before.id, before, after: null })),
     ...repeated(records, repeat, left, random).map((after): Edit => ({ id: after.id, before: null, after })),
@@ -134,3 +138,19 @@ export const repeatEdits = (
 /** The expanded ids whose records are there. */
 export const stillThere = (document: Document, picked: readonly string[]): readonly string[] =>
   picked.filter((id) => isDrawn(document.records.get(splitExpanded(id)[0])))
+
+/** Labels that count on from those that are there, without looking at all of them each time. */
+export function labeller(document: Document, layout: Pick<Layout, 'id'>): (record: Drawn) => string {
+  const taken = new Set(drawnOf(document).flatMap((record) => (record.layout === layout.id ? [labelKey(record)] : [])))
+  const next = new Map<string, number>()
+  return (record) => {
+    const head = record.label.replace(/\d+$/, '')
+    const counter = `${record.kind} ${head}`
+    let number = next.get(counter) ?? 1
+    while (taken.has(labelKey({ kind: record.kind, label: `${head}${number}` }))) number++
+    next.set(counter, number + 1)
+    return `${head}${number}`
+  }
+}
+
+const labelKey = ({ kind, label }: Pick<Drawn, 'kind' | 'label'>): string => `${kind} ${label}`

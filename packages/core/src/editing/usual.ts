@@ -12,7 +12,7 @@ type LoadFields = Pick<LineLoad, 'what' | 'nature' | 'use' | 'value'>
 export function usualLoad(loads: readonly LoadFields[]): LoadFields {
   const permanentFirst = [...loads].sort((a, b) => (a.nature === b.nature ? 0 : a.nature === 'permanent' ? -1 : 1))
   const alike = permanentFirst.map(({ what, nature, use, value }) => JSON.stringify([nature, what, use, value]))
-  const most = permanentFirst.find((_, i) => alike[i] === mostUsed(alike))
+  const most = permanentFirst[alike.indexOf(mostUsed(alike) ?? '')]
   const { what, nature, use, value } = most ?? { what: '', nature: 'permanent', use: null, value: 1000 }
   return { what, nature, use, value }
 }

@@ -3,11 +3,11 @@ import { gridLetter } from '../document/labels'
 import type { GridLine, Layout, Rec } from '../document/recordKinds'
 import type { DxfLayer } from './dxfPlan'
 import type { Point } from '../geometry/point'
-import { crossesItself, signedArea, type Ring } from '../geometry/polygon'
+import { crossesItself, meanOf, signedArea } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import { onLine, sliverArea } from '../geometry/tolerance'
 import { drawRecord, type Tool } from '../editing/drawn'
-import { drawnOf, type Drawn } from '../editing/shaped'
+import { labeller } from '../editing/shaped'
 
 /** What the shapes of a layer become. */
 export const layerUses = {
@@ -73,22 +73,6 @@ export function importedPlan(
   }
 }
 
-/** Labels that count on from those that are there, without looking at all of them each time. */
-function labeller(document: Document, layout: Layout): (record: Drawn) => string {
-  const taken = new Set(drawnOf(document).flatMap((record) => (record.layout === layout.id ? [key(record)] : [])))
-  const next = new Map<string, number>()
-  return (record) => {
-    const head = record.label.replace(/\d+$/, '')
-    const counter = `${record.kind} ${head}`
-    let number = next.get(counter) ?? 1
-    while (taken.has(key({ kind: record.kind, label: `${head}${number}` }))) number++
-    next.set(counter, number + 1)
-    return `${head}${number}`
-  }
-}
-
-const key = ({ kind, label }: Pick<Drawn, 'kind' | 'label'>): string => `${kind} ${label}`
-
 const tidy = (value: number): number => Math.round(value * 1e6) / 1e6
 
 interface ImportShape {
@@ -104,7 +88,7 @@ function shapesFor(layer: DxfLayer, use: LayerUse, leave: (why: string) => unkno
     case 'none':
       return []
     case 'column':
-      return [...layer.points, ...layer.rings.map(middleOf)].map((point) => open([point]))
+      return [...layer.points, ...layer.rings.map(meanOf)].map((point) => open([point]))
     case 'beam':
     case 'girder':
     case 'gridLine':
@@ -116,11 +100,6 @@ function shapesFor(layer: DxfLayer, use: LayerUse, leave: (why: string) => unkno
       for (let i = 0; i < layer.paths.length; i++) leave('lines that close no outline')
       return layer.rings.map((points) => ({ points, closed: true }))
   }
-}
-
-const middleOf = (ring: Ring): Point => {
-  const sum = (axis: 0 | 1) => ring.reduce((total, point) => total + point[axis], 0)
-  return [sum(0) / ring.length, sum(1) / ring.length]
 }
 
 function reasonAgainst(points: readonly Point[], use: LayerUse): string | null {

@@ -84,6 +84,12 @@ export function contains(region: Region, [x, y]: Point): boolean {
 export const touches = (region: Region, [x, y]: Point): boolean =>
   [0, onLine, -onLine].some((dx) => [0, onLine, -onLine].some((dy) => contains(region, [x + dx, y + dy])))
 
+/** The mean of points, such as the corners of an outline; not its centroid. */
+export const meanOf = (points: readonly Point[]): Point => [
+  points.reduce((sum, [x]) => sum + x, 0) / points.length,
+  points.reduce((sum, [, y]) => sum + y, 0) / points.length,
+]
+
 export function centroid(region: Region): Point {
   const area = regionArea(region)
   const [mx, my] = regionMoments(region)

@@ -4,7 +4,7 @@ import { readCase } from '../derivation/cells'
 import { expandedAt, keyOfRegion, lengthOfColumn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
-import { labelOf, memberOf, sectionOf } from '../document/labels'
+import { labelOf, memberOf, sectionAt, sectionOf } from '../document/labels'
 import type { Member, Section, Strut } from '../document/recordKinds'
 import { trussShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
@@ -97,7 +97,7 @@ export function membersInSpace(state: ProjectState, floor: FloorState): readonly
     return trussParts(trussShape(record), slopes).map(({ part, from, to }) => ({
       ...plain,
       path: [from, to].map(([s, z]): Point3 => [...along(a, b, s), floor.level.elevation + z]),
-      ...sizeOf(sectionAt(state, sections[part])),
+      ...sizeOf(sectionAt(state.document, sections[part])),
     }))
   })
   const struts = sources.flatMap((source): SpaceMember[] => {
@@ -118,13 +118,8 @@ function strutInSpace(state: ProjectState, floor: FloorState, strut: Strut): Spa
       [...a, z + strut.startHeight],
       [...b, z + strut.endHeight],
     ],
-    ...sizeOf(sectionAt(state, strut.section)),
+    ...sizeOf(sectionAt(state.document, strut.section)),
   }
-}
-
-function sectionAt({ document }: ProjectState, id: string): Section | undefined {
-  const section = document.records.get(id)
-  return section?.kind === 'section' ? section : undefined
 }
 
 const sizeOf = (section: Section | undefined) => ({ depth: section?.depth ?? 0.2, width: section?.width ?? 0.2 })

@@ -13,16 +13,10 @@ import { useMemo, type KeyboardEvent } from 'react'
 import { useAnswer, useFormat, useGetDocument, useRecord, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { useLook } from '../../state/look'
+import { directions } from '../picking'
 import { useLevel } from '../useLevel'
 import { firstSnap, nextSnap, snapped, snapPoints } from './snaps'
 import { setCursor, setPoints, setProblem, startOver, takeBackPoint, takeTool, useTool } from './toolStore'
-
-const directions: Readonly<Record<string, Point>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-}
 
 /** Pixels within which a pointer falls on a snap. */
 const reach = 14

@@ -18,6 +18,7 @@ import { roleText, strutNames } from '../describe'
 import { DrawnList } from '../DrawnList'
 import { neighbour } from '../hit'
 import { caseInView, markOf } from '../marks'
+import { directions, pickedAfter } from '../picking'
 import type { Target } from '../scene'
 import { largestOf } from './solids'
 import { SpaceScene } from './SpaceScene'
@@ -120,13 +121,6 @@ function targetsOf(view: ReturnType<typeof useAnswer<{ kind: 'space'; caseId: st
   return [...faces, ...members]
 }
 
-const directions: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-}
-
 /** A press that moves less than this is a click, pixels. */
 const clickWithin = 4
 
@@ -135,10 +129,8 @@ function useHandlers(scene: SpaceScene | null, frame: RefObject<HTMLDivElement |
   const down = useRef<readonly [number, number] | null>(null)
   const size = () => [frame.current?.clientWidth ?? 1, frame.current?.clientHeight ?? 1] as const
   const choose = (id: string | null, more: boolean) => {
-    if (id === null) change({ picked: more ? look.picked : [] })
-    else if (!more) change({ picked: [id] })
-    else
-      change({ picked: look.picked.includes(id) ? look.picked.filter((other) => other !== id) : [...look.picked, id] })
+    if (id !== null) change({ picked: pickedAfter(look.picked, id, more) })
+    else if (!more) change({ picked: [] })
   }
   const toNeighbour = (direction: readonly [number, number]) => {
     const seen = (scene?.middles(...size()) ?? []).map(({ id, at }): Target => ({

@@ -1,4 +1,12 @@
-import type { Point3, SpaceFace, SpaceLoad, SpaceMember } from '@hedrion/core'
+import {
+  contains,
+  signedArea,
+  type Point,
+  type Point3,
+  type SpaceFace,
+  type SpaceLoad,
+  type SpaceMember,
+} from '@hedrion/core'
 import earcut from 'earcut'
 
 /** A straight bar in space with its box; `member` is its place in the list it came from. */
@@ -58,27 +66,15 @@ interface FlatShape {
 }
 
 function shapesOf(rings: readonly (readonly Point3[])[]): readonly FlatShape[] {
-  const outers = rings.filter((ring) => areaOf(ring) > 0)
-  const holes = rings.filter((ring) => areaOf(ring) < 0)
-  return outers.map((outer) => ({
-    outer,
-    holes: outers.length === 1 ? holes : holes.filter(([first]) => first !== undefined && isIn(outer, first)),
+  const plans = rings.map((ring) => ({ ring, plan: ring.map(([x, y]): Point => [x, y]) }))
+  const outers = plans.filter(({ plan }) => signedArea(plan) > 0)
+  const holes = plans.filter(({ plan }) => signedArea(plan) < 0)
+  return outers.map(({ ring, plan: outer }) => ({
+    outer: ring,
+    holes: holes
+      .filter(({ plan: [first] }) => outers.length === 1 || (first !== undefined && contains([outer], first)))
+      .map((hole) => hole.ring),
   }))
-}
-
-const areaOf = (ring: readonly Point3[]): number =>
-  ring.reduce((sum, [x, y], i) => {
-    const [nextX, nextY] = ring[(i + 1) % ring.length] ?? [x, y]
-    return sum + (x * nextY - nextX * y) / 2
-  }, 0)
-
-function isIn(ring: readonly Point3[], [x, y]: Point3): boolean {
-  let inside = false
-  ring.forEach(([ax, ay], i) => {
-    const [bx, by] = ring[(i + 1) % ring.length] ?? [ax, ay]
-    if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) inside = !inside
-  })
-  return inside
 }
 
 /** The largest line load of a case, N/m, and the largest force, N. */

@@ -1,14 +1,15 @@
 import { memo } from 'react'
 import { Link } from 'react-router'
 import styled from 'styled-components'
-import { expanded, newId, recordsOf, type Layout, type WallRun } from '@hedrion/core'
-import { useAnswer, useDocumentState, useGetDocument, useRecords } from '../../compute/SessionContext'
+import { expanded, type Layout } from '@hedrion/core'
+import { useAnswer, useDocumentState, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { Line, Note, Section, Warm } from '../../sheet/Sheet'
 import { addressOf, useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { patchModes } from './PatchLines'
+import { useNewWalls } from './useNewWalls'
 import { WallLines } from './WallLines'
 
 const none = 'none'
@@ -89,35 +90,25 @@ export const WallsOfLayout = memo(function WallsOfLayout({
 
 /** A wall round the whole outline of the floor in one step. */
 const WallRound = memo(function WallRound({ layout, levelId }: { readonly layout: Layout; readonly levelId: string }) {
-  const getDocument = useGetDocument()
-  const edit = useEdit()
+  const addWalls = useNewWalls(layout, levelId)
   const overview = useAnswer({ kind: 'overview' })
-  const [, change] = useLook()
   const isTop = overview?.levels.at(-1)?.layoutId === layout.id
   const outlines = useAnswer({ kind: 'outline', layoutId: layout.id }) ?? []
-  const add = () => {
-    const taken = recordsOf(getDocument(), 'wallRun').filter((run) => run.layout === layout.id).length
-    const runs = outlines.map((path, i): WallRun => ({
-      kind: 'wallRun',
-      id: newId('wallRun', Math.random),
-      layout: layout.id,
-      label: `W${taken + i + 1}`,
-      path,
-      closed: true,
-      weight: 2870,
-      buildUp: null,
-      // nothing stands over a wall on the roof: a parapet has a height of its own
-      heightRule: isTop ? 'typed' : 'lessBeam',
-      height: isTop ? 1 : null,
-      openingShare: 0,
-      openingSizes: [],
-    }))
-    if (runs.length === 0) return
-    edit.add('Wall round the outline', runs)
-    change({ picked: runs.map(({ id }) => expanded(id, levelId)) })
-  }
+  const add = () =>
+    addWalls(
+      'Wall round the outline',
+      outlines.map((path) => ({ path, closed: true })),
+      {
+        weight: 2870,
+        buildUp: null,
+        // nothing stands over a wall on the roof: a parapet has a height of its own
+        heightRule: isTop ? 'typed' : 'lessBeam',
+        height: isTop ? 1 : null,
+      },
+    )
+  // a press before the outline is known would do nothing
   return (
-    <Button kind="link" onPress={add}>
+    <Button kind="link" isDisabled={outlines.length === 0} onPress={add}>
       Wall round the outline
     </Button>
   )

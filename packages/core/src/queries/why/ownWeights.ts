@@ -1,16 +1,11 @@
 import { loadOnPlan, memberWeight, trussWeight, withSource } from '../../actions/ownWeight'
 import { trussLengths, trussParts } from '../../building/truss'
 import type { ProjectState } from '../../derivation/project'
-import type { Document } from '../../document/document'
+import { sectionAt } from '../../document/labels'
 import type { Member, Section, Slope } from '../../document/recordKinds'
 import { slopeShape, trussShape } from '../../document/shapes'
 import { given, type Traced } from '../../trace/traced'
 import type { Why } from './landing'
-
-const sectionAt = (document: Document, id: string): Section | null => {
-  const section = document.records.get(id)
-  return section?.kind === 'section' ? section : null
-}
 
 const areaOf = (symbol: string, section: Section) => given(symbol, 'sectionArea', section.area, withSource(section))
 
