@@ -20,7 +20,7 @@ test('the family is changed: uses, loads and combinations follow, and it is undo
   await page.getByRole('link', { name: /Basis/ }).click()
   await page.getByRole('button', { name: /^Undo: .*family Eurocodes → ASCE 7/ }).click()
   await saved(page)
-  // hand: two floors of (388.8 - 9 - 43.2) · 3.00 and 25.92 · 5.00 kN/m², and of 6 m of stair with 7.50 kN/m
+  // hand: two floors of (388.8 - 9 - 43.2) · 3.00 and 25.92 · 5.00 kN/m², and of two flights of 4.5 m² with 5.00
   expect(await balance(page)).toContain('applied 2368.8')
 })
 

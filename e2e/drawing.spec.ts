@@ -297,8 +297,8 @@ test('line and point loads: drawn by typing, given a value and a case, on the ba
 }) => {
   const own = await newProject(request, 'Typed loads', 'demo')
   await page.goto(`/p/${own}/actions?case=permanent/typed`)
-  // hand: stair flights 2 · 6 m · 8.1 kN/m, the chiller 2 · 18 kN
-  await expect.poll(() => balance(page)).toContain('applied 133.2')
+  // hand: glass screens 2 · 6 m · 0.9 kN/m, the chiller 2 · 18 kN
+  await expect.poll(() => balance(page)).toContain('applied 46.8')
   await page.getByRole('radio', { name: 'line load', exact: true }).click()
   await typePlace(page, 'A1')
   await typePlace(page, 'A2')
@@ -307,23 +307,23 @@ test('line and point loads: drawn by typing, given a value and a case, on the ba
   await type(page, 'line load', '2.5')
   await saved(page)
   // 7.2 m on two floors: 2 · 7.2 · 2.5 = 36
-  await expect.poll(() => balance(page)).toContain('applied 169.2')
+  await expect.poll(() => balance(page)).toContain('applied 82.8')
   await type(page, 'What the load comes from', 'facade')
   await page.getByRole('radio', { name: 'point load', exact: true }).click()
   await typePlace(page, 'B2')
   await page.keyboard.press('Escape')
   await type(page, 'point load', '10 + 2')
   await saved(page)
-  await expect.poll(() => balance(page)).toContain('applied 193.2')
+  await expect.poll(() => balance(page)).toContain('applied 106.8')
   await page.getByRole('button', { name: /Nature of the load/ }).click()
   await page.getByRole('option', { name: 'imposed' }).click()
   await expect(page.getByText(/^Imposed load F1 has no use that the standard knows/).first()).toBeVisible()
   await page.getByRole('button', { name: /Use of the load/ }).click()
   await page.getByRole('option', { name: /^C3/ }).click()
   await saved(page)
-  await expect.poll(() => balance(page)).toContain('applied 169.2')
+  await expect.poll(() => balance(page)).toContain('applied 82.8')
   await page.getByRole('button', { name: 'as a list' }).click()
-  await expect(page.getByRole('option', { name: /^Line load Q5, facade, 7\.20 m, 2\.50 kN\/m/ })).toBeVisible()
+  await expect(page.getByRole('option', { name: /^Line load Q3, facade, 7\.20 m, 2\.50 kN\/m/ })).toBeVisible()
 })
 
 test('members from a table: what is wrong is said by its row, and all of it goes in at once or not at all', async ({
@@ -347,4 +347,38 @@ test('members from a table: what is wrong is said by its row, and all of it goes
   await page.getByRole('button', { name: /^Undo: Members from a table: 1 beam, 1 column/ }).click()
   await saved(page)
   expect(await drawn(page, 'member')).toHaveLength(before)
+})
+
+test('a flight of stairs hands half to each end; a barrier is handed on in a case of its own', async ({
+  page,
+  request,
+}) => {
+  const own = await newProject(request, 'Stairs', 'demo')
+  await page.goto(`/p/${own}/actions?case=imposed/C`)
+  await expect.poll(() => balance(page)).toContain('applied 2368.8')
+  const draw = async (tool: string) => {
+    await page.getByRole('button', { name: /Draw something else/ }).click()
+    await page.getByRole('option', { name: tool, exact: true }).click()
+  }
+  await draw('flight of stairs')
+  await typePlace(page, 'A1 + 3.6 m east')
+  await typePlace(page, '3 m north')
+  await page.keyboard.press('Escape')
+  await type(page, 'width of the flight', '1.2')
+  await saved(page)
+  // its key is that of the flights before: 5.00 kN/m² on 3.0 · 1.2 m, on two floors
+  await expect.poll(() => balance(page)).toContain('applied 2404.8')
+  await draw('barrier')
+  await typePlace(page, 'A1')
+  await typePlace(page, '9 m north')
+  await page.keyboard.press('Control+Enter')
+  await page.keyboard.press('Escape')
+  await type(page, 'height of the barrier', '1.5')
+  await saved(page)
+  // offices press 0.50, people at tables (C1) as well; at 1.20 m at most: 0.60 kNm/m
+  await expect(page.getByRole('button', { name: '0.60 kNm/m' })).toBeVisible()
+  await find(page, 'Barriers: people at barriers')
+  // 2 · (18 · 0.80 + 9 · 0.50)
+  await expect.poll(() => balance(page)).toContain('applied 37.8')
+  expect(await balance(page)).toContain('handed on as line loads on barriers')
 })

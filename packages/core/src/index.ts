@@ -41,6 +41,8 @@ export {
   type Panel,
   type Patch,
   type PointLoad,
+  type Stair,
+  type Barrier,
   type Rec,
   type RecOf,
   type Section,
@@ -133,6 +135,8 @@ export type {
   WallView,
   SlopeView,
   StrutView,
+  StairView,
+  BarrierView,
 } from './queries/floorView'
 export type { MemberView, SupportView } from './queries/memberView'
 export type { ColumnView, StripRow } from './queries/columnView'
@@ -146,9 +150,11 @@ export type { MassRow } from './queries/massViews'
 export type { WindProfile } from './queries/windProfile'
 export { listLimit, type RuleView } from './queries/ruleViews'
 export type { WindLoads, WindResult } from './actions/wind/windLoads'
+export { atEnd, weightOfFlight } from './actions/stairLoad'
+export { goingOf } from './building/stairs'
 export { buildUpWeight } from './actions/ownWeight'
 export { isTypedLoad, typedValue, type TypedLoad } from './actions/typedLoads'
-export { windDirectionOf, windDirections } from './actions/cases'
+export { barrierCase, isHorizontal, windDirectionOf, windDirections } from './actions/cases'
 export type { LoadLine, LoadPoint } from './rundown/memberLines'
 export type { RuleId } from './combinations/ruleSets'
 export { panelsInRings } from './editing/panelsInRings'

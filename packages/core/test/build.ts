@@ -4,6 +4,7 @@ import { blankBasis, blankLoadKey } from '../src/document/blanks'
 import { documentOf, newId, seededRandom, type Document, type Random } from '../src/document/document'
 import { invariantProblems } from '../src/document/invariants'
 import type {
+  Barrier,
   Basis,
   BuildUp,
   BuildingPart,
@@ -23,6 +24,7 @@ import type {
   Rec,
   Section,
   Slope,
+  Stair,
   Strut,
   WallRun,
 } from '../src/document/recordKinds'
@@ -267,6 +269,39 @@ export class Building {
       use: null,
       path: [at],
       value,
+      ...more,
+    })
+  }
+
+  /** A flight without weight that is 1 m wide and rises by nothing, unless the test says more. */
+  stair(layout: Layout, foot: Point, head: Point, more: More<Stair> = {}): Stair {
+    return this.add({
+      kind: 'stair',
+      id: newId('stair', this.random),
+      layout: layout.id,
+      label: this.#label('Z'),
+      path: [foot, head],
+      width: 1,
+      rise: 0,
+      waist: 0,
+      riser: 0,
+      material: this.weightless.id,
+      key: null,
+      ...more,
+    })
+  }
+
+  barrier(layout: Layout, path: readonly Point[], more: More<Barrier> = {}): Barrier {
+    return this.add({
+      kind: 'barrier',
+      id: newId('barrier', this.random),
+      layout: layout.id,
+      label: this.#label('H'),
+      path,
+      closed: false,
+      use: 'B',
+      value: null,
+      height: 1.1,
       ...more,
     })
   }

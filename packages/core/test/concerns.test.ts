@@ -118,6 +118,16 @@ const triggers: readonly Trigger[] = [
     mends: ['Let B5 end on B6 at both sides', 'Let B6 end on B5 at both sides'],
   },
   {
+    code: 'barrier.no-value',
+    make: storeyWith(({ building, layout }) => building.barrier(layout, line([0, 0], [6, 0]), { use: 'H' })),
+    says: /^EN, recommended values: no load on barriers for H, so H1 carries none\. Type the load\.$/,
+  },
+  {
+    code: 'barrier.no-value',
+    make: storeyWith(({ building, layout }) => building.barrier(layout, line([0, 0], [6, 0]), { use: null })),
+    says: /^Barrier H1 has no use behind it, so nothing says how hard people press\./,
+  },
+  {
     code: 'panel.overlap',
     make: storeyWith(({ building, layout }) => building.panel(layout, rectangle(4, 0, 8, 4))),
     says: /^Panels P\d and P\d lie over each other by 8\.0 m², so the load there counts twice\./,

@@ -176,6 +176,17 @@ function addLoads(site: Site): void {
     building.lineLoad(layout, [somewhere(site), somewhere(site)], dice.between(-2000, 9000), natureOf(dice)),
   )
   times(dice, 2, () => building.pointLoad(layout, pointAt(site), dice.between(-5000, 40_000), natureOf(dice)))
+  times(dice, 2, () =>
+    building.stair(layout, pointAt(site), pointAt(site), {
+      width: dice.between(0.8, 2),
+      rise: dice.between(0, 3),
+      waist: 0.15,
+      riser: 0.17,
+      material: stock.materials[0].id,
+      key: dice.chance(0.8) ? dice.one(...stock.keys).id : null,
+    }),
+  )
+  times(dice, 1, () => building.barrier(layout, [somewhere(site), somewhere(site)], { use: dice.one('A', 'C5', null) }))
   times(dice, 3, () => addWall(building, dice, layout, [somewhere(site), somewhere(site), somewhere(site)]))
 }
 

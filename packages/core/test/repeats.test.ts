@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { windDirectionOf } from '../src/actions/cases'
+import { isHorizontal } from '../src/actions/cases'
 import { balanceOf } from '../src/derivation/balance'
 import { readCase } from '../src/derivation/cells'
 import { Memo } from '../src/derivation/memo'
@@ -13,7 +13,7 @@ import { randomBuilding } from './randomBuilding'
 import { rectangle } from './shapes'
 
 const stateOf = (document: Document): ProjectState => deriveProject(new Memo(), document)
-const gravityOf = ({ caseIds }: ProjectState) => caseIds.filter((id) => !windDirectionOf(id))
+const gravityOf = ({ caseIds }: ProjectState) => caseIds.filter((id) => !isHorizontal(id))
 const changed = (document: Document, change: (record: Rec) => readonly Rec[]): Document =>
   documentOf([...document.records.values()].flatMap(change))
 

@@ -35,7 +35,7 @@ describe('one storey by hand', () => {
       onMembers: expect.closeTo(24_000, 6),
       atSupports: expect.closeTo(24_000, 6),
       notCarried: 0,
-      handedOn: false,
+      handedOn: null,
     })
   })
 

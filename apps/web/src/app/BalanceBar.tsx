@@ -39,7 +39,9 @@ function Terms({ balance }: { readonly balance: Balance }) {
     return (
       <>
         <Term name="applied" value={applied} address={`applied:${caseId}`} />
-        <Word>→ handed on as storey forces; no reaction of it here</Word>
+        <Word>
+          → handed on as {handedOn === 'barriers' ? 'line loads on barriers' : 'storey forces'}; no reaction of it here
+        </Word>
       </>
     )
   const lost = Math.abs(notCarried) >= nothing

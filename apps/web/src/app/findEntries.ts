@@ -93,6 +93,8 @@ const elementSteps = {
   wallRun: 'actions',
   lineLoad: 'actions',
   pointLoad: 'actions',
+  stair: 'actions',
+  barrier: 'actions',
   opening: 'building',
 } as const
 const elementWords = {
@@ -102,6 +104,8 @@ const elementWords = {
   wallRun: 'wall run',
   lineLoad: 'line load',
   pointLoad: 'point load',
+  stair: 'flight of stairs',
+  barrier: 'barrier',
   opening: 'opening',
 } as const
 

@@ -204,7 +204,7 @@ describe('a worker that crashes', () => {
     await expect(bad).rejects.toBeInstanceOf(ComputationFailed)
     const good = calc.ask(overview)
     thread().work()
-    expect((await good).figures.cases).toBe(12)
+    expect((await good).figures.cases).toBe(13)
   })
 
   test('a failure is said where the answer would stand, and the next change tries again', async () => {

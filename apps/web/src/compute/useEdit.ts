@@ -125,6 +125,8 @@ export const kindNames: Readonly<Record<Rec['kind'], string>> = {
   wallRun: 'Wall run',
   lineLoad: 'Line load',
   pointLoad: 'Point load',
+  stair: 'Flight of stairs',
+  barrier: 'Barrier',
   selection: 'Kept selection',
   buildingPart: 'Building part',
 }

@@ -17,6 +17,8 @@ const kinds: readonly Target['kind'][] = [
   'slope',
   'wall',
   'load',
+  'stair',
+  'barrier',
   'beam',
   'strut',
   'column',

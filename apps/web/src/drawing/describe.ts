@@ -4,12 +4,14 @@ import {
   formatValue,
   sliverArea,
   unitOf,
+  type BarrierView,
   type BeamView,
   type ColumnOnPlan,
   type NumberFormat,
   type OpeningView,
   type RegionView,
   type SlopeView,
+  type StairView,
   type StrutView,
   type TypedLoadView,
   type WallView,
@@ -70,6 +72,21 @@ export function typedText(stretches: readonly TypedLoadView[], format: NumberFor
   const lost = stretches.some(({ notCarried }) => notCarried > 1e-6) ? ', nothing carries it' : ''
   const what = first.what === '' ? '' : `, ${first.what}`
   return `${first.kind === 'line' ? 'Line' : 'Point'} load ${first.label}${what}${along}, ${value}${lost}`
+}
+
+/** "Flight Z1, 3.20 m in plan, 9.86 kN/m on each end". */
+export function stairText({ label, foot, head, load, notCarriedWidth }: StairView, format: NumberFormat): string {
+  const lost = notCarriedWidth > 1e-6 ? ', nothing carries an end of it' : ''
+  return `Flight ${label}, ${formatQuantity(distance(foot, head), 'length', format)} in plan, ${formatQuantity(load, 'lineLoad', format)} on each end${lost}`
+}
+
+/** A barrier as one thing, whatever its stretches. */
+export function barrierText(stretches: readonly BarrierView[], format: NumberFormat): string {
+  const [first] = stretches
+  if (!first) return ''
+  const length = stretches.reduce((total, { a, b }) => total + distance(a, b), 0)
+  const press = first.value === null ? 'no load known' : `${formatQuantity(first.value, 'lineLoad', format)} outwards`
+  return `Barrier ${first.label}, ${formatQuantity(length, 'length', format)}, ${press}`
 }
 
 export const strutNames: Readonly<Record<StrutView['role'], string>> = {

@@ -16,6 +16,7 @@ import {
 } from '@hedrion/core'
 import { beamText, columnText, openingText, regionText, wallText } from './describe'
 import { slopesPart, strutsPart } from './roofPart'
+import { barriersPart, stairsPart } from './stairsPart'
 import { typedLoadsPart } from './typedLoadsPart'
 import { roundBelow } from './viewport'
 import { acrossOf } from './paintOrdinates'
@@ -53,12 +54,14 @@ export function planScene(
     regionsPart(floor, options),
     openingsPart(floor),
     slopesPart(floor, options),
+    stairsPart(floor, options),
     ...(options.member ? [ordinatesPart(floor.beams, options, ordinate)] : []),
     wallsPart(floor, options),
     beamsPart(floor.beams, options),
     strutsPart(floor, options),
     columnsPart(floor, options),
     typedLoadsPart(floor, options),
+    barriersPart(floor, options),
     lostPart(floor, options),
   ]
   return {
@@ -88,6 +91,8 @@ function boxOfFloor(floor: FloorView, grid: readonly GridMark[]) {
     ...floor.slopes.flatMap(({ outline }) => outline),
     ...floor.struts.flatMap(({ a, b }) => [a, b]),
     ...floor.typed.flatMap(({ a, b }) => [a, b]),
+    ...floor.stairs.flatMap(({ outline }) => outline),
+    ...floor.barriers.flatMap(({ a, b }) => [a, b]),
   ]
   return points.length > 0 ? boxOf(points) : gridBox(grid)
 }

@@ -95,6 +95,8 @@ export interface Target {
     | 'slope'
     | 'wall'
     | 'load'
+    | 'stair'
+    | 'barrier'
     | 'gridLine'
     | 'level'
     | 'reaction'

@@ -43,11 +43,16 @@ describe('the plan', () => {
       floor.regions.length +
       floor.walls.length +
       floor.typed.length +
+      floor.stairs.length +
+      // three stretches of the balcony's barrier are picked as one, but each can be met
+      floor.barriers.length +
       floor.openings.length
     expect(scene.targets).toHaveLength(wanted)
     const texts = scene.targets.map(({ text }) => text)
     expect(texts).toContain('Beam B3, 7.20 m, 9.00 kN/m')
-    expect(texts).toContain('Line load Q2, people on the stair, 3.00 m, 7.50 kN/m')
+    expect(texts).toContain('Line load Q2, glass screen, 3.00 m, 0.90 kN/m')
+    expect(texts).toContain('Flight Z1, 3.00 m in plan, 7.50 kN/m on each end')
+    expect(texts).toContain('Barrier H1, 18.00 m, 0.80 kN/m outwards')
     expect(texts).toContainEqual(expect.stringMatching(/^Panel P\d+, “Reading room”, \d+\.\d m², 3\.00 kN\/m²$/))
     expect(texts).toContain('Opening Stair void')
   })

@@ -1,4 +1,5 @@
 import type {
+  Barrier,
   GridLine,
   Level,
   LineLoad,
@@ -11,13 +12,14 @@ import type {
   PointLoad,
   Section,
   Slope,
+  Stair,
   Strut,
 } from '@hedrion/core'
 import { kindNames, useEdit, useNote } from '../compute/useEdit'
 import { TextLine } from '../ui/TextLine'
 
 type Named = LoadKey | Section | Material | Level
-type Labelled = Member | Strut | Panel | Opening | Slope | Patch | GridLine | LineLoad | PointLoad
+type Labelled = Member | Strut | Panel | Opening | Slope | Patch | GridLine | LineLoad | PointLoad | Stair | Barrier
 
 interface NameFieldProps {
   readonly record: Named | Labelled

@@ -43,7 +43,15 @@ export const typedLoads = 'permanent/typed'
 export const constructionPermanent = 'construction/permanent'
 export const constructionImposed = 'construction/imposed'
 
-/** Cases of the construction stage stand apart: they are handed on and combined with nothing. */
+export const barrierCase = 'barrier/people'
+
+/** Horizontal loads are handed on as they are: no member under them takes them here. */
+export const isHorizontal = (caseId: string): boolean => windDirectionOf(caseId) !== undefined || caseId === barrierCase
+
+/** The construction stage and what presses on barriers stand apart: they are handed on and combined with nothing. */
+export const standsApart = (action: ActionId): boolean => action === 'construction' || action === 'barrier'
+
+/** Of the construction stage. */
 export const isConstruction = (caseId: string): boolean => caseId.startsWith('construction/')
 /** Partitions on a roof in use stand with its imposed load. */
 export const imposedCase = ({ action }: Pick<LoadGroup, 'action'>, group: string): string => `${action}/${group}`
@@ -66,6 +74,7 @@ export interface OnPlan {
   /** Loads of the construction stage. */
   readonly construction: { readonly permanent: boolean; readonly imposed: boolean }
   readonly wind: boolean
+  readonly barriers: boolean
 }
 
 export const nothingOnPlan: OnPlan = {
@@ -73,6 +82,7 @@ export const nothingOnPlan: OnPlan = {
   typed: false,
   construction: { permanent: false, imposed: false },
   wind: false,
+  barriers: false,
 }
 
 export interface GroupOnPlan {
@@ -82,10 +92,10 @@ export interface GroupOnPlan {
 
 type FamilyOfCases = Pick<Family, 'groups' | 'actionClauses'>
 
-/** The actions of a project and their cases, in the fixed order permanent, imposed, roof, wind. */
+/** The actions of a project and their cases, in the fixed order permanent, imposed, roof, wind, then what stands apart. */
 export function actionsOf(
   { groups, actionClauses: clauses }: FamilyOfCases,
-  { groups: used, typed, construction, wind: withWind }: OnPlan,
+  { groups: used, typed, construction, wind: withWind, barriers }: OnPlan,
 ): readonly Action[] {
   const parted = new Set(used.filter(({ partitions }) => partitions).map(({ group }) => group))
   const casesOf = (action: 'imposed' | 'roof') =>
@@ -129,6 +139,14 @@ export function actionsOf(
       rule: 'together',
       cases: constructionCases(construction),
       clause: clauses.construction,
+    },
+    {
+      id: 'barrier',
+      name: 'Barriers',
+      nature: 'variable',
+      rule: 'together',
+      cases: barriers ? [{ id: barrierCase, name: 'people at barriers', action: 'barrier', group: null }] : [],
+      clause: clauses.barrier,
     },
   ]
   return all.filter(({ cases }) => cases.length > 0)

@@ -92,8 +92,8 @@ export function wallLoad(
 function heightOf(run: Pick<WallRun, 'heightRule' | 'height' | 'label'>, head: WallHead): Traced<'length'> | null {
   if (run.heightRule === 'typed') return given('h_net', 'length', run.height ?? 0, `typed for ${run.label}`)
   if (head.storeyHeight === null) return null
-  const takesBeam = run.heightRule !== 'lessSlab'
-  const takesSlab = run.heightRule !== 'lessBeam'
+  const takesBeam = run.heightRule === 'lessBeam' || run.heightRule === 'lessBoth'
+  const takesSlab = run.heightRule === 'lessSlab' || run.heightRule === 'lessBoth'
   return netHeight({
     h_storey: given('h_storey', 'length', head.storeyHeight, 'storey height'),
     h_beam: given(

@@ -1,5 +1,7 @@
+import { barrierConcerns } from '../actions/barriers'
 import { typedConcerns, typedLoadsOf } from '../actions/typedLoads'
 import type { ProjectState } from '../derivation/project'
+import { recordsOf } from '../document/document'
 import type { Concern } from '../outcome/outcome'
 import { frameConcerns, sameLabels, crossedOutlines } from './frame'
 import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing } from './idle'
@@ -32,6 +34,7 @@ const checks: readonly Check[] = [
   weightTwice,
   ({ keys }) => [...keys.values()].flatMap(({ concerns }) => concerns),
   ({ document, standard }) => typedConcerns(typedLoadsOf(document), standard),
+  ({ document, standard }) => barrierConcerns(recordsOf(document, 'barrier'), standard),
   wallHeights,
   patchesOnNothing,
   unloadedPanels,

@@ -27,7 +27,7 @@ export function patchesOnNothing({ document, floors }: ProjectState): readonly C
 export function layoutsOnNoLevel({ document, levels }: ProjectState): readonly Concern[] {
   const standing = new Set(levels.map(({ layoutId }) => layoutId))
   const holding = new Set(
-    (['member', 'panel', 'wallRun', 'lineLoad', 'pointLoad'] as const).flatMap((kind) =>
+    (['member', 'panel', 'wallRun', 'lineLoad', 'pointLoad', 'stair', 'barrier'] as const).flatMap((kind) =>
       recordsOf(document, kind).map(({ layout }) => layout),
     ),
   )

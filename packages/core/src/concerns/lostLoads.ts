@@ -1,4 +1,4 @@
-import { isConstruction, windDirectionOf } from '../actions/cases'
+import { isConstruction, isHorizontal } from '../actions/cases'
 import { strandedAt } from '../derivation/balance'
 import { readCase } from '../derivation/cells'
 import { expandedAt } from '../derivation/floorQueries'
@@ -8,7 +8,7 @@ import type { Concern } from '../outcome/outcome'
 import { recordOfSource } from '../rundown/sources'
 
 const gravityCases = ({ caseIds }: ProjectState): readonly string[] =>
-  caseIds.filter((id) => !windDirectionOf(id) && !isConstruction(id))
+  caseIds.filter((id) => !isHorizontal(id) && !isConstruction(id))
 
 /** A newton is nothing to a building: what is smaller is rounding. */
 const negligible = 1

@@ -1,4 +1,5 @@
-import { windDirectionOf } from '../actions/cases'
+import { barrierCase, isHorizontal, windDirectionOf } from '../actions/cases'
+import { pressedInCase } from './barriers'
 import { readCase } from './cells'
 import type { FloorState } from './floorStates'
 import type { ProjectState } from './project'
@@ -6,20 +7,24 @@ import type { ProjectState } from './project'
 /** The sum of one case: what was applied, what reached members, what reached supports, what is missing. N. */
 export interface Balance {
   readonly caseId: string
-  /** Gravity: downwards. Wind: along the wind. */
+  /** Gravity: downwards. Wind: along the wind. Barriers: outwards all round. */
   readonly applied: number
   readonly onMembers: number
   readonly atSupports: number
   readonly notCarried: number
-  /** Wind is handed on as storey forces and reaches no support here. */
-  readonly handedOn: boolean
+  /** What is horizontal is handed on as it is and reaches no support here. */
+  readonly handedOn: 'storeyForces' | 'barriers' | null
 }
 
 export function balanceOf(state: ProjectState, caseId: string): Balance {
   const direction = windDirectionOf(caseId)
   if (direction) {
     const total = state.wind?.results.find((result) => result.direction.id === direction)?.total ?? 0
-    return { caseId, applied: total, onMembers: 0, atSupports: 0, notCarried: 0, handedOn: true }
+    return { caseId, applied: total, onMembers: 0, atSupports: 0, notCarried: 0, handedOn: 'storeyForces' }
+  }
+  if (caseId === barrierCase) {
+    const applied = pressedInCase(state, caseId)
+    return { caseId, applied, onMembers: 0, atSupports: 0, notCarried: 0, handedOn: 'barriers' }
   }
   const at = readCase(state, caseId)
   const sum = (pick: (floor: FloorState) => Float64Array) =>
@@ -30,7 +35,7 @@ export function balanceOf(state: ProjectState, caseId: string): Balance {
     onMembers: sum(({ rundown }) => rundown.onMembers),
     atSupports: baseSum(state, caseId),
     notCarried: sum(({ rundown }) => rundown.notCarried) + strandedSum(state, caseId),
-    handedOn: false,
+    handedOn: null,
   }
 }
 
@@ -58,7 +63,7 @@ function baseSum(state: ProjectState, caseId: string): number {
 
 /** How far the sums of the worst gravity case disagree: |applied − at supports − not carried| over applied. */
 export function equilibriumResidual(state: ProjectState): number {
-  const gravity = state.caseIds.filter((id) => !windDirectionOf(id)).map((id) => balanceOf(state, id))
+  const gravity = state.caseIds.filter((id) => !isHorizontal(id)).map((id) => balanceOf(state, id))
   return Math.max(
     0,
     ...gravity.map(

@@ -1,7 +1,8 @@
 import { columnLength } from '../building/slopes'
+import { goingOf } from '../building/stairs'
 import { expanded, splitExpanded } from '../document/labels'
 import { readArea } from './cells'
-import type { RegionSource } from '../rundown/sources'
+import type { RegionSource, Source } from '../rundown/sources'
 import type { FloorState } from './floorStates'
 import type { ProjectState } from './project'
 
@@ -69,4 +70,23 @@ export const expandedAt = (floor: FloorState, id: string): string => expanded(id
 export function keyOfRegion(state: ProjectState, { region, panel }: RegionSource): string | null {
   const record = state.document.records.get(region.patchId ?? panel.panel.layout)
   return record?.kind === 'patch' ? record.key : record?.kind === 'layout' ? record.defaultKey : null
+}
+
+/** What of a load key one unit of a source brings: m² per unit, in plan and as it lies. */
+export interface KeyShare {
+  readonly keyId: string
+  readonly plan: number
+  readonly lying: number
+}
+
+/** The load key of a region or a flight of stairs, of which each end brings half; null for what has none. */
+export function keyShareOf(state: ProjectState, source: Source): KeyShare | null {
+  if (source.kind === 'region') {
+    const keyId = keyOfRegion(state, source)
+    return keyId === null ? null : { keyId, plan: 1, lying: source.region.stretch }
+  }
+  const record = source.kind === 'stair' ? state.document.records.get(source.stair.id) : undefined
+  if (record?.kind !== 'stair' || record.key === null) return null
+  const half = goingOf(record) / 2
+  return { keyId: record.key, plan: half, lying: half }
 }

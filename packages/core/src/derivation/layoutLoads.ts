@@ -2,12 +2,13 @@ import { caseOfTyped, typedLoadsOf } from '../actions/typedLoads'
 import type { KeyLoads } from '../actions/keyLoads'
 import { trussLengths, trussParts } from '../building/truss'
 import { recordsOf, type Document } from '../document/document'
-import type { BuildUp, Member, Panel, Patch, Strut, WallRun } from '../document/recordKinds'
+import type { BuildUp, LoadKey, Member, Panel, Stair, Strut, WallRun } from '../document/recordKinds'
 import {
   materialWeight,
   memberStock,
   panelSlab,
   sectionArea,
+  stairStock,
   trussShape,
   type SlopeShape,
   type TrussShape,
@@ -16,7 +17,7 @@ import type { LayoutOperator } from '../rundown/operator'
 import type { Standard } from '../standards/layer'
 import type { Depths } from './heads'
 import { byLayout } from './layouts'
-import { weightsStage, type KeyOfRegion, type OwnWeights, type TrussWeight, type TypedIntensity } from './loads'
+import { weightsStage, type KeysInUse, type OwnWeights, type TrussWeight, type TypedIntensity } from './loads'
 import type { Memo } from './memo'
 import { stage } from './stage'
 
@@ -29,15 +30,22 @@ export interface LayoutLoads {
   readonly beamDepths: Depths
   readonly slabDepths: Depths
   readonly keys: readonly KeyLoads[]
-  readonly keyOf: KeyOfRegion
+  readonly keyOf: KeysInUse
   readonly typed: readonly TypedIntensity[]
 }
 
-/** The load keys that a layout uses: its default, then those of its patches. */
-export function keyOfRegions(document: Document, layoutId: string, patches: readonly Patch[]): KeyOfRegion {
-  const layout = document.records.get(layoutId)
-  const own = layout?.kind === 'layout' ? layout.defaultKey : null
-  return [...(own ? [['default', own] as const] : []), ...patches.map(({ id, key }) => [id, key] as const)]
+/** The load keys that each layout uses: its default, then those of its patches and flights of stairs. */
+export function keysInUse(document: Document): (layoutId: string) => KeysInUse {
+  const patches = byLayout(recordsOf(document, 'patch'))
+  const stairs = byLayout(recordsOf(document, 'stair'))
+  return (layoutId) => {
+    const layout = document.records.get(layoutId)
+    const own = layout?.kind === 'layout' ? layout.defaultKey : null
+    const others = [...(patches.get(layoutId) ?? []), ...(stairs.get(layoutId) ?? [])]
+    return [['default', own], ...others.map(({ id, key }) => [id, key] as const)].filter(
+      (entry): entry is [string, LoadKey['id']] => entry[1] !== null,
+    )
+  }
 }
 
 export function layoutLoads(
@@ -50,13 +58,14 @@ export function layoutLoads(
   const members = byLayout(recordsOf(document, 'member'))
   const struts = byLayout(recordsOf(document, 'strut'))
   const panels = byLayout(recordsOf(document, 'panel'))
-  const patches = byLayout(recordsOf(document, 'patch'))
+  const stairs = byLayout(recordsOf(document, 'stair'))
+  const keysOf = keysInUse(document)
   const runs = byLayout(recordsOf(document, 'wallRun'))
   const typed = byLayout(typedLoadsOf(document))
   return new Map(
     [...operators].map(([id, operator]) => {
       const [ownMembers, ownPanels] = [members.get(id) ?? [], panels.get(id) ?? []]
-      const keyOf = keyOfRegions(document, id, patches.get(id) ?? [])
+      const keyOf = keysOf(id)
       const used = [...new Set(keyOf.map(([, key]) => key))].sort()
       return [
         id,
@@ -68,6 +77,7 @@ export function layoutLoads(
             members: ownMembers,
             struts: struts.get(id) ?? [],
             panels: ownPanels,
+            stairs: stairs.get(id) ?? [],
           }),
           beamDepths: ownMembers.map((member) => [member.id, depthOf(document, member)] as const),
           slabDepths: ownPanels.flatMap(({ id: panel, slab }) => (slab ? [[panel, slab.thickness] as const] : [])),
@@ -99,12 +109,13 @@ function weightsOf(
   memo: Memo,
   document: Document,
   slopes: readonly SlopeShape[],
-  { members, struts, panels }: OfLayout,
+  { members, struts, panels, stairs }: OfLayout,
 ): OwnWeights {
   const used = new Set<string>()
   for (const { section, material } of [...members, ...struts]) used.add(section).add(material)
   const trusses = members.filter(({ truss }) => truss !== null)
   for (const { truss } of trusses) if (truss) used.add(truss.bottomSection).add(truss.webSection)
+  for (const { material } of stairs) used.add(material)
   for (const { slab } of panels) if (slab) used.add(slab.material)
   const inUse = <T extends { readonly id: string }>(records: readonly T[]) => records.filter(({ id }) => used.has(id))
   return memo.get(
@@ -114,6 +125,7 @@ function weightsOf(
     inUse(recordsOf(document, 'section')).map(sectionArea),
     inUse(recordsOf(document, 'material')).map(materialWeight),
     trusses.map((member) => memo.get(trussStage, trussShape(member), slopes)),
+    stairs.map(stairStock),
   )
 }
 
@@ -121,6 +133,7 @@ interface OfLayout {
   readonly members: readonly Member[]
   readonly struts: readonly Strut[]
   readonly panels: readonly Panel[]
+  readonly stairs: readonly Stair[]
 }
 
 const trussStage = stage('truss', (shape: TrussShape, slopes: readonly SlopeShape[]): TrussWeight => ({

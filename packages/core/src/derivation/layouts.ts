@@ -1,6 +1,7 @@
 import type { Column, FramePlan } from '../building/frame'
 import { framePlan } from '../building/framePlan'
 import { planPanel, stripOutline, type PanelPlan } from '../building/panelRegions'
+import { stairEnds } from '../building/stairs'
 import { wallSegments, type WallSegment } from '../building/wallSegments'
 import { recordsOf, type Document } from '../document/document'
 import {
@@ -11,6 +12,7 @@ import {
   patchShape,
   pointLoadShape,
   slopeShape,
+  stairShape,
   strutShape,
   wallShape,
   type LineLoadShape,
@@ -20,6 +22,7 @@ import {
   type PatchShape,
   type PointLoadShape,
   type SlopeShape,
+  type StairShape,
   type StrutShape,
   type WallShape,
 } from '../document/shapes'
@@ -33,6 +36,7 @@ import {
   lineSource,
   pointSource,
   regionSource,
+  stairSource,
   strutSource,
   wallSource,
   type LayoutPlan,
@@ -142,6 +146,7 @@ export function deriveOperators(
     wallRuns: byLayout(recordsOf(document, 'wallRun')),
     lineLoads: byLayout(recordsOf(document, 'lineLoad')),
     pointLoads: byLayout(recordsOf(document, 'pointLoad')),
+    stairs: byLayout(recordsOf(document, 'stair')),
     slopes: byLayout(recordsOf(document, 'slope')),
     struts: byLayout(recordsOf(document, 'strut')),
   }
@@ -156,6 +161,7 @@ export function deriveOperators(
         wallRuns: (grouped.wallRuns.get(id) ?? []).map(wallShape),
         lineLoads: (grouped.lineLoads.get(id) ?? []).map(lineLoadShape),
         pointLoads: (grouped.pointLoads.get(id) ?? []).map(pointLoadShape),
+        stairs: (grouped.stairs.get(id) ?? []).map(stairShape),
         slopes: (grouped.slopes.get(id) ?? []).map(slopeShape),
         struts: (grouped.struts.get(id) ?? []).map(strutShape),
       }),
@@ -182,6 +188,7 @@ interface LayoutShapes {
   readonly wallRuns: readonly WallShape[]
   readonly lineLoads: readonly LineLoadShape[]
   readonly pointLoads: readonly PointLoadShape[]
+  readonly stairs: readonly StairShape[]
   readonly slopes: readonly SlopeShape[]
   readonly struts: readonly StrutShape[]
 }
@@ -225,9 +232,9 @@ function deriveOperator(memo: Memo, shapes: LayoutShapes): LayoutOperator {
 
 const only = ({ shares }: Shares): Share => present(shares[0], 'the one share')
 
-/** Typed loads, stretch by stretch, and members in space. */
+/** Typed loads, stretch by stretch, flights of stairs by their ends, and members in space. */
 const typedSources = (
-  { lineLoads, pointLoads, struts }: LayoutShapes,
+  { lineLoads, pointLoads, stairs, struts }: LayoutShapes,
   lineShare: (segment: WallSegment) => Shares,
   forceShare: (at: Point) => Shares,
 ): readonly Source[] => [
@@ -237,6 +244,7 @@ const typedSources = (
     ),
   ),
   ...pointLoads.flatMap((load) => load.path.map((at) => pointSource(load, at, only(forceShare(at))))),
+  ...stairs.flatMap((stair) => stairEnds(stair).map((end) => stairSource(stair, end, only(lineShare(end))))),
   ...struts.map((strut) => strutSource(strut, (at) => only(forceShare(at)))),
 ]
 

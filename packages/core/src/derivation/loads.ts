@@ -10,10 +10,12 @@ import {
 } from '../actions/cases'
 import { keyLoads, type KeyLoads } from '../actions/keyLoads'
 import { layerWeight, memberWeight, trussWeight } from '../actions/ownWeight'
+import { flightInputs, flightWeight } from '../actions/stairLoad'
+import { goingOf } from '../building/stairs'
 import type { TrussLengths } from '../building/truss'
 import { recordsOf, type Document } from '../document/document'
 import type { BuildUp, LoadKey } from '../document/recordKinds'
-import type { MaterialWeight, MemberStock, PanelSlab, SectionArea } from '../document/shapes'
+import type { MaterialWeight, MemberStock, PanelSlab, SectionArea, StairStock } from '../document/shapes'
 import type { LayoutOperator } from '../rundown/operator'
 import type { Source } from '../rundown/sources'
 import { familyOf } from '../standards/families'
@@ -48,12 +50,14 @@ export const casesStage = stage('cases', (family: FamilyId, plan: OnPlan): Cases
   return { actions, caseIds: actions.flatMap(({ cases }) => cases.map(({ id }) => id)) }
 })
 
-/** Own weights: per length of each member, per area of each slab. */
+/** Own weights: per length of each member, per area of each slab and flight of stairs. */
 export interface OwnWeights {
   /** N/m by member id. */
   readonly members: ReadonlyMap<string, number>
   /** Pa by panel id. */
   readonly slabs: ReadonlyMap<string, number>
+  /** Pa of plan by stair id. */
+  readonly stairs: ReadonlyMap<string, number>
 }
 
 export const weightsStage = stage(
@@ -64,6 +68,7 @@ export const weightsStage = stage(
     sections: readonly SectionArea[],
     materials: readonly MaterialWeight[],
     trusses: readonly TrussWeight[],
+    stairs: readonly StairStock[],
   ): OwnWeights => {
     const [areaOf, gammaOf] = [
       new Map(sections.map(({ id, area }) => [id as string, area])),
@@ -85,9 +90,12 @@ export const weightsStage = stage(
           slab ? [[id, layerWeight.evaluate({ t: slab.thickness, gamma: gamma(slab.material) })] as const] : [],
         ),
       ),
+      stairs: new Map(
+        stairs.map((stair) => [stair.id, flightWeight.evaluate(flightInputs(stair, gamma(stair.material)))]),
+      ),
     }
   },
-  ({ members, slabs }) => 100 * (members.size + slabs.size),
+  ({ members, slabs, stairs }) => 100 * (members.size + slabs.size + stairs.size),
 )
 
 /** What a truss weighs by: sections of its lower chord and web, and lengths, m. */
@@ -113,8 +121,8 @@ export const trussInputs = (
   gamma,
 })
 
-/** Which load key a region carries: by patch id, with `default` for the layout's own. */
-export type KeyOfRegion = readonly (readonly [patch: string, key: string])[]
+/** Which load key a region or a flight of stairs carries: by the patch's or stair's id, with `default` for the layout's own. */
+export type KeysInUse = readonly (readonly [of: string, key: string])[]
 
 /** A typed load with the case that it acts in: N/m or N. */
 export interface TypedIntensity {
@@ -134,7 +142,7 @@ export const intensityStage = stage(
   (
     operator: LayoutOperator,
     keys: readonly KeyLoads[],
-    keyOf: KeyOfRegion,
+    keyOf: KeysInUse,
     weights: OwnWeights,
     wallLoads: WallLoads,
     typed: readonly TypedIntensity[],
@@ -158,7 +166,8 @@ export const intensityStage = stage(
       else if (source.kind === 'line' || source.kind === 'point') {
         const load = typedOf.get(source.load.id)
         if (load) put(load.caseId, load.value)
-      } else if (source.kind === 'beam' || source.kind === 'strut') put(selfWeight, weights.members.get(source.id) ?? 0)
+      } else if (source.kind === 'stair') putStair(source, loads, weights, put)
+      else if (source.kind === 'beam' || source.kind === 'strut') put(selfWeight, weights.members.get(source.id) ?? 0)
       else putRegion(source, loads, weights, put)
     })
     return { values }
@@ -185,12 +194,33 @@ function putRegion(
     put(area, 1)
   }
   const loads = keys.get(keyOf.get(region.patchId ?? 'default') ?? '')
-  if (!loads) return
   // what lies in the roof weighs by its true area, what people and stored goods bring goes by the plan
-  put(buildUps, region.stretch * loads.buildUp.value)
-  if (loads.construction.permanent) put(constructionPermanent, region.stretch * loads.construction.permanent.value)
-  if (loads.construction.imposed) put(constructionImposed, loads.construction.imposed.value)
-  if (loads.cases === null) return
-  if (loads.imposed) put(loads.cases.imposed, loads.imposed.value)
-  if (loads.partitions) put(loads.cases.partitions, loads.partitions.value)
+  if (loads) putKey(loads, { lying: region.stretch, plan: 1 }, put)
+}
+
+/** Each end takes half of the flight. */
+function putStair(
+  { stair }: Extract<Source, { kind: 'stair' }>,
+  { keys, keyOf }: RegionLoads,
+  weights: OwnWeights,
+  put: Put,
+): void {
+  const half = goingOf(stair) / 2
+  put(selfWeight, half * (weights.stairs.get(stair.id) ?? 0))
+  const loads = keys.get(keyOf.get(stair.id) ?? '')
+  if (loads) putKey(loads, { lying: half, plan: half }, put)
+}
+
+/** Everything that a load key brings, times how much of it lies there and how much of the plan that is. */
+function putKey(
+  { buildUp, construction, cases, imposed, partitions }: KeyLoads,
+  { lying, plan }: { readonly lying: number; readonly plan: number },
+  put: Put,
+): void {
+  put(buildUps, lying * buildUp.value)
+  if (construction.permanent) put(constructionPermanent, lying * construction.permanent.value)
+  if (construction.imposed) put(constructionImposed, plan * construction.imposed.value)
+  if (cases === null) return
+  if (imposed) put(cases.imposed, plan * imposed.value)
+  if (partitions) put(cases.partitions, plan * partitions.value)
 }

@@ -6,7 +6,7 @@ import type { Point } from '../geometry/point'
 import type { Source } from '../rundown/sources'
 import { familyOf } from '../standards/families'
 import { caseRow, readCase } from './cells'
-import { floorAbove, keyOfRegion } from './floorQueries'
+import { floorAbove, keyShareOf, type KeyShare } from './floorQueries'
 import type { FloorState } from './floorStates'
 import type { ProjectState } from './project'
 
@@ -67,11 +67,9 @@ function partsOf(state: ProjectState, floor: FloorState, source: Source, row: nu
   const permanent = permanentAt(state, floor, row)
   if (source.kind === 'line' || source.kind === 'point')
     return permanent === 0 ? typedImposed(state, source.load.id) : [['permanent', permanent]]
-  const loads = source.kind === 'region' ? state.keys.get(keyOfRegion(state, source) ?? '') : undefined
-  return [
-    ['permanent', permanent],
-    ...(loads ? ofKey(state, loads, source.kind === 'region' ? source.region.stretch : 1) : []),
-  ]
+  const share = keyShareOf(state, source)
+  const loads = share ? state.keys.get(share.keyId) : undefined
+  return [['permanent', permanent], ...(share && loads ? ofKey(state, loads, share) : [])]
 }
 
 type Part = readonly [part: keyof MassParts, perUnit: number]
@@ -82,16 +80,16 @@ function permanentAt({ caseIds }: ProjectState, floor: FloorState, row: number):
 }
 
 /** What of a load key counts beside what is permanent. A load that belongs to no case does not. */
-function ofKey({ standard }: ProjectState, loads: KeyLoads, stretch: number): readonly Part[] {
+function ofKey({ standard }: ProjectState, loads: KeyLoads, { plan, lying }: KeyShare): readonly Part[] {
   const { massOnly, massShare, cases, imposed, partitions } = loads
-  const only: Part = ['massOnly', stretch * (massOnly?.value ?? 0)]
+  const only: Part = ['massOnly', lying * (massOnly?.value ?? 0)]
   if (cases === null) return [only]
-  const share = massShare.value
+  const share = plan * massShare.value
   const whole = familyOf(standard.family).mass.partitions === 'whole'
   return [
     only,
     ['imposed', share * (imposed?.value ?? 0)],
-    ['partitions', (whole ? 1 : share) * (partitions?.value ?? 0)],
+    ['partitions', (whole ? plan : share) * (partitions?.value ?? 0)],
   ]
 }
 

@@ -12,8 +12,8 @@ import type { FamilyId } from '../standards/family'
 import type { Standard } from '../standards/layer'
 import { deriveWind, extentOf } from './climate'
 import { deriveFloors, type FloorState } from './floorStates'
-import { keyOfRegions } from './layoutLoads'
-import { byLayout, deriveOperators } from './layouts'
+import { keysInUse } from './layoutLoads'
+import { deriveOperators } from './layouts'
 import { casesStage, deriveKeys } from './loads'
 import type { Memo } from './memo'
 import { stage } from './stage'
@@ -62,6 +62,7 @@ export function deriveProject(memo: Memo, document: Document): ProjectState {
   const { actions, caseIds } = memo.get(casesStage, standard.family, {
     ...loadsOnPlan(document, operators, keys, standard),
     wind: wind !== null,
+    barriers: recordsOf(document, 'barrier').some(({ layout }) => operators.has(layout)),
   })
   const floors = deriveFloors(memo, document, levels, operators, keys, caseIds, standard)
   return { document, basis, part, standard, levels, floors, keys, actions, caseIds, wind, extent }
@@ -76,11 +77,9 @@ function loadsOnPlan(
   operators: ReadonlyMap<string, LayoutOperator>,
   keys: ReadonlyMap<string, KeyLoads>,
   standard: Standard,
-): Omit<OnPlan, 'wind'> {
-  const patches = byLayout(recordsOf(document, 'patch'))
-  const used = [...operators.keys()].flatMap((id) =>
-    keyOfRegions(document, id, patches.get(id) ?? []).map(([, key]) => key),
-  )
+): Omit<OnPlan, 'wind' | 'barriers'> {
+  const keysOf = keysInUse(document)
+  const used = [...operators.keys()].flatMap((id) => keysOf(id).map(([, key]) => key))
   const ofKeys = [...new Set(used)].sort().flatMap((id): GroupOnPlan[] => {
     const loads = keys.get(id)
     return loads?.cases ? [{ group: loads.cases.group, partitions: loads.partitions !== null }] : []

@@ -1,3 +1,4 @@
+import { standsApart } from '../actions/cases'
 import { ruleSets, type Rule } from '../combinations/ruleSets'
 import { combinationStructure, countCombinations, type CombinationStructure } from '../combinations/structure'
 import { familyOf } from '../standards/families'
@@ -10,8 +11,8 @@ export const rulesOf = (state: ProjectState): readonly Rule[] =>
 /** One structure per rule; none where there is no action. */
 export const structuresOf = (state: ProjectState): readonly CombinationStructure[] => {
   const { exclusions } = familyOf(state.standard.family)
-  // construction stands last among the actions, so that the cases before it keep their places
-  const final = state.actions.filter(({ id }) => id !== 'construction')
+  // what stands apart comes last among the actions, so that the cases before it keep their places
+  const final = state.actions.filter(({ id }) => !standsApart(id))
   return final.length === 0 ? [] : rulesOf(state).map((rule) => combinationStructure(rule, final, exclusions))
 }
 

@@ -263,7 +263,8 @@ export const recordKinds = {
     weight: number('pressure', { min: 0, max: 1e5 }),
     /** The layers that it is made of; they weigh then. */
     buildUp: withDefault(nullable(ref('buildUp')), null),
-    heightRule: oneOf('lessBeam', 'lessSlab', 'lessBoth', 'typed'),
+    /** Which depth is taken off the storey height; none of it for a facade that hangs before the floors. */
+    heightRule: oneOf('lessBeam', 'lessSlab', 'lessBoth', 'storey', 'typed'),
     height: nullable(number('length', { above: 0, max: 100 })),
     openingShare: number('factor', { min: 0, max: 1 }),
     /** Openings by their sizes over the whole run; where there are any they go before the share. */
@@ -283,6 +284,39 @@ export const recordKinds = {
   lineLoad: { ...typedLoad, path: list(point(), 500, 2), value: number('lineLoad', { min: -1e7, max: 1e7 }) },
   /** A load typed at a point: N downwards, less than zero where it lifts. */
   pointLoad: { ...typedLoad, path: list(point(), 1, 1), value: number('force', { min: -1e9, max: 1e9 }) },
+  /**
+   * A straight flight of stairs: half of its weight and of what is on it goes to each of its ends, which lie on a landing or a
+   * beam of the same level.
+   */
+  stair: {
+    layout: ref('layout'),
+    label,
+    /** The middle of its lower end, then of its upper end. */
+    path: list(point(), 2, 2),
+    width: number('length', { above: 0, max: 50 }),
+    /** Height from its lower to its upper end. */
+    rise: number('length', { min: 0, max: 50 }),
+    /** Thickness square to its soffit, without the steps; 0 for a flight that its build-up weighs. */
+    waist: number('smallLength', { min: 0, max: 2 }),
+    /** Height of one step, which weighs half of it in the mean; 0 for treads without weight. */
+    riser: number('smallLength', { min: 0, max: 0.5 }),
+    material: ref('material'),
+    /** Finishes and use, per area of plan. */
+    key: nullable(ref('loadKey')),
+  },
+  /** People who lean on a parapet or barrier: a horizontal line load along it, square to it. */
+  barrier: {
+    layout: ref('layout'),
+    label,
+    path: list(point(), 500, 2),
+    closed: flag(),
+    /** The use of the floor behind it; which value that asks for is the family's and its layers' matter. */
+    use: nullable(text(60)),
+    /** Typed instead of the value of the use. */
+    value: nullable(number('lineLoad', { min: 0, max: 1e5 })),
+    /** Of its top above the level. */
+    height: number('length', { above: 0, max: 10 }),
+  },
   /** A selection that can be called back: expanded ids; what is gone is passed over. */
   selection: { name: text(60), picked: list(text(120), 5000, 1) },
   /** The body that stands in the wind. */
@@ -338,6 +372,8 @@ export type Patch = RecOf<'patch'>
 export type WallRun = RecOf<'wallRun'>
 export type LineLoad = RecOf<'lineLoad'>
 export type PointLoad = RecOf<'pointLoad'>
+export type Stair = RecOf<'stair'>
+export type Barrier = RecOf<'barrier'>
 export type Selection = RecOf<'selection'>
 export type BuildingPart = RecOf<'buildingPart'>
 

@@ -9,6 +9,7 @@ import type {
   Rec,
   Section,
   Slope,
+  Stair,
   Strut,
   WallRun,
 } from './recordKinds'
@@ -39,11 +40,13 @@ export const openingShape = picker<Opening>()('id', 'outline')
 export const patchShape = picker<Patch>()('id', 'outline', 'mode', 'order')
 export const wallShape = picker<WallRun>()('id', 'path', 'closed')
 export const lineLoadShape = picker<LineLoad>()('id', 'path')
+export const stairShape = picker<Stair>()('id', 'path', 'width')
 export const pointLoadShape = picker<PointLoad>()('id', 'path')
 
 // And what of it weighs, so that a new label weighs nothing again.
 export const memberStock = picker<Member | Strut>()('id', 'section', 'material')
 export const panelSlab = picker<Panel>()('id', 'slab')
+export const stairStock = picker<Stair>()('id', 'path', 'rise', 'waist', 'riser', 'material')
 export const sectionArea = picker<Section>()('id', 'area')
 export const materialWeight = picker<Material>()('id', 'unitWeight')
 
@@ -56,6 +59,8 @@ export type OpeningShape = ReturnType<typeof openingShape>
 export type PatchShape = ReturnType<typeof patchShape>
 export type WallShape = ReturnType<typeof wallShape>
 export type LineLoadShape = ReturnType<typeof lineLoadShape>
+export type StairShape = ReturnType<typeof stairShape>
+export type StairStock = ReturnType<typeof stairStock>
 export type PointLoadShape = ReturnType<typeof pointLoadShape>
 export type MemberStock = ReturnType<typeof memberStock>
 export type PanelSlab = ReturnType<typeof panelSlab>

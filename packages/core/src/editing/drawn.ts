@@ -1,5 +1,6 @@
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import type {
+  Barrier,
   Layout,
   LineLoad,
   LoadKey,
@@ -9,6 +10,7 @@ import type {
   Patch,
   PointLoad,
   Slope,
+  Stair,
   Strut,
   WallRun,
 } from '../document/recordKinds'
@@ -17,7 +19,17 @@ import { signedArea } from '../geometry/polygon'
 import type { Ring } from '../geometry/polygon'
 import { ringAt } from './beamRings'
 import { freeLabel, type Drawn } from './shaped'
-import { storeyUnder, usualLoad, usualSlab, usualSpan, usualStock, usualTruss, usualWall } from './usual'
+import {
+  storeyUnder,
+  usualBarrier,
+  usualLoad,
+  usualSlab,
+  usualSpan,
+  usualFlight,
+  usualStock,
+  usualTruss,
+  usualWall,
+} from './usual'
 
 /** What can be drawn, and how many points it takes: a number, or a ring or path that ends when one says so. */
 export const tools = {
@@ -38,6 +50,8 @@ export const tools = {
   wallRun: { name: 'wall run', shape: 'path' },
   lineLoad: { name: 'line load', shape: 'path' },
   pointLoad: { name: 'point load', shape: 'point' },
+  stair: { name: 'flight of stairs', shape: 'segment' },
+  barrier: { name: 'barrier', shape: 'path' },
 } as const satisfies Record<string, { readonly name: string; readonly shape: 'point' | 'segment' | 'ring' | 'path' }>
 
 export type Tool = keyof typeof tools
@@ -63,6 +77,8 @@ const letters: Readonly<Record<Tool, string>> = {
   wallRun: 'W',
   lineLoad: 'Q',
   pointLoad: 'F',
+  stair: 'Z',
+  barrier: 'H',
 }
 
 export type Made = { readonly ok: true; readonly record: Drawn } | { readonly ok: false; readonly problem: string }
@@ -115,6 +131,16 @@ const makers: Readonly<Record<Tool, Maker>> = {
   strut: drawStrut,
   patch: drawPatch,
   patchInRing: (points, base, ground) => inRing(points, ground, (ring) => drawPatch(ring, base, ground)),
+  stair: drawStair,
+  barrier: (path, base, { document, layout, random, closed = false }) =>
+    made<Barrier>({
+      kind: 'barrier',
+      id: newId('barrier', random),
+      ...base,
+      path,
+      closed: closed && path.length > 2,
+      ...usualBarrier(document, layout),
+    }),
   wallRun: (path, base, { document, random, closed = false }) =>
     made<WallRun>({
       kind: 'wallRun',
@@ -207,6 +233,12 @@ function drawStrut(points: readonly Point[], base: Base, { document, layout, ran
     endHeight: 0,
     ...stock,
   })
+}
+
+function drawStair(points: readonly Point[], base: Base, { document, random }: Ground): Made {
+  const usual = usualFlight(document, points)
+  if (!usual) return problem('There is no material yet. Add one first.')
+  return made<Stair>({ kind: 'stair', id: newId('stair', random), ...base, path: points.slice(0, 2), ...usual })
 }
 
 function drawPanel(outline: readonly Point[], base: Base, { document, layout, random }: Ground): Made {

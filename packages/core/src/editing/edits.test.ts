@@ -113,14 +113,16 @@ describe('drawing', () => {
       [0, 6],
     ],
     ...(Object.fromEntries(
-      (['joist', 'rafter', 'purlin', 'truss', 'strut'] as const).map((tool) => [
+      (['joist', 'rafter', 'purlin', 'truss', 'strut', 'stair', 'barrier'] as const).map((tool) => [
         tool,
         [
           [0, 0],
           [6, 0],
         ],
       ]),
-    ) as unknown as Readonly<Record<'joist' | 'rafter' | 'purlin' | 'truss' | 'strut', [number, number][]>>),
+    ) as unknown as Readonly<
+      Record<'joist' | 'rafter' | 'purlin' | 'truss' | 'strut' | 'stair' | 'barrier', [number, number][]>
+    >),
     slope: rectangle(0, 0, 6, 4),
     column: [[0, 0]],
     panelInRing: [[3, 2]],

@@ -50,6 +50,8 @@ const makes: { readonly [K in Drawn['kind']]: (record: Extract<Drawn, { kind: K 
   wallRun: ({ buildUp, weight, heightRule }) => [buildUp ?? weight, heightRule],
   lineLoad: ({ value, nature, use }) => [value, nature, use],
   pointLoad: ({ value, nature, use }) => [value, nature, use],
+  stair: ({ waist, riser, material, key }) => [waist, riser, material, key],
+  barrier: ({ use, value, height }) => [use, value, height],
 }
 
 // each entry takes the record of its kind: TypeScript cannot correlate the two

@@ -2,6 +2,7 @@ import type { Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import { splitExpanded } from '../document/labels'
 import type {
+  Barrier,
   Layout,
   LineLoad,
   Member,
@@ -11,6 +12,7 @@ import type {
   PointLoad,
   Rec,
   Slope,
+  Stair,
   Strut,
   WallRun,
 } from '../document/recordKinds'
@@ -18,7 +20,7 @@ import type { Point } from '../geometry/point'
 import type { Repeat } from './repeatText'
 
 /** Records that are drawn: they differ in shape only (two points, one, a ring, a path). */
-export type Drawn = Member | Strut | Panel | Opening | Slope | Patch | WallRun | LineLoad | PointLoad
+export type Drawn = Member | Strut | Panel | Opening | Slope | Patch | WallRun | LineLoad | PointLoad | Stair | Barrier
 
 const drawnKinds = [
   'member',
@@ -30,6 +32,8 @@ const drawnKinds = [
   'wallRun',
   'lineLoad',
   'pointLoad',
+  'stair',
+  'barrier',
 ] as const
 
 export const isDrawn = (record: Rec | undefined): record is Drawn =>

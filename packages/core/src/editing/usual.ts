@@ -1,6 +1,16 @@
 import { expandFloors } from '../building/floors'
 import { recordsOf, type Document } from '../document/document'
-import type { Layout, LineLoad, Material, Member, Panel, Section, WallRun } from '../document/recordKinds'
+import type {
+  Barrier,
+  Layout,
+  LineLoad,
+  Material,
+  Member,
+  Panel,
+  Section,
+  Stair,
+  WallRun,
+} from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
 
@@ -78,4 +88,29 @@ export function usualWall(
     openingShare: 0,
     openingSizes: [],
   }
+}
+
+type FlightFields = Pick<Stair, 'width' | 'rise' | 'waist' | 'riser' | 'material' | 'key'>
+
+/**
+ * As the flight drawn before, else 1.20 m wide and 160 mm thick, with steps of 17 over 28 cm (common practice), of what the first
+ * slab is made of; null while there is no material.
+ */
+export function usualFlight(document: Document, [foot = [0, 0], head = [0, 0]]: readonly Point[]): FlightFields | null {
+  const rise = Math.round((distance(foot, head) * 0.17 * 100) / 0.28) / 100
+  const before = recordsOf(document, 'stair').at(-1)
+  if (before) {
+    const { width, waist, riser, material, key } = before
+    return { width, rise, waist, riser, material, key }
+  }
+  const slab = recordsOf(document, 'panel').find((panel) => panel.slab !== null)?.slab
+  const material = slab?.material ?? recordsOf(document, 'material')[0]?.id
+  return material ? { width: 1.2, rise, waist: 0.16, riser: 0.17, material, key: null } : null
+}
+
+/** The use of the floor, and 1.10 m high, as the one before. */
+export function usualBarrier(document: Document, { defaultKey }: Layout): Pick<Barrier, 'use' | 'value' | 'height'> {
+  const key = defaultKey ? document.records.get(defaultKey) : undefined
+  const before = recordsOf(document, 'barrier').at(-1)
+  return { use: key?.kind === 'loadKey' ? key.use : null, value: before?.value ?? null, height: before?.height ?? 1.1 }
 }

@@ -1,5 +1,6 @@
 import type { ProjectState } from '../derivation/project'
 import {
+  barrierRows,
   caseRows,
   combinationRows,
   envelopeRows,
@@ -40,7 +41,7 @@ const caseColumns: readonly Column<RowOf<typeof caseRows>>[] = [
   ['on members [kN]', (r) => kilo(r.onMembers)],
   ['at supports [kN]', (r) => kilo(r.atSupports)],
   ['not carried [kN]', (r) => kilo(r.notCarried)],
-  ['handed on as storey forces', (r) => r.handedOn],
+  ['handed on as it is', (r) => r.handedOn],
 ]
 
 const memberLoadColumns: readonly Column<RowOf<typeof memberLoadRows>>[] = [
@@ -62,6 +63,21 @@ const storeyColumns: readonly Column<RowOf<typeof storeyRows>>[] = [
   ['x [m]', (r) => r.x],
   ['y [m]', (r) => r.y],
   ['z [m]', (r) => r.z],
+]
+
+const barrierColumns: readonly Column<RowOf<typeof barrierRows>>[] = [
+  ['case', (r) => r.case],
+  ['barrier', (r) => r.label],
+  ['level', (r) => r.level],
+  ['use behind it', (r) => r.use],
+  ['x0 [m]', (r) => r.x0],
+  ['y0 [m]', (r) => r.y0],
+  ['x1 [m]', (r) => r.x1],
+  ['y1 [m]', (r) => r.y1],
+  ['outwards, x [kN/m]', (r) => kilo(r.fx)],
+  ['outwards, y [kN/m]', (r) => kilo(r.fy)],
+  ['above the level [m]', (r) => r.height],
+  ['moment about the edge [kNm/m]', (r) => kilo(r.moment)],
 ]
 
 const envelopeColumns: readonly Column<RowOf<typeof envelopeRows>>[] = [
@@ -95,6 +111,7 @@ const texts: Readonly<Record<ResultStage, (state: ProjectState) => string>> = {
   cases: (state) => csvText(caseColumns, caseRows(state)),
   memberLoads: (state) => csvText(memberLoadColumns, memberLoadRows(state)),
   storeyForces: (state) => csvText(storeyColumns, storeyRows(state)),
+  barriers: (state) => csvText(barrierColumns, barrierRows(state)),
   combinations: combinationsText,
   envelopes: (state) => csvText(envelopeColumns, envelopeRows(state)),
 }

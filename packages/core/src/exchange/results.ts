@@ -1,6 +1,7 @@
-import { windCase } from '../actions/cases'
+import { barrierCase, windCase } from '../actions/cases'
 import { stretchesOf } from '../building/slopes'
 import { listCombinations, countCombinations } from '../combinations/structure'
+import { barriersOn } from '../derivation/barriers'
 import { balanceOf } from '../derivation/balance'
 import { readCase } from '../derivation/cells'
 import { effectKinds, effectsOf } from '../derivation/effects'
@@ -14,7 +15,7 @@ import { alongTrueLength, loadsOnColumns, memberLoads } from '../rundown/memberL
 import type { ActionId } from '../standards/family'
 
 export const resultFormat = 'hedrion-results'
-export const resultStages = ['cases', 'memberLoads', 'storeyForces', 'combinations', 'envelopes'] as const
+export const resultStages = ['cases', 'memberLoads', 'storeyForces', 'barriers', 'combinations', 'envelopes'] as const
 export type ResultStage = (typeof resultStages)[number]
 
 /** Combinations are written out up to this many per rule; the count says how many there are. */
@@ -24,6 +25,7 @@ const rowsOf = {
   cases: caseRows,
   memberLoads: memberLoadRows,
   storeyForces: storeyRows,
+  barriers: barrierRows,
   combinations: combinationRows,
   envelopes: envelopeRows,
 } satisfies Record<ResultStage, (state: ProjectState) => unknown>
@@ -47,7 +49,7 @@ export function caseRows(state: ProjectState) {
   return state.actions.flatMap(({ id: action, rule, cases }) =>
     cases.map(({ id, name }) => {
       const { applied, onMembers, atSupports, notCarried, handedOn } = balanceOf(state, id)
-      return { id, name, action, rule, applied, onMembers, atSupports, notCarried, handedOn }
+      return { id, name, action, rule, applied, onMembers, atSupports, notCarried, handedOn: handedOn !== null }
     }),
   )
 }
@@ -128,6 +130,36 @@ export function storeyRows(state: ProjectState) {
       y,
       z,
     })),
+  )
+}
+
+/**
+ * What presses on every barrier, stretch by stretch: a line load square to it and outwards (it may act inwards as well), at a
+ * height over the level, and its moment about the edge of the floor. N/m, N·m/m, m.
+ */
+export function barrierRows(state: ProjectState) {
+  return state.floors.flatMap((floor) =>
+    barriersOn(state, floor).flatMap(({ barrier, a, b, outward, load }) => {
+      if (!load) return []
+      const q = load.load.value
+      return [
+        {
+          case: barrierCase,
+          barrier: expandedAt(floor, barrier.id),
+          label: barrier.label,
+          level: floor.level.name,
+          use: barrier.use,
+          x0: a[0],
+          y0: a[1],
+          x1: b[0],
+          y1: b[1],
+          fx: q * outward[0],
+          fy: q * outward[1],
+          height: load.place.value,
+          moment: load.moment.value,
+        },
+      ]
+    }),
   )
 }
 

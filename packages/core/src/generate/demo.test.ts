@@ -30,11 +30,15 @@ describe('the demo', () => {
     expect(roof.notCarried).toBeCloseTo(5.4 * 400, 6)
   })
 
-  test('hand: imposed C on two floors: (388.8 − 9 void − 43.2 store)·3.0 and balcony 25.92·5.0, stair 6 m·7.5, twice', () => {
-    const floor = (388.8 - 9 - 43.2) * 3000 + 25.92 * 5000 + 6 * 7500
+  test('hand: imposed C on two floors: (388.8 − 9 void − 43.2 store)·3.0 and balcony 25.92·5.0, two flights of 3·1.5 m·5.0, twice', () => {
+    const floor = (388.8 - 9 - 43.2) * 3000 + 25.92 * 5000 + 2 * 3 * 1.5 * 5000
     expect(balanceOf(state, 'imposed/C').applied).toBeCloseTo(2 * floor, 3)
-    // stair flights 6 m · 8.1 kN/m on two floors, and two feet of the chiller of 18 kN
-    expect(balanceOf(state, 'permanent/typed').applied).toBeCloseTo(2 * 6 * 8100 + 2 * 18_000, 3)
+    // screens 6 m · 0.9 kN/m on two floors, and two feet of the chiller of 18 kN
+    expect(balanceOf(state, 'permanent/typed').applied).toBeCloseTo(2 * 6 * 900 + 2 * 18_000, 3)
+  })
+
+  test('hand: people press 0.80 kN/m (EN 1991-1-1 table 6.12, from memory) on 1.8 + 14.4 + 1.8 m of parapet, twice', () => {
+    expect(balanceOf(state, 'barrier/people').applied).toBeCloseTo(2 * 18 * 800, 6)
   })
 
   test('survives the project file', () => {

@@ -1,13 +1,10 @@
 import type { ChangeSet } from '../document/changes'
-import { blankBasis, blankLoadKey, simpleMember } from '../document/blanks'
-import { newId, seededRandom } from '../document/document'
+import { blankBasis, simpleMember } from '../document/blanks'
 import type { Point } from '../geometry/point'
 import type {
-  BuildUp,
+  Barrier,
   GridLine,
   Layout,
-  Level,
-  LevelRange,
   LineLoad,
   LoadKey,
   Member,
@@ -16,20 +13,17 @@ import type {
   Patch,
   PointLoad,
   Rec,
-  Section,
+  Stair,
   WallRun,
 } from '../document/recordKinds'
 import { rolledSection } from '../editing/sectionText'
-import { hallFrame, hallStock, type HallStock } from './hall'
-import type { HallBrief } from './hallSentence'
+import { workshopHall } from './demoHall'
+import { buildUp, id, key, layer, level, on, random, typed } from './demoParts'
 import { concrete, steel } from './stock'
 
 // Marrowfield Library & Workshop: an invented town library. The L-shaped reading block, three storeys, with a stair
 // void, a balcony with a masonry parapet and plant on the roof; beside it the workshop, a hall with a duo-pitch roof on
 // trusses. Two concerns are left in on purpose.
-const random = seededRandom(20261124)
-const id = <K extends Rec['kind']>(kind: K) => newId(kind, random)
-
 const stock = {
   steel: steel(random),
   concrete: concrete(random),
@@ -39,27 +33,6 @@ const stock = {
   column: rolledSection('HEB 240', random, false),
 }
 
-const buildUp = (name: string, ...layers: BuildUp['layers']): BuildUp => ({
-  kind: 'buildUp',
-  id: id('buildUp'),
-  name,
-  layers,
-})
-const layer = (name: string, millimetres: number, kilonewtons: number) => ({
-  name,
-  thickness: millimetres / 1000,
-  unitWeight: kilonewtons * 1000,
-  load: null,
-  source: '',
-})
-const typed = (name: string, kilonewtons: number) => ({
-  name,
-  thickness: null,
-  unitWeight: null,
-  load: kilonewtons * 1000,
-  source: '',
-})
-
 const ups = {
   floor: buildUp('Reading floor', layer('screed', 50, 20), typed('carpet', 0.05), typed('services and ceiling', 0.2)),
   store: buildUp('Book store floor', layer('screed', 50, 20), typed('ceiling', 0.15)),
@@ -67,22 +40,15 @@ const ups = {
   roof: buildUp('Roof', layer('gravel', 50, 18), typed('insulation and membrane', 0.15), typed('ceiling', 0.2)),
   plant: buildUp('Plant plinth', layer('concrete plinth', 75, 24)),
 }
-const key = (
-  name: string,
-  up: BuildUp,
-  use: LoadKey['use'],
-  imposed: number | null,
-  partitionWeight: number | null,
-): LoadKey => ({ ...blankLoadKey(name, random), buildUp: up.id, use, imposed, partitionWeight })
 const keys = {
   reading: key('Reading room', ups.floor, 'C1', null, 1000),
   store: key('Book store', ups.store, 'E1', null, null),
   balcony: key('Balcony', ups.balcony, 'C3', null, null),
   roof: key('Roof', ups.roof, 'H', null, null),
   plant: key('Plant', ups.plant, 'E1', 2500, null),
+  stair: key('Stair', null, 'C3', null, null),
 }
 
-const level = (name: string, elevation: number): Level => ({ kind: 'level', id: id('level'), name, elevation })
 const levels = {
   base: level('Base', -0.6),
   ground: level('Ground', 0),
@@ -95,14 +61,6 @@ const layouts: Readonly<Record<'floor' | 'roof', Layout>> = {
   floor: { kind: 'layout', id: id('layout'), name: 'Reading floor', defaultKey: keys.reading.id },
   roof: { kind: 'layout', id: id('layout'), name: 'Roof', defaultKey: keys.roof.id },
 }
-
-const on = (layout: Layout, at: Level): LevelRange => ({
-  kind: 'levelRange',
-  id: id('levelRange'),
-  layout: layout.id,
-  from: at.id,
-  to: at.id,
-})
 
 const xs = [0, 7.2, 14.4, 21.6] as const
 const ys = [0, 9, 15, 21] as const
@@ -218,6 +176,17 @@ const wall = (
   openingShare,
   openingSizes: [],
 })
+const guard = (layout: Layout, use: string, path: readonly Point[]): Barrier => ({
+  kind: 'barrier',
+  id: id('barrier'),
+  layout: layout.id,
+  label: next(layout, 'H'),
+  path,
+  closed: false,
+  use,
+  value: null,
+  height: 1.1,
+})
 const patch = (layout: Layout, on: LoadKey, mode: Patch['mode'], order: number, ring: readonly Point[]): Patch => ({
   kind: 'patch',
   id: id('patch'),
@@ -241,6 +210,19 @@ const lineLoad = (what: string, value: number, acts: Pick<LineLoad, 'nature' | '
     [x, 15],
   ],
   value,
+})
+const flight = (foot: Point, head: Point): Stair => ({
+  kind: 'stair',
+  id: id('stair'),
+  layout: layouts.floor.id,
+  label: next(layouts.floor, 'Z'),
+  path: [foot, head],
+  width: 1.5,
+  rise: 1.8,
+  waist: 0.15,
+  riser: 0.15,
+  material: stock.concrete.id,
+  key: keys.stair.id,
 })
 const chiller = (value: number, at: Point): PointLoad => ({
   kind: 'pointLoad',
@@ -335,71 +317,29 @@ const steps: (readonly [note: string, records: readonly Rec[]])[] = [
         [14.4, 0],
       ]),
       wall(layouts.roof, 2870, 'typed', 0.6, 0, true, outline),
+      guard(layouts.floor, 'C3', [
+        [0, 0],
+        [0, -1.8],
+        [14.4, -1.8],
+        [14.4, 0],
+      ]),
     ],
   ],
   ['Roof platform beside the plant', [panel(layouts.roof, 14.4, 3, 16.2, 6, 0.12)]],
   [
-    'Stair flights on the edges of the void, chiller on the roof',
+    'Stair and its screens, chiller on the roof',
     [
-      // half a flight of 3 m on each edge: 150 mm waist and steps about 5.4 kN/m², imposed as the floors that it serves
-      ...[11.4, 14.4].flatMap((x) => [
-        lineLoad('stair flight', 8100, { nature: 'permanent', use: null }, x),
-        lineLoad('people on the stair', 7500, { nature: 'imposed', use: 'C3' }, x),
-      ]),
+      // half way up in each flight: 12 steps of 150 over 3 m
+      flight([11.4, 12.75], [14.4, 12.75]),
+      flight([14.4, 14.25], [11.4, 14.25]),
+      ...[11.4, 14.4].map((x) => lineLoad('glass screen', 900, { nature: 'permanent', use: null }, x)),
       chiller(18_000, [2.5, 12]),
       chiller(18_000, [5.5, 12]),
     ],
   ],
 ]
 
-steps.push(['Workshop hall beside the block', workshopHall()])
-
-/** Four bays of 6 m beside the north-east wing, 0.6 m off it, eaves 6 m over the base: lower than the second floor. */
-function workshopHall(): readonly Rec[] {
-  const brief: HallBrief = {
-    span: 12,
-    bays: 4,
-    bay: 6,
-    eaves: 6,
-    pitch: Math.PI / 15,
-    frames: 'trusses',
-    purlins: 2,
-    family: 'EN',
-  }
-  const sure = (section: Section): Section => ({ ...section, assumed: false })
-  const assumed = hallStock(brief, random)
-  const parts: HallStock = {
-    steel: stock.steel,
-    column: sure(assumed.column),
-    main: sure(assumed.main),
-    bottom: sure(assumed.bottom),
-    web: sure(assumed.web),
-    purlin: sure(assumed.purlin),
-    brace: sure(assumed.brace),
-  }
-  const roofUp = buildUp('Workshop roof', typed('sheeting', 0.12), typed('insulation', 0.08), typed('services', 0.15))
-  const roofKey = key('Workshop roof', roofUp, 'H', null, null)
-  const eaves = level('Eaves', 5.4)
-  const layout: Layout = { kind: 'layout', id: id('layout'), name: 'Workshop roof', defaultKey: roofKey.id }
-  const lines = Array.from({ length: 5 }, (_, i): GridLine => ({
-    kind: 'gridLine',
-    id: id('gridLine'),
-    axis: 'x',
-    label: String(5 + i),
-    at: 22.2 + 6 * i,
-  }))
-  const { steel: known, ...sections } = parts
-  return [
-    ...lines,
-    eaves,
-    ...Object.values<Section>(sections),
-    roofUp,
-    roofKey,
-    layout,
-    on(layout, eaves),
-    ...hallFrame(brief, layout, [22.2, 9], { ...parts, steel: known }, random),
-  ]
-}
+steps.push(['Workshop hall beside the block', workshopHall(stock.steel)])
 
 /** The demo as a person would make it: the same change sets, in order. Ids are fixed, so that it is the same everywhere. */
 export const demoChanges: readonly ChangeSet[] = steps.map(([note, records], i) => ({

@@ -1,5 +1,8 @@
+import { barrierCase } from '../actions/cases'
 import { isTypedLoad } from '../actions/typedLoads'
 import { heightOn } from '../building/slopes'
+import { stairOutline } from '../building/stairs'
+import { barriersOn } from '../derivation/barriers'
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorArea, floorAt, keyOfRegion } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
@@ -83,6 +86,35 @@ export interface TypedLoadView {
   readonly notCarried: number
 }
 
+/** A flight of stairs as the plan draws it. */
+export interface StairView {
+  readonly id: string
+  readonly expandedId: string
+  readonly label: string
+  /** Round its rectangle from the lower end. */
+  readonly outline: readonly Point[]
+  /** The middle of its lower and of its upper end. */
+  readonly foot: Point
+  readonly head: Point
+  /** In the case on each end, N/m of its width. */
+  readonly load: number
+  /** Of its two ends, the width that nothing carries, m. */
+  readonly notCarriedWidth: number
+}
+
+export interface BarrierView {
+  readonly id: string
+  readonly expandedId: string
+  readonly label: string
+  readonly a: Point
+  readonly b: Point
+  readonly outward: Point
+  /** N/m outwards in the case of barriers, else 0. */
+  readonly load: number
+  /** N/m whatever the case; null where nothing says how much. */
+  readonly value: number | null
+}
+
 /** A plane of the roof over the level, with the heights of its lowest and highest point over it. */
 export interface SlopeView {
   readonly id: string
@@ -129,6 +161,8 @@ export interface FloorView {
   readonly openings: readonly OpeningView[]
   readonly slopes: readonly SlopeView[]
   readonly struts: readonly StrutView[]
+  readonly stairs: readonly StairView[]
+  readonly barriers: readonly BarrierView[]
   readonly area: number
 }
 
@@ -151,6 +185,8 @@ export function floorView(state: ProjectState, levelId: string, caseId: string):
       .map(({ id, label, outline }) => ({ id, expandedId: expandedAt(floor, id), label, outline })),
     slopes: slopeViews(state, floor),
     struts: strutViews(state, floor),
+    stairs: stairViews(state, floor, caseId),
+    barriers: barrierViews(state, floor, caseId),
     area: floorArea(state, floor),
   }
 }
@@ -253,6 +289,48 @@ const strutViews = (state: ProjectState, floor: FloorState): readonly StrutView[
     const { id, label, role, startHeight, endHeight } = record
     const notCarried = floor.operator.notCarried[row] ?? 0
     return [{ id, expandedId: expandedAt(floor, id), label, role, a, b, startHeight, endHeight, notCarried }]
+  })
+
+/** A flight's ends carry alike, so that the lower one stands for both. */
+function stairViews(state: ProjectState, floor: FloorState, caseId: string): readonly StairView[] {
+  const at = readCase(state, caseId)
+  const lost = new Map<string, number>()
+  floor.operator.plan.sources.forEach((source, row) => {
+    if (source.kind !== 'stair') return
+    lost.set(source.stair.id, (lost.get(source.stair.id) ?? 0) + (floor.operator.notCarried[row] ?? 0))
+  })
+  return floor.operator.plan.sources.flatMap((source, row): StairView[] => {
+    if (source.kind !== 'stair' || !source.id.endsWith('/0')) return []
+    const { id, path } = source.stair
+    const [foot = source.a, head = source.b] = path
+    return [
+      {
+        id,
+        expandedId: expandedAt(floor, id),
+        label: labelOf(state.document, id),
+        outline: stairOutline(source.stair),
+        foot,
+        head,
+        load: at(floor.intensities, row),
+        notCarriedWidth: lost.get(id) ?? 0,
+      },
+    ]
+  })
+}
+
+const barrierViews = (state: ProjectState, floor: FloorState, caseId: string): readonly BarrierView[] =>
+  barriersOn(state, floor).map(({ barrier: { id, label }, a, b, outward, load }) => {
+    const value = load?.load.value ?? null
+    return {
+      id,
+      expandedId: expandedAt(floor, id),
+      label,
+      a,
+      b,
+      outward,
+      load: caseId === barrierCase ? (value ?? 0) : 0,
+      value,
+    }
   })
 
 function typedViews(state: ProjectState, floor: FloorState, caseId: string): readonly TypedLoadView[] {

@@ -1,4 +1,4 @@
-import { keyOfRegion } from '../derivation/floorQueries'
+import { keyShareOf } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
 
@@ -14,17 +14,16 @@ export interface KeySum {
   readonly partitions: number
 }
 
-/** Sums per load key and level, from the top; what lies on no panel is in none. */
+/** Sums per load key and level, from the top; what lies on no panel is in none, but flights of stairs are. */
 export function keySums(state: ProjectState): readonly KeySum[] {
   return [...state.floors].reverse().flatMap(({ level, operator }) => {
     const areas = new Map<string, { plan: number; lying: number }>()
     for (const source of operator.plan.sources) {
-      if (source.kind !== 'region') continue
-      const key = keyOfRegion(state, source)
-      if (key === null) continue
-      const { plan, lying } = areas.get(key) ?? { plan: 0, lying: 0 }
-      const area = source.share.applied
-      areas.set(key, { plan: plan + area, lying: lying + area * source.region.stretch })
+      const share = keyShareOf(state, source)
+      if (share === null) continue
+      const { plan, lying } = areas.get(share.keyId) ?? { plan: 0, lying: 0 }
+      const { applied } = source.share
+      areas.set(share.keyId, { plan: plan + applied * share.plan, lying: lying + applied * share.lying })
     }
     return [...areas].flatMap(([keyId, { plan: area, lying }]): KeySum[] => {
       const loads = state.keys.get(keyId)

@@ -1,4 +1,4 @@
-import type { Action } from '../actions/cases'
+import { standsApart, type Action } from '../actions/cases'
 import { concernsOf } from '../concerns/concernsOf'
 import { balanceOf, equilibriumResidual, type Balance } from '../derivation/balance'
 import { derivesWind, windSite } from '../derivation/climate'
@@ -106,7 +106,7 @@ function figuresOf(state: ProjectState, actions: readonly ActionView[]): Figures
     storeys: state.floors.length,
     area: state.floors.reduce((sum, floor) => sum + floorArea(state, floor), 0),
     permanent: balances(({ nature }) => nature === 'permanent').reduce((sum, { applied }) => sum + applied, 0),
-    notCarried: balances(({ id }) => id !== 'construction').reduce((sum, { notCarried }) => sum + notCarried, 0),
+    notCarried: balances(({ id }) => !standsApart(id)).reduce((sum, { notCarried }) => sum + notCarried, 0),
     combinations: combinationCount(state).toString(),
     cases: state.caseIds.length,
     mostReaction: mostReaction(state),

@@ -1,4 +1,4 @@
-import { constructionPermanent, isConstruction, selfWeight } from '../actions/cases'
+import { buildUps, constructionPermanent, isConstruction, selfWeight } from '../actions/cases'
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorAbove, keyOfRegion, lengthOfColumn, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
@@ -8,7 +8,7 @@ import { recordOfSource, type RegionSource, type Source } from '../rundown/sourc
 
 /** A part of what lands on a member, or where it goes; N, downwards. `detail` is worded where it is shown. */
 export interface PathRow {
-  readonly kind: 'region' | 'wall' | 'line' | 'point' | 'ownWeight' | 'beam' | 'strut' | 'column'
+  readonly kind: 'region' | 'wall' | 'line' | 'point' | 'stair' | 'ownWeight' | 'beam' | 'strut' | 'column'
   readonly label: string
   readonly force: number
   /** Load per unit and how much of it: Pa and m², or N/m and m. */
@@ -87,6 +87,7 @@ export function sourceAddress(state: ProjectState, source: Source, caseId: strin
   if (source.kind === 'wall') return `wall:${source.id}@${levelId}`
   if (source.kind === 'beam' || source.kind === 'strut') return `beamWeight:${source.id}`
   if (source.kind === 'line' || source.kind === 'point') return `typed:${source.load.id}`
+  if (source.kind === 'stair') return `stairEnd:${source.stair.id}:${caseId}`
   const address = regionAddress(state, source, caseId)
   const { slopeId } = source.region
   const lies = caseId.startsWith('permanent/') || caseId === constructionPermanent
@@ -97,9 +98,14 @@ function regionAddress(state: ProjectState, source: RegionSource, caseId: string
   const { id } = source.panel.panel
   if (caseId === selfWeight) return panelOf(state.document, id)?.slab ? `slab:${id}` : null
   const key = keyOfRegion(state, source)
-  if (key && isConstruction(caseId)) return `key:${key}:${caseId}`
-  const part = caseId.endsWith('/partitions') ? 'partitions' : caseId === 'permanent/build-ups' ? 'buildUp' : 'imposed'
-  return key ? `key:${key}:${part}` : null
+  return key && keyAddress(key, caseId)
+}
+
+/** Where the trace of what a load key brings in a case begins. */
+export function keyAddress(key: string, caseId: string): string {
+  if (isConstruction(caseId)) return `key:${key}:${caseId}`
+  const part = caseId.endsWith('/partitions') ? 'partitions' : caseId === buildUps ? 'buildUp' : 'imposed'
+  return `key:${key}:${part}`
 }
 
 /** Beams of the floor that rest on this one. */

@@ -1,3 +1,4 @@
+import { standsApart } from '../actions/cases'
 import type { Rule, RuleId } from '../combinations/ruleSets'
 import { countCombinations, listCombinations, type Combination } from '../combinations/structure'
 import type { ProjectState } from '../derivation/project'
@@ -31,7 +32,7 @@ export const listLimit = 200
 /** The rules with their factors and counts; combinations are written out for one rule (or the first of a set), up to a limit. */
 export function ruleViews(state: ProjectState, listRule: RuleId | null): readonly RuleView[] {
   const variable = state.actions
-    .filter(({ nature, id }) => nature === 'variable' && id !== 'construction')
+    .filter(({ nature, id }) => nature === 'variable' && !standsApart(id))
     .flatMap((action) => action.cases)
   const structures = structuresOf(state)
   const rules = structures.map(({ rule }) => rule)

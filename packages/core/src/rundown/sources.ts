@@ -2,15 +2,24 @@ import type { Beam, FramePlan } from '../building/frame'
 import type { LoadRegion, PanelPlan } from '../building/panelRegions'
 import { stretchesOf, trueLength } from '../building/slopes'
 import type { WallSegment } from '../building/wallSegments'
-import type { LineLoadShape, MemberShape, PointLoadShape, SlopeShape, StrutShape, WallShape } from '../document/shapes'
+import type {
+  LineLoadShape,
+  MemberShape,
+  PointLoadShape,
+  SlopeShape,
+  StairShape,
+  StrutShape,
+  WallShape,
+} from '../document/shapes'
 import type { Point } from '../geometry/point'
 import { along, distance } from '../geometry/segment'
 import { emptyShare, sumOfShares, type Share } from '../sharing/share'
 
 /**
- * A load that acts per unit: an area of a panel, a stretch of wall, a typed load, or the weight of a beam or strut along itself.
+ * A load that acts per unit: an area of a panel, a stretch of wall, a typed load, an end of a flight of stairs, or the weight of
+ * a beam or strut along itself.
  */
-export type Source = RegionSource | WallSource | LineSource | PointSource | BeamSource | StrutSource
+export type Source = RegionSource | WallSource | LineSource | PointSource | StairSource | BeamSource | StrutSource
 
 export interface RegionSource {
   readonly kind: 'region'
@@ -48,6 +57,17 @@ export interface PointSource {
   readonly id: string
   readonly load: PointLoadShape
   readonly at: Point
+  readonly share: Share
+}
+
+/** One end of a flight of stairs, per N/m across its width. */
+export interface StairSource {
+  readonly kind: 'stair'
+  /** `stairId/0` for the lower end, `stairId/1` for the upper one. */
+  readonly id: string
+  readonly stair: StairShape
+  readonly a: Point
+  readonly b: Point
   readonly share: Share
 }
 
@@ -109,6 +129,15 @@ export const pointSource = (load: PointLoadShape, at: Point, share: Share): Poin
   share,
 })
 
+export const stairSource = (stair: StairShape, { index, a, b }: WallSegment, share: Share): StairSource => ({
+  kind: 'stair',
+  id: `${stair.id}/${index}`,
+  stair,
+  a,
+  b,
+  share,
+})
+
 /** The record that a source comes from. */
 export function recordOfSource(source: Source): string {
   switch (source.kind) {
@@ -119,6 +148,8 @@ export function recordOfSource(source: Source): string {
     case 'line':
     case 'point':
       return source.load.id
+    case 'stair':
+      return source.stair.id
     case 'beam':
       return source.member.id
     case 'strut':

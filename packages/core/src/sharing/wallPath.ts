@@ -82,20 +82,22 @@ function shareOnPanels(
     .flatMap((plan) => crossings(segment, stripOutline(plan)))
     .filter((s) => s > stretch.from + 1e-9 && s < stretch.to - 1e-9)
   for (const { from, to } of between(sorted([stretch.from, ...inner, stretch.to]))) {
-    const plan = panelUnder(segment, along(a, b, (from + to) / 2), panels)
-    if (!plan) {
-      tally.notCarried += to - from
-      continue
+    const plans = panelsUnder(segment, { from, to }, panels)
+    if (plans.length === 0) tally.notCarried += to - from
+    for (const plan of plans) {
+      const { spanAngle, overhang } = plan.panel
+      const ground = { outline: stripOutline(plan), spanAngle, overhang, carriers }
+      addPart(tally, shareLine(ground, along(a, b, from), along(a, b, to)), 1 / plans.length)
     }
-    const { spanAngle, overhang } = plan.panel
-    const ground = { outline: stripOutline(plan), spanAngle, overhang, carriers }
-    const share = shareLine(ground, along(a, b, from), along(a, b, to))
-    tally.lines.push(...share.lines)
-    tally.points.push(...share.points)
-    tally.merged.push(...share.merged)
-    tally.notCarried += share.notCarried
-    tally.torque += share.torque
   }
+}
+
+function addPart(tally: Tally, share: Share, part: number): void {
+  tally.lines.push(...share.lines.map((line) => ({ ...line, q0: part * line.q0, q1: part * line.q1 })))
+  tally.points.push(...share.points.map((point) => ({ ...point, force: part * point.force })))
+  tally.merged.push(...share.merged)
+  tally.notCarried += part * share.notCarried
+  tally.torque += part * share.torque
 }
 
 /**
@@ -132,15 +134,23 @@ export function shareForce(
   )
 }
 
-/** The panel under a point; a wall on the very edge of a panel (slab edge) belongs to that panel. */
-function panelUnder({ a, b, length }: WallSegment, [x, y]: Point, panels: readonly PanelPlan[]): PanelPlan | undefined {
+/**
+ * The panels under a stretch of wall that crosses no border, by equal parts where they share one; a wall on the very edge of a
+ * panel (slab edge) belongs to that panel. Two places are looked at, since a stretch may pass a corner without going in.
+ * Neither the way the wall is drawn nor that of the outlines counts.
+ */
+function panelsUnder(
+  { a, b, length }: WallSegment,
+  { from, to }: Stretch,
+  panels: readonly PanelPlan[],
+): readonly PanelPlan[] {
+  const places = [0.25, 0.75].map((part) => along(a, b, from + part * (to - from)))
+  const under = panels.filter((plan) => places.every((at) => touches(stripOutline(plan), at)))
+  if (under.length > 0) return under
   const [nx, ny] = [(-(b[1] - a[1]) / length) * onLine, ((b[0] - a[0]) / length) * onLine]
-  const tries: readonly Point[] = [
-    [x, y],
-    [x + nx, y + ny],
-    [x - nx, y - ny],
-  ]
-  return tries.flatMap((point) => panels.filter((plan) => contains(stripOutline(plan), point)))[0]
+  const beside = (plan: PanelPlan, side: number) =>
+    places.every(([x, y]) => contains(stripOutline(plan), [x + side * nx, y + side * ny]))
+  return panels.filter((plan) => beside(plan, 1) || beside(plan, -1))
 }
 
 function crossings({ a, b, length }: WallSegment, region: Region): readonly number[] {

@@ -5,7 +5,7 @@ import type { Table } from '../trace/table'
 
 export type { UseSort }
 export type FamilyId = Basis['family']
-export type ActionId = 'permanent' | 'imposed' | 'roof' | 'wind' | 'construction'
+export type ActionId = 'permanent' | 'imposed' | 'roof' | 'wind' | 'construction' | 'barrier'
 
 /** A use of floors or roofs, as a table of the standard names it. */
 export interface Use {
@@ -129,14 +129,16 @@ export interface Family {
   readonly mass: MassRule
 }
 
-/** The parameters of one use: its uniform and its concentrated load. */
+/** The parameters of one use: its uniform and its concentrated load, and that on barriers. */
 export const useMeanings = (
   { imposedSymbols: [q, Q] }: Pick<Family, 'imposedSymbols'>,
   id: string,
 ): Readonly<Record<string, ParameterMeaning>> => ({
   [uniformKey(id)]: { symbol: q, quantity: 'pressure', name: `imposed load, ${id}`, min: 0, max: 1e5 },
+  [barrierKey(id)]: { symbol: 'q_k,h', quantity: 'lineLoad', name: `load on a barrier, ${id}`, min: 0, max: 1e4 },
   [concentratedKey(id)]: { symbol: Q, quantity: 'force', name: `concentrated load, ${id}`, min: 0, max: 1e6 },
 })
 
+export const barrierKey = (use: string): string => `barrier.q_k.${use}`
 export const uniformKey = (use: string): string => `imposed.q_k.${use}`
 export const concentratedKey = (use: string): string => `imposed.Q_k.${use}`

@@ -12,6 +12,7 @@ const whatIs: Readonly<Record<string, string>> = {
   wall: 'wall run',
   line: 'line load',
   point: 'point load',
+  stair: 'flight of stairs',
   beam: 'beam',
   strut: 'member in space',
 }
@@ -53,6 +54,10 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `The slab of ${d['panel']} (${show('slab', 'smallLength')}) is weighed already, and its build-up has ${d['layer']} of ${show('thickness', 'smallLength')} as well. Take one of them out.`,
   'load.no-use': (d) =>
     `Imposed load ${d['label']} has no use that the standard knows, so it belongs to no case and is not applied. Give it a use.`,
+  'barrier.no-value': (d) =>
+    d['use'] === ''
+      ? `Barrier ${d['label']} has no use behind it, so nothing says how hard people press. Give it a use, or type the load.`
+      : `${d['standard']}: no load on barriers for ${d['use']}, so ${d['label']} carries none. Type the load.`,
   'key.no-use': (d) =>
     `Load key “${d['key']}” has a load and no use, so the load belongs to no case and is not applied. Give it a use.`,
   'partitions.too-heavy': (d, show) =>

@@ -5,18 +5,18 @@ import type { StandardCheck } from './standardChecks'
 // Tables of imposed loads and combinations of ASCE 7, IS and BS, written down a second time and in another order than in
 // the code: by value, with the rows that have it. From memory, like the tables themselves.
 
-type ByValue = Readonly<Record<string, string>>
+export type ByValue = Readonly<Record<string, string>>
 
-const check = (source: string, key: string, value: number): StandardCheck => ({
+export const remembered = (source: string, key: string, value: number): StandardCheck => ({
   source,
   fromMemory: true,
   read: (standard: Standard) => parameter(standard, key).value,
   value,
 })
 
-const byValue = (source: string, prefix: string, unit: number, table: ByValue): readonly StandardCheck[] =>
+export const byValue = (source: string, prefix: string, unit: number, table: ByValue): readonly StandardCheck[] =>
   Object.entries(table).flatMap(([value, uses]) =>
-    uses.split(' ').map((use) => check(`${source}, ${use} ${value}`, `${prefix}.${use}`, Number(value) * unit)),
+    uses.split(' ').map((use) => remembered(`${source}, ${use} ${value}`, `${prefix}.${use}`, Number(value) * unit)),
   )
 
 /** psf and lb in SI (NIST SP 811, table of conversion factors). */
@@ -73,7 +73,7 @@ function rowChecks(
 ): readonly StandardCheck[] {
   return rows.flatMap(([row, ...factors]) =>
     factors.flatMap((factor, i) =>
-      factor === 0 ? [] : [check(`${source}, ${row}`, `rule.${row}.${keys[i] ?? ''}`, factor)],
+      factor === 0 ? [] : [remembered(`${source}, ${row}`, `rule.${row}.${keys[i] ?? ''}`, factor)],
     ),
   )
 }
@@ -167,24 +167,24 @@ export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly Sta
     ...byValue('ASCE 7-16 table 4.3-1 (psf)', 'imposed.q_k', psf, asceUniform),
     ...byValue('ASCE 7-16 table 4.3-1 (lb)', 'imposed.Q_k', lb, asceConcentrated),
     ...rowChecks('ASCE 7-16 2.3.1, 2.4.1', ['G_sup', 'L', 'Lp', 'Lr', 'wind'], asceRows),
-    check('ASCE 7-16 12.7.2: 25 % of storage', 'mass.share.storage', 0.25),
-    check('ASCE 7-16 4.3.2: 15 psf', 'imposed.partitions.least', 15 * psf),
-    check('ASCE 7-16 4.3.2, exception: 80 psf', 'imposed.partitions.limit', 80 * psf),
+    remembered('ASCE 7-16 12.7.2: 25 % of storage', 'mass.share.storage', 0.25),
+    remembered('ASCE 7-16 4.3.2: 15 psf', 'imposed.partitions.least', 15 * psf),
+    remembered('ASCE 7-16 4.3.2, exception: 80 psf', 'imposed.partitions.limit', 80 * psf),
   ],
   IS: [
     ...byValue('IS 875-2 tables 1 and 2 (kN/m²)', 'imposed.q_k', 1000, isUniform),
     ...byValue('IS 875-2 table 1 (kN)', 'imposed.Q_k', 1000, isConcentrated),
     ...rowChecks('IS 456 table 18, IS 800 table 4', ['G_sup', 'G_inf', 'IL', 'ILr', 'wind'], isRows),
-    check('IS 1893-1 table 10: 25 % up to 3 kN/m²', 'mass.share.low', 0.25),
-    check('IS 1893-1 table 10: 50 % above', 'mass.share.high', 0.5),
-    check('IS 1893-1 table 10: 3 kN/m²', 'mass.share.limit', 3000),
-    check('IS 875-2 3.1.2: at least 1 kN/m²', 'imposed.partitions.least', 1000),
+    remembered('IS 1893-1 table 10: 25 % up to 3 kN/m²', 'mass.share.low', 0.25),
+    remembered('IS 1893-1 table 10: 50 % above', 'mass.share.high', 0.5),
+    remembered('IS 1893-1 table 10: 3 kN/m²', 'mass.share.limit', 3000),
+    remembered('IS 875-2 3.1.2: at least 1 kN/m²', 'imposed.partitions.least', 1000),
   ],
   BS: [
     ...byValue('BS 6399-1 table 1, BS 6399-3 4 (kN/m²)', 'imposed.q_k', 1000, bsUniform),
     ...byValue('BS 6399-1 table 1, BS 6399-3 4 (kN)', 'imposed.Q_k', 1000, bsConcentrated),
     ...rowChecks('BS 8110-1 table 2.1', ['G_sup', 'G_inf', 'Q', 'Qr', 'wind'], bsRows),
-    check('BS 6399-1 5.1.4: at least 1 kN/m²', 'imposed.partitions.least', 1000),
+    remembered('BS 6399-1 5.1.4: at least 1 kN/m²', 'imposed.partitions.least', 1000),
   ],
 }
 

@@ -244,6 +244,41 @@ export const formulaChecks: readonly FormulaCheck[] = [
     within: 1e-9,
   },
   {
+    // rise 1.50 over 2.00 is 3-4-5: the waist counts 1.25 times, 25 · (0.16 · 1.25 + 0.17 / 2)
+    formula: 'flightWeight',
+    source: 'common practice: waist over the cosine of the slope, steps by half of their height',
+    inputs: { gamma: 25_000, t: 0.16, h: 1.5, l: 2, r: 0.17 },
+    result: 7125,
+    within: 1e-9,
+  },
+  {
+    formula: 'flightEnd',
+    source: 'common practice: a simple span hands half to each end, 12 · 3 / 2',
+    inputs: { q: 12_000, l: 3 },
+    result: 18_000,
+    within: 1e-9,
+  },
+  ...(
+    [
+      [1.1, 1.1],
+      [1.5, 1.2],
+    ] as const
+  ).map(([h, result]) => ({
+    formula: 'barrierPlace',
+    source: 'EN 1991-1-1 6.4(2): at the top, no higher than 1.20 m',
+    fromMemory: true as const,
+    inputs: { h, z_max: 1.2 },
+    result,
+    within: 0,
+  })),
+  {
+    formula: 'barrierMoment',
+    source: 'common practice: 3 kN/m at 1.1 m ask 3.3 kNm/m of the edge',
+    inputs: { q: 3000, z: 1.1 },
+    result: 3300,
+    within: 1e-9,
+  },
+  {
     formula: 'thirdOfWeight',
     source: `IS 875-2 3.1.2 and BS 6399-1 5.1.4, ${hand}: a third of 4.5 kN/m`,
     fromMemory: true,

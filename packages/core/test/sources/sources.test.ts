@@ -4,14 +4,21 @@ import { resolveLayers, type Standard, type StandardLayer } from '../../src/stan
 import type { Table } from '../../src/trace/table'
 import { formulas } from '../formulas'
 import { formulaChecks } from './formulaChecks'
-import { asce705Checks, familyChecks, germanUseChecks } from './familyChecks'
-import { germanChecks, recommendedChecks, type StandardCheck } from './standardChecks'
+import { barrierChecks, enBarrierChecks, germanBarrierChecks } from './barrierChecks'
+import { asce705Checks, familyChecks as ownChecks, germanUseChecks } from './familyChecks'
+import { germanChecks, recommendedChecks as enChecks, type StandardCheck } from './standardChecks'
 
 const enFamily = families.EN
 const [germany] = shippedSets.EN
 const [asce705] = shippedSets.ASCE
 if (!germany || !asce705) throw new Error('No national set')
-const germanAnnexes = [...germanChecks, ...germanUseChecks]
+const germanAnnexes = [...germanChecks, ...germanUseChecks, ...germanBarrierChecks]
+const recommendedChecks = [...enChecks, ...enBarrierChecks]
+const familyChecks = {
+  ASCE: [...ownChecks.ASCE, ...barrierChecks.ASCE],
+  IS: [...ownChecks.IS, ...barrierChecks.IS],
+  BS: [...ownChecks.BS, ...barrierChecks.BS],
+}
 
 /** A value that the standard no longer has (put outside its limits, it is not used) is a difference as well. */
 function holds({ read, value }: StandardCheck, standard: Standard): boolean {

@@ -1,5 +1,15 @@
 import { useMemo } from 'react'
-import { isTypedLoad, windDirectionOf, type Layout, type Patch, type TypedLoad, type WallRun } from '@hedrion/core'
+import {
+  isTypedLoad,
+  windDirectionOf,
+  type Layout,
+  type Patch,
+  type Rec,
+  type Barrier,
+  type Stair,
+  type TypedLoad,
+  type WallRun,
+} from '@hedrion/core'
 import { useAnswer, useRecord } from '../../compute/SessionContext'
 import { caseInView } from '../../drawing/marks'
 import { useLevel } from '../../drawing/useLevel'
@@ -8,11 +18,14 @@ import { Scope } from '../../sheet/Scope'
 import { Note, Section, Sheet } from '../../sheet/Sheet'
 import { useLook } from '../../state/look'
 import { Later } from '../../ui/Later'
+import { BarrierLines } from './BarrierLines'
+import { EdgesOfLayout } from './EdgesOfLayout'
 import { KeyLines } from './KeyLines'
 import { KeySums } from './KeySums'
 import { FloorLines, WallsOfLayout } from './LayoutLines'
 import { PatchLines } from './PatchLines'
 import { SelfWeightLine } from './SelfWeightLine'
+import { StairLines } from './StairLines'
 import { TypedLoadLines, TypedLoadsOfLayout } from './TypedLoadLines'
 import { WallEditor, WallLines } from './WallLines'
 import { WallMakers } from './WallMakers'
@@ -26,9 +39,7 @@ export function ActionsSheet() {
   const caseId = caseInView(overview, look.case)?.loadCase.id ?? ''
   const layout = useRecord(level?.layoutId)
   const picked = usePicked()
-  const patches = useMemo(() => picked.filter((record) => record.kind === 'patch'), [picked])
-  const runs = useMemo(() => picked.filter((record) => record.kind === 'wallRun'), [picked])
-  const typed = useMemo(() => picked.filter((record) => isTypedLoad(record)), [picked])
+  const { patches, runs, typed, stairs, barriers } = useMemo(() => byKind(picked), [picked])
   if (windDirectionOf(caseId)) return <WindSheet caseId={caseId} />
   if (!level || layout?.kind !== 'layout')
     return (
@@ -36,15 +47,17 @@ export function ActionsSheet() {
         <Note>No level carries a layout yet, so nothing can be loaded. Begin in Building.</Note>
       </Sheet>
     )
-  const loaded = [...patches, ...runs, ...typed]
+  const loaded = [...patches, ...runs, ...typed, ...stairs, ...barriers]
   const levels = (overview?.levels ?? []).filter(({ layoutId }) => layoutId === layout.id).map(({ name }) => name)
   return (
     <Sheet
       title={loaded.length === 0 ? `Level ${level.name}` : pickedTitle(loaded)}
       scope={loaded.length > 0 ? <Scope records={loaded} edited /> : layoutScope(layout, levels)}
     >
-      {patches.length > 0 && <PatchLines patches={patches} />}
-      {typed.length > 0 && <TypedLoadLines loads={typed} />}
+      <PatchLines patches={patches} />
+      <TypedLoadLines loads={typed} />
+      <StairLines stairs={stairs} />
+      <BarrierLines barriers={barriers} />
       <PickedRuns runs={runs} levelId={level.id} />
       {loaded.length > 0 && (
         <Later>
@@ -56,6 +69,7 @@ export function ActionsSheet() {
       <Later>
         <WallsOfLayout layout={layout} levelId={level.id} />
         <TypedLoadsOfLayout layout={layout} levelId={level.id} />
+        <EdgesOfLayout layout={layout} levelId={level.id} />
       </Later>
       <Later after={2}>
         <KeySums levelId={level.id} levelName={level.name} />
@@ -66,15 +80,25 @@ export function ActionsSheet() {
   )
 }
 
+const byKind = (picked: readonly Rec[]) => ({
+  patches: picked.filter((record) => record.kind === 'patch'),
+  runs: picked.filter((record) => record.kind === 'wallRun'),
+  typed: picked.filter((record) => isTypedLoad(record)),
+  stairs: picked.filter((record) => record.kind === 'stair'),
+  barriers: picked.filter((record) => record.kind === 'barrier'),
+})
+
 const words = {
   patch: ['Patch', 'patches'],
   wallRun: ['Wall run', 'wall runs'],
   lineLoad: ['Line load', 'line loads'],
   pointLoad: ['Point load', 'point loads'],
+  stair: ['Flight', 'flights of stairs'],
+  barrier: ['Barrier', 'barriers'],
 } as const
 
 /** One by its label, several of a kind by their number, else how many are picked. */
-function pickedTitle(loaded: readonly (Patch | WallRun | TypedLoad)[]): string {
+function pickedTitle(loaded: readonly (Patch | WallRun | TypedLoad | Stair | Barrier)[]): string {
   const [first, second] = loaded
   if (!first) return ''
   if (!second) return `${words[first.kind][0]} ${first.label}`

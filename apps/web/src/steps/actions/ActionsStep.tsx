@@ -38,7 +38,7 @@ export function ActionsStep() {
       name="Actions"
       bar={
         <ViewBar>
-          <ToolBar offered={['patch', 'wallRun', 'lineLoad', 'pointLoad']} more={['patchInRing']} />
+          <ToolBar offered={['patch', 'wallRun', 'lineLoad', 'pointLoad']} more={['patchInRing', 'stair', 'barrier']} />
         </ViewBar>
       }
       drawing={

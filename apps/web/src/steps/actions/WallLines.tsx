@@ -23,6 +23,7 @@ export const heightRules = [
   ['lessBeam', 'storey less beam'],
   ['lessSlab', 'storey less slab'],
   ['lessBoth', 'storey less beam and slab'],
+  ['storey', 'whole storey, as a facade'],
   ['typed', 'typed'],
 ] as const
 
@@ -71,7 +72,7 @@ export const WallLines = memo(function WallLines({ run, levelId, open }: WallLin
             }
           >
             <Value value={stretch} quantity="length" strong={false} />
-            {head?.beamDepth === null && run.heightRule !== 'typed' && run.heightRule !== 'lessSlab' && (
+            {head?.beamDepth === null && (run.heightRule === 'lessBeam' || run.heightRule === 'lessBoth') && (
               <small> no beam above</small>
             )}
           </Line>

@@ -11,6 +11,7 @@ const stages: readonly (readonly [ResultStage, string])[] = [
   ['cases', 'cases with their balance'],
   ['memberLoads', 'line and point loads of members, case by case'],
   ['storeyForces', 'storey forces of wind, with their points'],
+  ['barriers', 'line loads of people at barriers, with their moments about the edge'],
   ['combinations', 'combinations with their factors'],
   ['envelopes', 'most and least of every effect'],
 ]

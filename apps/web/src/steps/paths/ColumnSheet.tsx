@@ -155,6 +155,7 @@ const references: Readonly<Record<PathRow['kind'], string>> = {
   wall: 'wall run',
   line: 'line load',
   point: 'point load',
+  stair: 'flight of stairs',
   ownWeight: 'A · γ · l',
   strut: 'half of A · γ · l',
   beam: 'reaction',

@@ -50,7 +50,10 @@ export function LevelSums({ caseId, overview }: { readonly caseId: string; reado
           </>
         )}
         {balance?.handedOn && (
-          <Note>Storey forces are handed on as they are: no reaction of them is derived here.</Note>
+          <Note>
+            {balance.handedOn === 'barriers' ? 'Loads on barriers' : 'Storey forces'} are handed on as they are: no
+            reaction of them is derived here.
+          </Note>
         )}
       </Section>
       <Section title="Every case">

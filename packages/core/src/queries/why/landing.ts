@@ -36,6 +36,7 @@ export const pointForce = formula({
 const lengthOf = {
   wall: 'length of wall on the beam',
   line: 'length of the load on the beam',
+  stair: 'width of the flight on the beam',
   beam: 'length of the beam',
   strut: 'half of it, at each end',
 }

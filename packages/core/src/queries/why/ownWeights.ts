@@ -1,11 +1,15 @@
 import { loadOnPlan, memberWeight, trussWeight, withSource } from '../../actions/ownWeight'
+import { selfWeight } from '../../actions/cases'
+import { atEnd, weightOfFlight } from '../../actions/stairLoad'
 import { trussLengths, trussParts } from '../../building/truss'
 import type { ProjectState } from '../../derivation/project'
 import { sectionAt } from '../../document/labels'
 import type { Member, Section, Slope } from '../../document/recordKinds'
 import { slopeShape, trussShape } from '../../document/shapes'
 import { given, type Traced } from '../../trace/traced'
+import { keyAddress } from '../pathRows'
 import type { Why } from './landing'
+import { splitCase } from './sums'
 
 const areaOf = (symbol: string, section: Section) => given(symbol, 'sectionArea', section.area, withSource(section))
 
@@ -55,4 +59,17 @@ export function onPlan({ document, ...state }: ProjectState, rest: string, why: 
     g_s: { ...load, quantity: 'pressure' },
     alpha: given('α', 'angle', pitch, `slope ${slope.label}`),
   })
+}
+
+/** `stairEnd:STAIR:CASE`: what a flight puts on each of its ends, per metre. */
+export function stairEnd(state: ProjectState, rest: string, why: Why): Traced | null {
+  const [id, caseId] = splitCase(rest)
+  const stair = state.document.records.get(id)
+  if (stair?.kind !== 'stair') return null
+  if (caseId !== selfWeight) {
+    const load = stair.key && why(state, keyAddress(stair.key, caseId))
+    return load ? atEnd(stair, load) : null
+  }
+  const material = state.document.records.get(stair.material)
+  return material?.kind === 'material' ? atEnd(stair, weightOfFlight(stair, material)) : null
 }

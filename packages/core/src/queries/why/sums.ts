@@ -1,4 +1,4 @@
-import { windDirectionOf } from '../../actions/cases'
+import { barrierCase, isHorizontal, windDirectionOf } from '../../actions/cases'
 import { strandedAt } from '../../derivation/balance'
 import { readCase } from '../../derivation/cells'
 import { expandedAt, floorAt, placeOf } from '../../derivation/floorQueries'
@@ -8,6 +8,7 @@ import { labelOf } from '../../document/labels'
 import { takenOf } from '../../rundown/operator'
 import { recordOfSource, type Source } from '../../rundown/sources'
 import { tracedSum, type Amount, type Traced, type TracedTerm } from '../../trace/traced'
+import { barriersOn } from '../../derivation/barriers'
 import { columnRows, landingRows, sourceAddress, type PathRow } from '../pathRows'
 
 const shown = 10
@@ -34,6 +35,7 @@ export const kindNames = {
   wall: 'wall run',
   line: 'line load',
   point: 'point load',
+  stair: 'flight of stairs',
   ownWeight: 'own weight',
   beam: 'beam',
   strut: 'member in space',
@@ -88,6 +90,7 @@ export function levelsSum(state: ProjectState, caseId: string): Traced | null {
     }))
     return tracedSum('F_w', 'force', 'sum of the storey forces', terms)
   }
+  if (caseId === barrierCase) return barriersSum(state)
   const at = readCase(state, caseId)
   const terms = [...state.floors].reverse().map(({ level, rundown }): TracedTerm => ({
     label: `level ${level.name}`,
@@ -95,6 +98,28 @@ export function levelsSum(state: ProjectState, caseId: string): Traced | null {
     address: `level:${level.id}:${caseId}`,
   }))
   return tracedSum('F', 'force', 'sum of the levels', terms)
+}
+
+/** All barriers, stretch by stretch of each level. */
+function barriersSum(state: ProjectState): Traced {
+  const terms = [...state.floors].reverse().flatMap((floor) =>
+    barriersOn(state, floor).flatMap(({ barrier, load, length }): TracedTerm[] =>
+      load
+        ? [
+            {
+              label: `barrier ${barrier.label}, level ${floor.level.name}`,
+              value: load.load.value * length,
+              factors: [
+                { value: load.load.value, quantity: 'lineLoad' },
+                { value: length, quantity: 'length' },
+              ],
+              address: `barrier:${barrier.id}:load`,
+            },
+          ]
+        : [],
+    ),
+  )
+  return tracedSum('H', 'force', 'outwards, all round', folded(terms))
 }
 
 const sourceTerm = (
@@ -140,7 +165,7 @@ export function levelSum(state: ProjectState, rest: string): Traced | null {
 
 /** `onMembers:CASE`: all that members take, level by level. */
 export function membersSum(state: ProjectState, caseId: string): Traced | null {
-  if (!state.caseIds.includes(caseId) || windDirectionOf(caseId)) return null
+  if (!state.caseIds.includes(caseId) || isHorizontal(caseId)) return null
   const at = readCase(state, caseId)
   const terms = [...state.floors].reverse().map(({ level, rundown }): TracedTerm => ({
     label: `level ${level.name}`,
@@ -154,7 +179,7 @@ export function membersSum(state: ProjectState, caseId: string): Traced | null {
 export function landedSum(state: ProjectState, rest: string): Traced | null {
   const [levelId, caseId] = splitCase(rest)
   const floor = floorAt(state, levelId)
-  if (!floor || !state.caseIds.includes(caseId) || windDirectionOf(caseId)) return null
+  if (!floor || !state.caseIds.includes(caseId) || isHorizontal(caseId)) return null
   const terms = sourceTerms(state, floor, caseId, (row) => takenOf(floor.operator, row))
   const whole = readCase(state, caseId)(floor.rundown.onMembers, 0)
   return tracedSum('F', 'force', 'what members take on the level', folded([...terms, ...columnsBelow(whole, terms)]))
@@ -181,7 +206,7 @@ export function baseSum(state: ProjectState, caseId: string): Traced | null {
 
 /** `notCarried:CASE`: what reaches nothing, by where it is lost. */
 export function notCarriedSum(state: ProjectState, caseId: string): Traced | null {
-  if (!state.caseIds.includes(caseId) || windDirectionOf(caseId)) return null
+  if (!state.caseIds.includes(caseId) || isHorizontal(caseId)) return null
   const terms = state.floors.flatMap((floor, index): readonly TracedTerm[] => {
     const lost = sourceTerms(state, floor, caseId, (row) => floor.operator.notCarried[row] ?? 0)
     const handedOn =

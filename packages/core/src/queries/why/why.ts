@@ -1,3 +1,4 @@
+import { barrierLoad } from '../../actions/barriers'
 import { constructionImposed, constructionPermanent, windDirectionOf } from '../../actions/cases'
 import { buildUpWeight, slabWeight } from '../../actions/ownWeight'
 import { isTypedLoad, typedValue } from '../../actions/typedLoads'
@@ -6,7 +7,7 @@ import { floorAt } from '../../derivation/floorQueries'
 import { wallSourcesOf } from '../../derivation/heads'
 import type { ProjectState } from '../../derivation/project'
 import { splitExpanded } from '../../document/labels'
-import { onPlan, weightOfMember } from './ownWeights'
+import { onPlan, stairEnd, weightOfMember } from './ownWeights'
 import { massOfLevel } from '../massViews'
 import { peakVelocityPressure } from '../../standards/en/peakVelocityPressure'
 import { parameter } from '../../standards/layer'
@@ -52,6 +53,8 @@ const answers: Readonly<Record<string, Answer>> = {
   wall: wallLoadAt,
   wallRun,
   typed: typedLoad,
+  barrier: pressOnBarrier,
+  stairEnd: (state, rest) => stairEnd(state, rest, why),
   mass: massOfLevel,
   wind: windNumber,
   storeyForce,
@@ -146,6 +149,17 @@ function wallRun(state: ProjectState, rest: string): Traced | null {
 function typedLoad({ document }: ProjectState, id: string): Traced | null {
   const load = document.records.get(id)
   return isTypedLoad(load) ? typedValue(load) : null
+}
+
+const barrierParts = ['load', 'place', 'moment'] as const
+
+/** `barrier:BARRIER:load|place|moment`. */
+function pressOnBarrier({ document, standard }: ProjectState, rest: string): Traced | null {
+  const [id, part] = splitCase(rest)
+  const barrier = document.records.get(id)
+  const wanted = barrierParts.find((name) => name === part)
+  const load = barrier?.kind === 'barrier' ? barrierLoad(barrier, standard) : null
+  return (load && wanted && load[wanted]) ?? null
 }
 
 const windNumbers = ['ratio', 'c_D', 'c_E', 'k_corr'] as const

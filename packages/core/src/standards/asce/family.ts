@@ -9,6 +9,7 @@ import {
   leastPartitions,
   symbolsOf,
 } from '../tabled'
+import { asceBarriers } from './barriers'
 import { asceRows } from './combinations'
 import { asceGroups, asceUseRows, poundTable } from './uses'
 
@@ -40,6 +41,7 @@ export const asceFamily: Family = {
     name: 'ASCE 7-16',
     values: {
       ...useValues(asceUseRows, poundTable),
+      ...asceBarriers,
       ...rules.values,
       'imposed.partitions.least': remembered(15 * poundTable.pressure, 'ASCE 7-16 4.3.2'),
       'mass.share.storage': remembered(0.25, 'ASCE 7-16 12.7.2, item 1'),
@@ -61,6 +63,7 @@ export const asceFamily: Family = {
     roof: 'ASCE 7-16 4.8: roof live load',
     wind: 'ASCE 7-16 26.5: one direction at a time',
     construction: 'ASCE 37: apart from the final stage',
+    barrier: 'ASCE 7-16 4.5: apart from what acts downwards',
   },
   exclusions: [],
   ruleSets: [

@@ -1,3 +1,4 @@
+import { highestPlaceMeaning } from '../barriers'
 import type { Family } from '../family'
 import {
   metricTable,
@@ -9,6 +10,7 @@ import {
   leastPartitions,
   symbolsOf,
 } from '../tabled'
+import { bsBarriers } from './barriers'
 import { bsRows } from './combinations'
 import { bsGroups, bsUseRows } from './uses'
 
@@ -27,12 +29,14 @@ export const bsFamily: Family = {
     ...useParameters({ imposedSymbols }, bsUseRows),
     ...rules.meanings,
     ...leastPartitions('q_min'),
+    ...highestPlaceMeaning,
   },
   methods: { 'imposed.partitions': ['thirdOfWeight'] },
   recommended: {
     name: 'BS 6399, BS 8110',
     values: {
       ...useValues(bsUseRows, metricTable),
+      ...bsBarriers,
       ...rules.values,
       'imposed.partitions.least': remembered(1000, 'BS 6399-1 5.1.4'),
     },
@@ -50,6 +54,7 @@ export const bsFamily: Family = {
     roof: 'BS 6399-3 4: imposed load on roofs',
     wind: 'BS 6399-2: one direction at a time',
     construction: 'BS 6399-1: apart from the final stage',
+    barrier: 'BS 6399-1 10: apart from what acts downwards',
   },
   exclusions: [],
   ruleSets: [

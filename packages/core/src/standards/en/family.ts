@@ -25,6 +25,7 @@ export const enFamily: Family = {
     roof: 'EN 1991-1-1 6.3.4',
     wind: 'EN 1991-1-4 4.2: one direction at a time',
     construction: 'EN 1991-1-6: apart from the final stage',
+    barrier: 'EN 1991-1-1 6.4: apart from what acts downwards',
   },
   exclusions: [{ actions: ['roof', 'wind'], clause: 'EN 1991-1-1 3.3.2(1)' }],
   ruleSets: [

@@ -1,3 +1,4 @@
+import { germanBarriers } from './barriers'
 import type { Use, UseSort } from '../family'
 import type { StandardLayer } from '../layer'
 import { metricTable, remembered, useValues, type UseRow } from '../tabled'
@@ -89,6 +90,7 @@ export const germany: StandardLayer = {
     'wind.terrain.IV.z_min': remembered(16, profile),
     'wind.z_max': remembered(300, 'DIN EN 1991-1-4/NA NA.B.3.3'),
     ...useValues(useRows, metricTable),
+    ...germanBarriers,
   },
   tables: {
     'imposed.partitions': {

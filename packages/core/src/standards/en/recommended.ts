@@ -1,6 +1,8 @@
 import type { ParameterMeaning } from '../family'
 import type { LayerValue, StandardLayer } from '../layer'
 import { metricTable, remembered, useParameters, useValues } from '../tabled'
+import { highestPlaceMeaning } from '../barriers'
+import { enBarriers } from './barriers'
 import { tables } from './tables'
 import { enUseRows } from './uses'
 
@@ -71,7 +73,8 @@ const expand = () => {
   }
   for (const [key, [meaning, value]] of Object.entries(single)) set(key, meaning, value)
   Object.assign(meanings, useParameters({ imposedSymbols: enImposedSymbols }, enUseRows))
-  Object.assign(values, useValues(enUseRows, metricTable))
+  Object.assign(values, useValues(enUseRows, metricTable), enBarriers)
+  Object.assign(meanings, highestPlaceMeaning)
   for (const [category, [name, ...three]] of Object.entries(psi))
     three.forEach((value, i) =>
       set(`basis.psi_${i}.${category}`, factor(`ψ_${i}`, name, 1), remembered(value, 'EN 1990 table A1.1')),

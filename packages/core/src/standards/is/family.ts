@@ -10,6 +10,7 @@ import {
   leastPartitions,
   symbolsOf,
 } from '../tabled'
+import { isBarriers } from './barriers'
 import { isRows } from './combinations'
 import { isGroups, isUseRows } from './uses'
 
@@ -35,6 +36,7 @@ export const isFamily: Family = {
     name: 'IS 875-2, IS 456, IS 800',
     values: {
       ...useValues(isUseRows, metricTable),
+      ...isBarriers,
       ...rules.values,
       'imposed.partitions.least': remembered(1000, 'IS 875-2 3.1.2'),
       'mass.share.low': remembered(0.25, 'IS 1893-1 table 10, up to 3.0 kN/m²'),
@@ -55,6 +57,7 @@ export const isFamily: Family = {
     roof: 'IS 875-2 4.1: imposed load on roofs',
     wind: 'IS 875-3: one direction at a time',
     construction: 'IS 875-2: apart from the final stage',
+    barrier: 'IS 875-2 table 3: apart from what acts downwards',
   },
   exclusions: [],
   ruleSets: [

@@ -1,0 +1,111 @@
+import { memo } from 'react'
+import { formatQuantity, titleOfUse, type Barrier } from '@hedrion/core'
+import { useAnswer, useFormat } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { NameField } from '../../sheet/NameField'
+import { Several } from '../../sheet/Several'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { severalWord, shared } from '../../sheet/several'
+import { Symbol } from '../../sheet/Symbol'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Value } from '../../sheet/Value'
+import { Choice } from '../../ui/Choice'
+import { QuantityField } from '../../ui/QuantityField'
+import { clauseOf } from './UseLine'
+
+const noUse = 'none'
+
+/** The picked barriers: how hard people press, how high, and what that asks of the edge. */
+export const BarrierLines = memo(function BarrierLines({ barriers }: { readonly barriers: readonly Barrier[] }) {
+  const fieldOf = useFieldOf()
+  const format = useFormat()
+  const [first] = barriers
+  if (!first) return null
+  const alone = barriers.length === 1
+  return (
+    <Section title={alone ? 'Load on the barrier' : `Load on ${barriers.length} barriers`}>
+      {alone && (
+        <Line reference="label">
+          <NameField label="Label of the barrier" record={first} />
+        </Line>
+      )}
+      <UseOfFloor barriers={barriers} />
+      <Line reference="top">
+        <QuantityField {...fieldOf(barriers, 'height', 'height of the barrier', 'length', { min: 0.01, max: 10 })} />{' '}
+        above the level
+        <Several records={barriers} textOf={({ height }) => formatQuantity(height, 'length', format)} />
+      </Line>
+      {alone && <PressLines barrier={first} />}
+      <Note>
+        It acts square to the barrier, outwards as drawn or inwards. It is handed on with its moment about the edge, in
+        a case of its own that no combination here takes.
+      </Note>
+      <ConcernsHere ids={barriers.map(({ id }) => id).join()} />
+    </Section>
+  )
+})
+
+/** The use of the floor behind it gives the load; a typed value stands instead of it. */
+function UseOfFloor({ barriers }: { readonly barriers: readonly Barrier[] }) {
+  const edit = useEdit()
+  const note = useNote()
+  const fieldOf = useFieldOf()
+  const format = useFormat()
+  const uses = useAnswer({ kind: 'standard' })?.uses ?? {}
+  const use = shared(barriers.map((barrier) => barrier.use ?? noUse))
+  return (
+    <Line reference="floor behind it">
+      <Choice
+        label="Use of the floor behind the barrier"
+        value={use}
+        placeholder={use === null ? severalWord : `${use}: not in this standard`}
+        options={[
+          [noUse, 'no use'] as const,
+          ...Object.entries(uses).map(([id, entry]) => [id, titleOfUse(id, entry)] as const),
+        ]}
+        onChange={(next) =>
+          edit.setEach(barriers, note.text(barriers, 'use', use ?? severalWord, next), () => ({
+            use: next === noUse ? null : next,
+          }))
+        }
+      />{' '}
+      <QuantityField
+        {...fieldOf(barriers, 'value', 'typed load on the barrier', 'lineLoad', {
+          min: 0,
+          max: 1e5,
+          optional: true,
+          placeholder: 'by use',
+        })}
+      />
+      <Several
+        records={barriers}
+        textOf={({ use: of, value }) => (value === null ? (of ?? 'no use') : formatQuantity(value, 'lineLoad', format))}
+      />
+    </Line>
+  )
+}
+
+function PressLines({ barrier }: { readonly barrier: Barrier }) {
+  const load = useAnswer({ kind: 'why', address: `barrier:${barrier.id}:load` })
+  const place = useAnswer({ kind: 'why', address: `barrier:${barrier.id}:place` })
+  const moment = useAnswer({ kind: 'why', address: `barrier:${barrier.id}:moment` })
+  if (!load || !place || !moment) return null
+  return (
+    <>
+      <Line
+        reference={clauseOf(load, 'typed')}
+        result={<Value value={load.value} quantity="lineLoad" address={`barrier:${barrier.id}:load`} />}
+      >
+        <Symbol name={load.symbol} /> square to it, at{' '}
+        <Value value={place.value} quantity="length" address={`barrier:${barrier.id}:place`} strong={false} />
+      </Line>
+      <Line
+        reference="at the edge"
+        result={<Value value={moment.value} quantity="lineMoment" address={`barrier:${barrier.id}:moment`} />}
+      >
+        <Symbol name="m" /> = <Symbol name={load.symbol} /> · z
+      </Line>
+    </>
+  )
+}

@@ -1,0 +1,134 @@
+import { memo } from 'react'
+import { atEnd, formatQuantity, goingOf, weightOfFlight, type Stair } from '@hedrion/core'
+import { useAnswer, useFormat, useRecord, useRecords } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { NameField } from '../../sheet/NameField'
+import { Several } from '../../sheet/Several'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { severalWord, shared } from '../../sheet/several'
+import { Symbol } from '../../sheet/Symbol'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Value } from '../../sheet/Value'
+import { Choice } from '../../ui/Choice'
+import { QuantityField } from '../../ui/QuantityField'
+import { StairPicture } from './StairPicture'
+
+const noKey = 'none'
+
+/** The picked flights: their section, what they weigh, and what each end hands on. */
+export const StairLines = memo(function StairLines({ stairs }: { readonly stairs: readonly Stair[] }) {
+  const fieldOf = useFieldOf()
+  const format = useFormat()
+  const [first] = stairs
+  if (!first) return null
+  const alone = stairs.length === 1
+  return (
+    <Section title={alone ? 'Flight of stairs' : `${stairs.length} flights of stairs`}>
+      {alone && (
+        <Line reference="label" result={<Value value={goingOf(first) * first.width} quantity="area" strong={false} />}>
+          <NameField label="Label of the flight" record={first} />
+          {' · '}
+          <Value value={goingOf(first)} quantity="length" strong={false} /> in plan
+        </Line>
+      )}
+      <Line reference="width, rise">
+        <QuantityField {...fieldOf(stairs, 'width', 'width of the flight', 'length', { min: 0.1, max: 50 })} /> wide,
+        rises <QuantityField {...fieldOf(stairs, 'rise', 'rise of the flight', 'length', { min: 0, max: 50 })} />
+        <Several records={stairs} textOf={({ rise }) => formatQuantity(rise, 'length', format)} />
+      </Line>
+      <Line reference="concrete">
+        waist <QuantityField {...fieldOf(stairs, 'waist', 'waist of the flight', 'smallLength', { min: 0, max: 2 })} />,
+        steps <QuantityField {...fieldOf(stairs, 'riser', 'height of a step', 'smallLength', { min: 0, max: 0.5 })} />
+        <MaterialChoice stairs={stairs} />
+        <Several records={stairs} textOf={({ waist }) => formatQuantity(waist, 'smallLength', format)} />
+      </Line>
+      <KeyChoice stairs={stairs} />
+      {alone && (
+        <>
+          <StairPicture stair={first} />
+          <EndLoads stair={first} />
+        </>
+      )}
+      <Note>Half goes to the beam or landing at each end, as a line load across its width.</Note>
+      <ConcernsHere ids={stairs.map(({ id }) => id).join()} />
+    </Section>
+  )
+})
+
+function MaterialChoice({ stairs }: { readonly stairs: readonly Stair[] }) {
+  const edit = useEdit()
+  const note = useNote()
+  const materials = useRecords('material')
+  const nameOf = (id: string | null) => materials.find((entry) => entry.id === id)?.name ?? severalWord
+  const material = shared(stairs.map((stair) => stair.material))
+  return (
+    <>
+      {' of '}
+      <Choice
+        label="Material of the flight"
+        value={material}
+        placeholder={severalWord}
+        options={materials.map(({ id, name }) => [id as string, name])}
+        onChange={(id) => {
+          const next = materials.find((entry) => entry.id === id)
+          if (next)
+            edit.setEach(stairs, note.text(stairs, 'material', nameOf(material), next.name), () => ({
+              material: next.id,
+            }))
+        }}
+      />
+    </>
+  )
+}
+
+/** Finishes and use come from a load key, as they do for a floor. */
+function KeyChoice({ stairs }: { readonly stairs: readonly Stair[] }) {
+  const edit = useEdit()
+  const note = useNote()
+  const keys = useRecords('loadKey')
+  const key = shared(stairs.map((stair) => stair.key ?? noKey))
+  const nameOf = (id: string | null) =>
+    id === noKey ? 'none' : (keys.find((entry) => entry.id === id)?.name ?? severalWord)
+  return (
+    <Line reference="finishes and use">
+      <Choice
+        label="Load key of the flight"
+        value={key}
+        placeholder={severalWord}
+        options={[[noKey, 'no load key'] as const, ...keys.map(({ id, name }) => [id as string, name] as const)]}
+        onChange={(id) => {
+          const next = keys.find((entry) => entry.id === id)?.id ?? null
+          edit.setEach(stairs, note.text(stairs, 'load key', nameOf(key), nameOf(id)), () => ({ key: next }))
+        }}
+      />
+      <Several records={stairs} textOf={(stair) => nameOf(stair.key ?? noKey)} />
+    </Line>
+  )
+}
+
+/** What each end hands on, case by case. */
+function EndLoads({ stair }: { readonly stair: Stair }) {
+  const material = useRecord(stair.material)
+  const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === stair.key)
+  const weight = material?.kind === 'material' ? weightOfFlight(stair, material) : null
+  const rows = [
+    ['own weight', weight, 'permanent/self-weight'],
+    ['build-up', loads?.buildUp, 'permanent/build-ups'],
+    ['imposed', loads?.imposed, loads?.cases?.imposed],
+  ] as const
+  return rows.map(([name, load, caseId]) =>
+    load && caseId && load.value !== 0 ? (
+      <Line
+        key={name}
+        reference={name}
+        result={
+          <Value value={atEnd(stair, load).value} quantity="lineLoad" address={`stairEnd:${stair.id}:${caseId}`} />
+        }
+      >
+        <Symbol name="q_end" /> = <Value value={load.value} quantity="pressure" strong={false} /> ·{' '}
+        <Value value={goingOf(stair)} quantity="length" strong={false} /> / 2
+      </Line>
+    ) : null,
+  )
+}
