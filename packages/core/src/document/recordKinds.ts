@@ -138,7 +138,7 @@ export const recordKinds = {
   },
   section: {
     name: text(60),
-    shape: oneOf('H', 'rectangle', 'tube', 'own', 'circle', 'pipe'),
+    shape: oneOf('H', 'rectangle', 'tube', 'own', 'circle', 'pipe', 'channel', 'angle'),
     area: number('sectionArea', { above: 0, max: 100 }),
     depth: number('smallLength', { above: 0, max: 20 }),
     width: number('smallLength', { above: 0, max: 20 }),

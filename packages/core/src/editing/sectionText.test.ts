@@ -24,9 +24,19 @@ describe('a section by its name', () => {
     expect(figures(text)).toMatchObject({ name, shape: 'H', area })
   })
 
+  test.each([
+    ['UPE 200', 'UPE 200', 'channel', 29],
+    ['upn200', 'UPN 200', 'channel', 32.2],
+    ['L 80 x 80 x 8', 'L 80x8', 'angle', 12.3],
+    ['l80x8', 'L 80x8', 'angle', 12.3],
+  ])('%s is %s', (text, name, shape, area) => {
+    expect(figures(text)).toMatchObject({ name, shape, area })
+  })
+
   test('a size that is not rolled names its neighbours', () => {
     expect(read('IPE 310')).toEqual({ ok: false, problem: 'IPE 310 is not rolled; IPE 300 and IPE 330 are.' })
     expect(read('HEB 1200')).toEqual({ ok: false, problem: 'HEB 1200 is not rolled; HEB 1000 is.' })
+    expect(read('L 80x9')).toEqual({ ok: false, problem: 'L 80x9 is not rolled; L 80x8 is.' })
     expect(read('IPE 40')).toEqual({ ok: false, problem: 'IPE 40 is not rolled; IPE 80 is.' })
   })
 })

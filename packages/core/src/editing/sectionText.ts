@@ -40,7 +40,7 @@ const shapes: Readonly<Record<string, ShapeWord>> = {
 }
 
 const example =
-  'Say “IPE 330”, “W14x90”, “rectangle 300 x 600”, “circle 400”, “tube 200 x 100 x 8” or “pipe 219.1 x 8”.'
+  'Say “IPE 330”, “UPE 200”, “L 80x8”, “W14x90”, “rectangle 300 x 600”, “circle 400”, “tube 200 x 100 x 8” or “pipe 219.1 x 8”.'
 
 /** Reads the name of a rolled section, or a shape with its outer dimensions. */
 export function readSection(text: string, format: NumberFormat, random: Random): ReadSection {
@@ -59,14 +59,14 @@ const made = (name: string, figures: Figures, random: Random): ReadSection => ({
 
 /** A rolled section as a record; a name that no series has is a programming error. */
 export function rolledSection(name: string, random: Random, assumed: boolean): Section {
-  const shape = stockSections.get(name)
-  if (!shape) throw new Error(`No section ${name}`)
-  const { area, depth, width, source } = shape
+  const stock = stockSections.get(name)
+  if (!stock) throw new Error(`No section ${name}`)
+  const { area, depth, width, source, shape: form } = stock
   return {
     kind: 'section',
     id: newId('section', random),
     name,
-    shape: 'H',
+    shape: form,
     area,
     depth,
     width,
@@ -75,11 +75,13 @@ export function rolledSection(name: string, random: Random, assumed: boolean): S
   }
 }
 
-/** "ipe330", "HE 200 B" and "HEB 200" alike, and "W14 x 90"; a size that is not rolled names its neighbours. */
+/** "ipe330", "HE 200 B" and "HEB 200" alike, "L 80 x 80 x 8" and "L 80x8", and "W14 x 90"; a size that is not rolled names its neighbours. */
 function readRolled(text: string, random: Random): ReadSection | null {
   const [, depth = '', weight = ''] = /^w ?(\d+) ?[x×] ?(\d+)$/i.exec(text) ?? []
   if (depth !== '') return readSize(`W${depth}x`, Number(weight), random)
-  const [, series = '', size = '', suffix = ''] = /^(ipe|he ?[abm]?) ?(\d+) ?([abm]?)$/i.exec(text) ?? []
+  const [, leg = '', thickness = ''] = /^l ?(\d+)(?: ?[x×] ?\1)? ?[x×] ?(\d+)$/i.exec(text) ?? []
+  if (leg !== '') return readSize(`L ${leg}x`, Number(thickness), random)
+  const [, series = '', size = '', suffix = ''] = /^(ipe|upe|upn|he ?[abm]?) ?(\d+) ?([abm]?)$/i.exec(text) ?? []
   if (series === '') return null
   const head = `${series.replace(' ', '')}${suffix}`.toUpperCase()
   return readSize(`${head} `, Number(size), random)

@@ -84,6 +84,27 @@ describe('what a table says becomes members', () => {
     ])
   })
 
+  test('every role: rafters and purlins, trusses with usual chords, members in space with their heights', () => {
+    const { read, section } = site()
+    const { members, problems } = read(
+      [
+        'role,from,to,z1,z2,section',
+        'rafter,A1,B1,,,IPE 300',
+        'purlin,A1,A2,,,IPE 300',
+        'truss,A1,A2,,,IPE 300',
+        'brace,A1,B2,-3.5,0,IPE 300',
+        'tie,A1,A2,,,IPE 300',
+      ].join('\n'),
+    )
+    expect(problems).toEqual([])
+    expect(members.map(({ label }) => label)).toEqual(['R1', 'L1', 'T1', 'K1', 'K2'])
+    // a twelfth of 6 m deep (common practice), in an even number of bays about as long
+    expect(members[2]).toMatchObject({ truss: { depth: 0.5, bays: 12, bottomSection: section.id } })
+    expect(members[3]).toMatchObject({ kind: 'strut', role: 'brace', startHeight: -3.5, endHeight: 0 })
+    // the layout stands on no level: 3 m are taken for its storey
+    expect(members[4]).toMatchObject({ kind: 'strut', role: 'tie', startHeight: -3, endHeight: 0 })
+  })
+
   test('free labels are counted on from those that are there', () => {
     const { building, layout, steel, read } = site()
     building.beam(layout, [0, 0], [1, 0], { label: 'B1', material: steel.id })
@@ -104,6 +125,8 @@ describe('what is wrong is said by row and column, and nothing else is lost', ()
     ['from,to,section\n,A2,IPE 300', 2, 'from', /no start|no crossing/],
     ['role,from,section\nbeam,A1,IPE 300', 2, 'to', /needs an end/],
     ['role,from,to,section\nrope,A1,A2,IPE 300', 2, 'role', /none of beam, girder/],
+    ['role,from,to,z1,section\nbeam,A1,A2,1,IPE 300', 2, 'z1', /only members in space have heights/],
+    ['role,from,to,z1,section\nbrace,A1,A2,900,IPE 300', 2, 'z1', /farther from the level than 200 m/],
     ['from,to,section\nA1,A2,IPE 310', 2, 'section', /IPE 310 is not rolled; IPE 300 and IPE 330 are/],
     ['from,to,section\nA1,A2,', 2, 'section', /missing/],
     ['from,to,section,material\nA1,A2,IPE 300,Gold', 2, 'material', /no material of the project: Steel S355/],

@@ -1,10 +1,11 @@
 import { simpleMember } from '../document/blanks'
 import { dsvFormat } from 'd3-dsv'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
-import type { Layout, Material, Member, Section } from '../document/recordKinds'
+import type { Layout, Material, Member, Section, Strut } from '../document/recordKinds'
 import { readPlaces } from '../editing/placeText'
 import { readSection } from '../editing/sectionText'
 import { freeLabel } from '../editing/shaped'
+import { storeyUnder, usualTruss } from '../editing/usual'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
@@ -21,7 +22,7 @@ export interface TableProblem {
 }
 
 export interface ReadMembers {
-  readonly members: readonly Member[]
+  readonly members: readonly (Member | Strut)[]
   /** Sections that the project does not have yet, made from their names. */
   readonly sections: readonly Section[]
   readonly problems: readonly TableProblem[]
@@ -34,7 +35,7 @@ interface Ground {
   readonly random: Random
 }
 
-const columns = ['label', 'role', 'from', 'to', 'x1', 'y1', 'x2', 'y2', 'section', 'material'] as const
+const columns = ['label', 'role', 'from', 'to', 'x1', 'y1', 'x2', 'y2', 'z1', 'z2', 'section', 'material'] as const
 type Column = (typeof columns)[number]
 
 const otherNames: Readonly<Record<string, Column>> = {
@@ -48,11 +49,29 @@ const otherNames: Readonly<Record<string, Column>> = {
   y: 'y1',
 }
 
-const roles: readonly Member['role'][] = ['beam', 'girder', 'joist', 'column']
+/** Every role with the letter of its labels; those of members in space have heights, z1 and z2. */
+const roles = {
+  beam: 'B',
+  girder: 'G',
+  joist: 'J',
+  rafter: 'R',
+  purlin: 'L',
+  truss: 'T',
+  column: 'C',
+  brace: 'K',
+  girt: 'K',
+  tie: 'K',
+  post: 'K',
+} as const satisfies Record<Member['role'] | Strut['role'], string>
+type Role = keyof typeof roles
+
+const isRole = (text: string): text is Role => Object.hasOwn(roles, text)
+const inSpace = (role: Role): role is Strut['role'] =>
+  role === 'brace' || role === 'girt' || role === 'tie' || role === 'post'
 
 /**
  * Reads members of a layout from a table: CSV with comma or semicolon, or cells pasted from a spreadsheet (tabs). Headings
- * name the columns (label, role, from, to or x1, y1, x2, y2, section, material), a unit after a comma or in brackets:
+ * name the columns (label, role, from, to or x1, y1, x2, y2, section, material; z1 and z2 for members in space), a unit after a comma or in brackets:
  * `x1, mm`. Places are grid crossings or what one may type while drawing. All or nothing: a problem anywhere leaves the
  * caller with no reason to add any.
  */
@@ -132,11 +151,11 @@ interface Row {
 }
 
 function readRows(body: readonly Row[], headings: readonly (Heading | null)[], ground: Ground): ReadMembers {
-  const members: Member[] = []
+  const members: (Member | Strut)[] = []
   const problems: TableProblem[] = []
   const stock = stockOf(ground)
   const taken = new Set(
-    recordsOf(ground.document, 'member')
+    [...recordsOf(ground.document, 'member'), ...recordsOf(ground.document, 'strut')]
       .filter(({ layout }) => layout === ground.layout.id)
       .map(({ label }) => label),
   )
@@ -181,29 +200,48 @@ const stockOf = ({ document }: Ground): Stock => ({
   made: new Map(),
 })
 
-function readRow(cells: Cells, ground: Ground, stock: Stock, taken: ReadonlySet<string>): Member {
+function readRow(cells: Cells, ground: Ground, stock: Stock, taken: ReadonlySet<string>): Member | Strut {
   const path = readPath(cells, ground)
   const role = readRole(cells, path)
-  const label = cells.label?.text ?? freeLabel(role === 'column' ? 'C1' : role === 'girder' ? 'G1' : 'B1', taken)
+  const label = cells.label?.text ?? freeLabel(`${roles[role]}1`, taken)
   if (label.length > 40) refuse('label', 'A label has 40 characters at most.')
   if (taken.has(label)) refuse('label', `${label} is on the layout already.`)
+  const section = readSectionCell(cells, ground, stock).id
+  const base = { layout: ground.layout.id, label, section, material: readMaterialCell(cells, stock).id }
+  if (inSpace(role))
+    return { kind: 'strut', id: newId('strut', ground.random), ...base, role, path, ...heights(cells, ground) }
+  refuseHeights(cells, role)
   return {
     kind: 'member',
     id: newId('member', ground.random),
-    layout: ground.layout.id,
-    label,
+    ...base,
+    ...simpleMember,
     role,
     path: role === 'column' ? path.slice(0, 1) : path,
-    section: readSectionCell(cells, ground, stock).id,
-    material: readMaterialCell(cells, stock).id,
-    ...simpleMember,
+    truss: role === 'truss' ? usualTruss(path, section) : null,
   }
 }
 
-function readRole(cells: Cells, path: readonly Point[]): Member['role'] {
+/** Of a member in space over the level: from the foot of the storey up to the level where nothing is said. */
+function heights(cells: Cells, { document, layout, format }: Ground): Pick<Strut, 'startHeight' | 'endHeight'> {
+  const at = (column: 'z1' | 'z2', otherwise: number): number => {
+    const cell = cells[column]
+    const height = cell ? coordinate(cell, column, format) : otherwise
+    return Math.abs(height) <= 200 ? height : refuse(column, 'This is farther from the level than 200 m.')
+  }
+  return { startHeight: at('z1', -storeyUnder(document, layout)), endHeight: at('z2', 0) }
+}
+
+/** A height that would be passed over is refused. */
+function refuseHeights(cells: Cells, role: Member['role']): void {
+  for (const column of ['z1', 'z2'] as const)
+    if (cells[column]) refuse(column, `A ${role} lies at its level or in its roof; only members in space have heights.`)
+}
+
+function readRole(cells: Cells, path: readonly Point[]): Role {
   const text = cells.role?.text.toLowerCase()
-  const role = text === undefined ? (path.length === 1 ? 'column' : 'beam') : roles.find((known) => known === text)
-  if (!role) return refuse('role', `“${text?.slice(0, 40)}” is none of ${roles.join(', ')}.`)
+  const role = text ?? (path.length === 1 ? 'column' : 'beam')
+  if (!isRole(role)) return refuse('role', `“${role.slice(0, 40)}” is none of ${Object.keys(roles).join(', ')}.`)
   if (role !== 'column' && path.length < 2) return refuse('to', `A ${role} needs an end.`)
   return role
 }

@@ -1,3 +1,4 @@
+import { lightShapes } from '../../src/standards/stock/lightSections'
 import { exactArea, rolledArea, rolledNames, rolledShapes } from '../../src/standards/stock/rolledSections'
 import { stockMaterials } from '../../src/standards/stock/materials'
 import { unitWeights } from '../../src/standards/stock/unitWeights'
@@ -155,6 +156,41 @@ describe('rolled sections against the areas that handbooks print (from memory)',
       expect(web).toBeLessThan(flange)
       expect(width).toBeLessThanOrEqual(0.31)
     }
+  })
+})
+
+/** Mass in kg/m as handbooks print it, in the order of the sizes (from memory); 1 cm² of steel is 0.785 kg/m (EN 10365). */
+const masses: Readonly<Record<string, string>> = {
+  UPE: '7.90 9.82 12.1 14.5 17.0 19.7 22.8 26.6 30.2 35.2 44.4 53.2 61.2 72.2',
+  UPN: '8.64 10.6 13.4 16.0 18.8 22.0 25.3 29.4 33.2 37.9 41.8 46.2 59.5 60.6 63.1 71.8',
+  L: '2.42 3.77 5.42 7.38 9.63 12.2 15.0 21.6 33.8 59.9',
+}
+
+describe('channels and angles against their masses', () => {
+  const named = (series: string) => [...lightShapes].filter(([name]) => name.startsWith(`${series} `))
+
+  test.each(Object.entries(masses))('%s', (series, list) => {
+    const printed = list.split(' ').map(Number)
+    // a print of three digits tells 0.5 %: a slip of 1 % is noticed
+    expect(named(series)).toHaveLength(printed.length)
+    named(series).forEach(([name, { area }], i) =>
+      expect([name, Math.abs((area * 7850) / (printed[i] ?? NaN) - 1) < 0.006]).toEqual([name, true]),
+    )
+  })
+
+  test('nothing else is there, and names say the height or the leg (common practice)', () => {
+    expect(Object.keys(masses).flatMap(named)).toEqual([...lightShapes])
+    for (const [name, { depth, width, shape }] of lightShapes) {
+      expect(Math.round(depth * 1000)).toBe(Number(/\d+/.exec(name)?.[0]))
+      if (shape === 'angle') expect(width).toBe(depth)
+      else expect(width).toBeLessThan(depth)
+    }
+  })
+
+  // DIN 1026 and EN 10365: flanges of UPE grow by 5 mm from size to size
+  test('flanges of UPE', () => {
+    const widths = named('UPE').map(([, { width }]) => Math.round(width * 1000))
+    expect(widths).toEqual(widths.map((_, i) => 50 + 5 * i))
   })
 })
 

@@ -1,4 +1,4 @@
-import { memberTableLimits, readMemberTable, type Layout, type Member, type ReadMembers } from '@hedrion/core'
+import { memberTableLimits, readMemberTable, type Layout, type ReadMembers } from '@hedrion/core'
 import { useMemo, useState } from 'react'
 import { TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
@@ -57,7 +57,7 @@ function TableField({ layout, onAdded }: TableFieldProps) {
     <>
       <Note>
         Headings: label, role, from, to, section, material; or x1, y1, x2, y2 in place of from and to, with a unit as in
-        “x1, mm”. Cells from a spreadsheet, or CSV.
+        “x1, mm”; z1 and z2 for braces, girts, ties and posts. Cells from a spreadsheet, or CSV.
       </Note>
       <Field aria-label="Table of members" value={text} onChange={setText} isInvalid={(read?.problems.length ?? 0) > 0}>
         <Area rows={6} placeholder={'label,from,to,section\nB40,A1 + 1.5 m north,A2 + 1.5 m north,IPE 300'} />
@@ -135,10 +135,10 @@ function Problems({ read: { problems, members } }: { readonly read: ReadMembers 
 }
 
 /** “12 beams, 3 columns”. */
-function countText(members: readonly Member[]): string {
+function countText(members: ReadMembers['members']): string {
   const counts = new Map<string, number>()
   for (const { role } of members) counts.set(role, (counts.get(role) ?? 0) + 1)
-  return [...counts].map(([role, count]) => `${count} ${role}${count === 1 ? '' : 's'}`).join(', ')
+  return [...counts].map(([role, count]) => `${count} ${role}${count === 1 ? '' : role === 'truss' ? 'es' : 's'}`).join(', ')
 }
 
 const Field = styled(TextField)`

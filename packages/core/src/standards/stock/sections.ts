@@ -1,3 +1,4 @@
+import { lightShapes, lightSource } from './lightSections'
 import { rolledArea, rolledShapes, rolledSource } from './rolledSections'
 import { wideFlanges, wideFlangeSource } from './wideFlanges'
 
@@ -7,10 +8,11 @@ export interface StockSection {
   readonly area: number
   readonly depth: number
   readonly width: number
+  readonly shape: 'H' | 'channel' | 'angle'
   readonly source: string
 }
 
-/** Every rolled section by its name: European H and I shapes, then US wide-flange shapes. */
+/** Every rolled section by its name: European H and I shapes, channels and angles, then US wide-flange shapes. */
 export const stockSections: ReadonlyMap<string, StockSection> = new Map(
   [
     ...[...rolledShapes].map(([name, shape]): StockSection => ({
@@ -18,13 +20,16 @@ export const stockSections: ReadonlyMap<string, StockSection> = new Map(
       area: rolledArea(shape),
       depth: shape.depth,
       width: shape.width,
+      shape: 'H',
       source: rolledSource,
     })),
+    ...[...lightShapes].map(([name, shape]): StockSection => ({ name, ...shape, source: lightSource })),
     ...[...wideFlanges].map(([name, { area, depth, width }]): StockSection => ({
       name,
       area,
       depth,
       width,
+      shape: 'H',
       source: wideFlangeSource,
     })),
   ].map((section) => [section.name, section]),
