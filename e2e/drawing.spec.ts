@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { balance, find, newProject, openRecords, saved, type } from './support'
+import { balance, find, newProject, openRecords, saved, type, typePlace } from './support'
 
 let project: string
 test.beforeEach(async ({ page, request }) => {
@@ -7,13 +7,6 @@ test.beforeEach(async ({ page, request }) => {
   await page.goto(`/p/${project}/building`)
   await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
 })
-
-const typePlace = async (page: Page, text: string, end = 'Enter') => {
-  const line = page.getByRole('textbox', { name: /^Place of the/ })
-  await line.fill(text)
-  await line.press('Enter')
-  if (end !== 'Enter') await line.press(end)
-}
 
 const drawn = async (page: Page, kind: string) => {
   const { request } = page.context()

@@ -33,6 +33,8 @@ export async function find(page: Page, text: string): Promise<void> {
   await page.keyboard.type(text)
   const box = page.getByRole('searchbox', { name: 'Find' })
   const found = page.getByRole('listbox', { name: 'Found' }).getByRole('option')
+  // what is found for a part of the text goes by first
+  await expect(box).toHaveValue(text)
   await expect(found.first()).toContainText(new RegExp(text.split(' ')[0] ?? '', 'i'))
   // a key that comes while the list is drawn anew is lost, or comes late: keys are pressed until the first entry has the focus
   await expect(async () => {
@@ -50,6 +52,14 @@ export async function type(page: Page, label: string | RegExp, text: string): Pr
   const field = page.getByRole('textbox', { name: label }).first()
   await field.fill(text)
   await field.press('Enter')
+}
+
+/** Types a place of what is being drawn. */
+export async function typePlace(page: Page, text: string, end = 'Enter'): Promise<void> {
+  const line = page.getByRole('textbox', { name: /^Place of the/ })
+  await line.fill(text)
+  await line.press('Enter')
+  if (end !== 'Enter') await line.press(end)
 }
 
 export interface OpenProject {

@@ -1,6 +1,6 @@
 import { Memo } from '../src/derivation/memo'
 import { deriveProject, type ProjectState } from '../src/derivation/project'
-import { blankBasis, blankLoadKey } from '../src/document/blanks'
+import { blankBasis, blankLoadKey, newGridLine } from '../src/document/blanks'
 import { documentOf, newId, seededRandom, type Document, type Random } from '../src/document/document'
 import { invariantProblems } from '../src/document/invariants'
 import type {
@@ -114,8 +114,8 @@ export class Building {
     return layout
   }
 
-  grid(axis: GridLine['axis'], label: string, at: number): GridLine {
-    return this.add({ kind: 'gridLine', id: newId('gridLine', this.random), axis, label, at })
+  grid(axis: GridLine['axis'], label: string, at: number, path: GridLine['path'] = []): GridLine {
+    return this.add(newGridLine(axis, label, at, this.random, path))
   }
 
   member(layout: Layout, role: Member['role'], path: readonly Point[], more: More<Member> = {}): Member {

@@ -1,4 +1,4 @@
-import { displayFactor, unitOf, type Point } from '@hedrion/core'
+import { displayFactor, unitOf, type Box, type Point } from '@hedrion/core'
 import { useEffect, useRef, type KeyboardEvent, type ReactNode } from 'react'
 import styled from 'styled-components'
 import { useFormat } from '../compute/SessionContext'
@@ -10,7 +10,7 @@ import { firstTarget, hit, middleOf, neighbour } from './hit'
 import { directions, pickedAfter } from './picking'
 import { paint } from './paint'
 import type { Scene, Target } from './scene'
-import { usePointer } from './usePointer'
+import { usePointer, type Grab } from './usePointer'
 import { toScreen, toWorld, zoomAt, type Margins, type Viewport } from './viewport'
 
 export interface DrawingProps {
@@ -26,6 +26,8 @@ export interface DrawingProps {
   /** Takes clicks and moves away from picking, while something is being drawn. */
   readonly onPlace?: ((at: Point) => void) | undefined
   readonly onHover?: ((at: Point, pixelsPerMetre: number) => void) | undefined
+  /** Takes hold of something at a place in pixels, so that a drag moves it. */
+  readonly onGrab?: (at: Point, view: Viewport, box: Box) => Grab | null
   /** Keys that the picture does not use itself; answers whether it took the key. */
   readonly onKey?: (event: KeyboardEvent) => boolean
   readonly list: boolean
@@ -36,7 +38,19 @@ const usualMargins: Margins = { top: 64, right: 56, bottom: 64, left: 76 }
 
 /** The picture of a scene: painted on a canvas, with what is picked on top of it. Readers get the list instead. */
 export function Drawing(props: DrawingProps) {
-  const { name, scene, picked, onPick, outlined = [], overlay, onPlace, onHover, list, margins = usualMargins } = props
+  const {
+    name,
+    scene,
+    picked,
+    onPick,
+    outlined = [],
+    overlay,
+    onPlace,
+    onHover,
+    onGrab,
+    list,
+    margins = usualMargins,
+  } = props
   const frame = useRef<HTMLDivElement>(null)
   const canvas = useRef<HTMLCanvasElement>(null)
   const { view, viewRef, setView } = useViewport(frame, scene, margins)
@@ -55,6 +69,7 @@ export function Drawing(props: DrawingProps) {
       else pick(hit(scene.targets, view, at), event.ctrlKey || event.metaKey || event.shiftKey)
     },
     onMove: view && onHover ? (at) => onHover(toWorld(view, at), view.scale) : undefined,
+    onGrab: view && onGrab && !onPlace ? (at) => onGrab(at, view, scene.box) : undefined,
     onBox: (from, to) => view && onPick(inBox(scene.targets, view, from, to)),
   })
   const onKeyDown = useDrawingKeys(props, view, setView, pick)

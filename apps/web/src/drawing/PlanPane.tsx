@@ -19,7 +19,7 @@ interface PlanPaneProps {
   /** What a step draws on top of the plan of a level. */
   readonly more?: (scene: Scene, floor: FloorView) => Scene
   readonly outlined?: readonly string[]
-  readonly drawing?: Pick<DrawingProps, 'overlay' | 'onPlace' | 'onHover'>
+  readonly drawing?: Pick<DrawingProps, 'overlay' | 'onPlace' | 'onHover' | 'onGrab'>
   readonly onKey?: (event: KeyboardEvent) => boolean
   /** Under the picture: a legend, or the line in which places are typed. */
   readonly foot?: ReactNode

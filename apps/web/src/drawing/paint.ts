@@ -1,9 +1,9 @@
-import type { Point } from '@hedrion/core'
+import type { Box, Point } from '@hedrion/core'
 import type { Palette } from '../ui/tokens'
 import { hatchPattern, markColour } from './hatches'
 import { placeLabels } from './labels'
 import { paintOrdinates } from './paintOrdinates'
-import type { Scene, Shape, Stroke, Tone } from './scene'
+import type { GridMark, Scene, Shape, Stroke, Tone } from './scene'
 import { roundLength, toScreen, type Viewport } from './viewport'
 
 type Pen = CanvasRenderingContext2D
@@ -189,11 +189,13 @@ function stepped(grid: Scene['grid'], scale: number): readonly (Scene['grid'][nu
   })
 }
 
-/** Grid lines run a little beyond the drawing, with their labels at the top and at the left. */
+const gridStroke = { tone: 'hairline', width: 1, dash: [12, 4, 2, 4] } as const
+
+/** Grid lines run a little beyond the drawing, with their labels at the top and at the left, skew ones and rings at their end. */
 function paintGrid(pen: Pen, { grid, box }: Scene, view: Viewport, palette: Palette, sans: string): void {
-  const [left, bottom] = toScreen(view, [box.x0, box.y0])
-  const [right, top] = toScreen(view, [box.x1, box.y1])
-  const [labelY, labelX] = [Math.max(top - 34, 14), Math.max(left - 40, 16)]
+  const [, bottom] = toScreen(view, [box.x0, box.y0])
+  const [right] = toScreen(view, [box.x1, box.y1])
+  const { x: labelX, y: labelY } = gridLabelPlaces(box, view)
   pen.font = `14px ${sans}`
   pen.fillStyle = palette.quiet
   pen.textBaseline = 'middle'
@@ -211,8 +213,35 @@ function paintGrid(pen: Pen, { grid, box }: Scene, view: Viewport, palette: Pale
       pen.lineTo(right + 8, y)
       pen.fillText(label, labelX - out, y)
     }
-    stroke(pen, { tone: 'hairline', width: 1, dash: [12, 4, 2, 4] }, palette)
+    stroke(pen, gridStroke, palette)
   }
+  for (const line of grid) paintFreeLine(pen, line, view, palette)
+}
+
+/** Where labels of lines across the grid stand, in pixels: x of those at the left, y of those at the top. */
+export function gridLabelPlaces(box: Box, view: Viewport): { readonly x: number; readonly y: number } {
+  const [left] = toScreen(view, [box.x0, box.y0])
+  const [, top] = toScreen(view, [box.x1, box.y1])
+  return { x: Math.max(left - 40, 16), y: Math.max(top - 34, 14) }
+}
+
+/** A skew line with its label beyond its end, or a ring with its label beside its lowest point. */
+function paintFreeLine(pen: Pen, { axis, label, at, path: [a, b] }: GridMark, view: Viewport, palette: Palette): void {
+  if (!a) return
+  const [x0, y0] = toScreen(view, a)
+  pen.beginPath()
+  if (axis === 'line' && b) {
+    const [x1, y1] = toScreen(view, b)
+    const length = Math.hypot(x1 - x0, y1 - y0) || 1
+    const [ux, uy] = [(x1 - x0) / length, (y1 - y0) / length]
+    pen.moveTo(x0 - 8 * ux, y0 - 8 * uy)
+    pen.lineTo(x1 + 18 * ux, y1 + 18 * uy)
+    pen.fillText(label, x1 + 28 * ux, y1 + 28 * uy)
+  } else if (axis === 'ring') {
+    pen.arc(x0, y0, at * view.scale, 0, 2 * Math.PI)
+    pen.fillText(label, x0 + 9, y0 + at * view.scale + 11)
+  }
+  stroke(pen, gridStroke, palette)
 }
 
 function paintLabels(pen: Pen, { labels }: Scene, view: Viewport, palette: Palette, sans: string): void {

@@ -4,6 +4,7 @@ import {
   distance,
   formatQuantity,
   formatValue,
+  gridCrossings,
   meanOf,
   sliverArea,
   unitOf,
@@ -20,7 +21,7 @@ import { barriersPart, stairsPart } from './stairsPart'
 import { typedLoadsPart } from './typedLoadsPart'
 import { roundBelow } from './viewport'
 import { acrossOf } from './paintOrdinates'
-import { emptyBox, type GridMark, type Label, type Mark, type Scene, type Shape, type Target } from './scene'
+import { emptyBox, type Label, type Mark, type Scene, type Shape, type Target } from './scene'
 
 export interface PlanOptions {
   readonly format: NumberFormat
@@ -47,8 +48,7 @@ export function planScene(
   lines: readonly GridLine[],
   options: PlanOptions,
 ): Scene {
-  const grid = lines.map(({ axis, label, at }): GridMark => ({ axis, label, at }))
-  if (!floor) return { box: gridBox(grid), shapes: [], labels: [], targets: [], grid, north: true }
+  if (!floor) return { box: gridBox(lines), shapes: [], labels: [], targets: [], grid: lines, north: true }
   const ordinate = ordinateScale(floor.beams, options)
   const parts = [
     regionsPart(floor, options),
@@ -65,24 +65,34 @@ export function planScene(
     lostPart(floor, options),
   ]
   return {
-    box: boxOfFloor(floor, grid),
+    box: boxOfFloor(floor, lines),
     shapes: parts.flatMap(({ shapes }) => shapes),
     labels: parts.flatMap(({ labels }) => labels),
     targets: parts.flatMap(({ targets }) => targets),
-    grid,
+    grid: lines,
     north: true,
     ...(options.member && ordinate.top > 0 ? { ordinateScale: { pixels: ordinate.pixels, text: ordinate.text } } : {}),
   }
 }
 
-function gridBox(grid: readonly GridMark[]) {
-  const along = (axis: 'x' | 'y') => grid.filter((line) => line.axis === axis).map(({ at }) => at)
-  const [xs, ys] = [along('x'), along('y')]
-  if (xs.length < 2 || ys.length < 2) return emptyBox
-  return { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) }
+/** Round crossings of the grid, and all of its rings. */
+function gridBox(grid: readonly GridLine[]) {
+  const points = [
+    ...gridCrossings(grid),
+    ...grid.flatMap(({ path }) => path),
+    ...grid.flatMap(({ axis, at, path: [centre] }): readonly Point[] =>
+      axis === 'ring' && centre
+        ? [
+            [centre[0] - at, centre[1] - at],
+            [centre[0] + at, centre[1] + at],
+          ]
+        : [],
+    ),
+  ]
+  return points.length < 2 ? emptyBox : boxOf(points)
 }
 
-function boxOfFloor(floor: FloorView, grid: readonly GridMark[]) {
+function boxOfFloor(floor: FloorView, grid: readonly GridLine[]) {
   const points: Point[] = [
     ...floor.beams.flatMap(({ a, b }) => [a, b]),
     ...floor.columns.map(({ at }) => at),

@@ -1,4 +1,4 @@
-import type { Box, Point, Region } from '@hedrion/core'
+import type { Box, GridLine, Point, Region } from '@hedrion/core'
 
 /** What a mark stands for; each has a hatch of its own, so that colour is never the only sign. */
 export type Mark = 'permanent' | 'imposed' | 'wind' | 'snow' | 'notCarried' | 'plain'
@@ -108,11 +108,8 @@ export interface Target {
   readonly text: string
 }
 
-export interface GridMark {
-  readonly axis: 'x' | 'y'
-  readonly label: string
-  readonly at: number
-}
+/** A grid line, as its record has it. */
+export type GridMark = Pick<GridLine, 'id' | 'axis' | 'label' | 'at' | 'path'>
 
 /** Everything that a view draws, in metres of its own plane (x to the right, y upwards). */
 export interface Scene {

@@ -81,5 +81,11 @@ const changeLook: ChangeLook = (change) => store.setState(change)
 /** Reads and changes what is looked at. */
 export const useLook = (): readonly [Look, ChangeLook] => [store(), changeLook]
 
+/** Whether one thing is picked: what asks this is drawn anew when that changes, not at every pick. */
+export const useIsPicked = (id: string): boolean => store(({ picked }) => picked.includes(id))
+
+/** Picks without looking. */
+export const pickNow = (picked: readonly string[]): void => store.setState({ picked })
+
 /** What was looked at just now, for what happens later than drawing. */
 export const lookNow = (): Look => store.getState()

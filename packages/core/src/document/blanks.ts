@@ -1,5 +1,5 @@
 import { newId, type Random } from './document'
-import type { Basis, LoadKey, Member } from './recordKinds'
+import type { Basis, GridLine, LoadKey, Member } from './recordKinds'
 
 /** A basis that says nothing yet but its name. */
 export const blankBasis = (name: string, random: Random): Basis => ({
@@ -48,3 +48,12 @@ export const simpleMember = {
   endRelease: 'pinned',
   truss: null,
 } as const satisfies Partial<Member>
+
+/** A line of the grid; only skew lines and rings have points. */
+export const newGridLine = (
+  axis: GridLine['axis'],
+  label: string,
+  at: number,
+  random: Random,
+  path: GridLine['path'] = [],
+): GridLine => ({ kind: 'gridLine', id: newId('gridLine', random), axis, label, at, path })

@@ -50,6 +50,28 @@ describe('what must hold between records', () => {
     return problemsOf([...parts.building.records, ...added]).map(({ path, problem }) => `${path}: ${problem}`)
   }
 
+  test('a grid line across the grid has no points, a skew one two, a ring one and a radius', () => {
+    const problems = withRecords(({ building }) => [
+      building.grid('x', 'a', 0, [[0, 0]]),
+      building.grid('line', 'b', 0, [[0, 0]]),
+      building.grid('line', 'c', 0, [
+        [1, 1],
+        [1, 1.001],
+      ]),
+      building.grid('ring', 'd', 0, [[0, 0]]),
+      building.grid('ring', 'e', 5),
+    ])
+    // each is in the building and in what is added: a record is one record
+    expect(new Set(problems.map((problem) => problem.replace(/^.*?: /, '')))).toEqual(
+      new Set([
+        'A grid line across the grid has no points.',
+        'A skew grid line goes through two points.',
+        'A ring of the grid has one centre and a radius above nothing.',
+      ]),
+    )
+    expect(new Set(problems).size).toBe(5)
+  })
+
   test('there is one basis, one building part and one layer of each standing', () => {
     expect(withRecords(() => [{ ...new Building({}, 2).basis }])).toEqual([
       expect.stringMatching(/one basis record only/),

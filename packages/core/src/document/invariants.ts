@@ -1,7 +1,7 @@
 import type { Document } from './document'
 import { recordsOf } from './document'
 import { object, type Fields, type Problem, type Reference } from './fields'
-import { kinds, recordKinds, type Level, type Rec } from './recordKinds'
+import { kinds, recordKinds, type GridLine, type Level, type Rec } from './recordKinds'
 
 /** What must hold between records for the document to be legal; doubts are concerns, not problems. */
 export function invariantProblems(document: Document): readonly Problem[] {
@@ -11,6 +11,7 @@ export function invariantProblems(document: Document): readonly Problem[] {
     ...rangeProblems(document),
     ...shapeProblems(document),
     ...extentProblems(document),
+    ...gridProblemsOf(document),
   ]
 }
 
@@ -114,3 +115,24 @@ function shapeProblems(document: Document): readonly Problem[] {
       problems.push({ path: `records.${run.id}.height`, problem: 'The height is to be typed, but none is given.' })
   return problems
 }
+
+function gridProblemsOf(document: Document): readonly Problem[] {
+  return recordsOf(document, 'gridLine').flatMap(({ id, axis, at, path }) =>
+    hasItsPoints[axis](path, at) ? [] : [{ path: `records.${id}.path`, problem: gridProblems[axis] }],
+  )
+}
+
+const hasNone = (path: GridLine['path']): boolean => path.length === 0
+const hasItsPoints: Readonly<Record<GridLine['axis'], (path: GridLine['path'], at: number) => boolean>> = {
+  x: hasNone,
+  y: hasNone,
+  line: ([a, b]) => a !== undefined && b !== undefined && Math.hypot(b[0] - a[0], b[1] - a[1]) >= 0.01,
+  ring: (path, at) => path.length === 1 && at >= 0.01,
+}
+
+const gridProblems = {
+  x: 'A grid line across the grid has no points.',
+  y: 'A grid line across the grid has no points.',
+  line: 'A skew grid line goes through two points.',
+  ring: 'A ring of the grid has one centre and a radius above nothing.',
+} as const

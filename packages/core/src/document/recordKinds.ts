@@ -125,7 +125,15 @@ export const recordKinds = {
       {},
     ),
   },
-  gridLine: { label, axis: oneOf('x', 'y'), at: number('length', { min: -1e6, max: 1e6 }) },
+  /** Across the whole grid at a value of x or y; a line that leaves a point through another; or a ring about a point. */
+  gridLine: {
+    label,
+    axis: oneOf('x', 'y', 'line', 'ring'),
+    /** The x or y, or the radius; 0 for a line through points. */
+    at: number('length', { min: -1e6, max: 1e6 }),
+    /** Two points of a line, the centre of a ring; none of lines across the grid. */
+    path: withDefault(list(point(), 2), []),
+  },
   /** A plane. The lowest level is the base: supports stand on it and it carries no layout. */
   level: { name: label, elevation: number('length', { min: -500, max: 2000 }) },
   layout: { name: label, defaultKey: nullable(ref('loadKey')) },

@@ -1,3 +1,4 @@
+import { crossingsOf } from '../building/grid'
 import type { GridLine } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import type { NumberFormat } from '../units/format'
@@ -55,18 +56,17 @@ function readPlace(text: string, surroundings: Surroundings): Point {
   return [head, ...steps].reduce<Point>((at, step) => along(at, step, surroundings), last)
 }
 
-/** `B2`, `2B`, `B/2`: one line of each direction, the labels in either order. */
+/** `B2`, `2B`, `B/2`: the crossing of two lines, the labels in either order; of two crossings with a ring the first. */
 export function gridPoint(text: string, grid: readonly GridLine[]): Point | undefined {
   const plain = text.replace(/[\s/]/g, '').toLowerCase()
-  const labelled = (axis: GridLine['axis'], label: string) =>
-    grid.find((line) => line.axis === axis && line.label.toLowerCase() === label)
+  const labelled = (label: string) => grid.filter((line) => line.label.toLowerCase() === label)
   for (let cut = 1; cut < plain.length; cut++) {
-    const [first, second] = [plain.slice(0, cut), plain.slice(cut)]
-    const found = [
-      [labelled('x', first), labelled('y', second)],
-      [labelled('x', second), labelled('y', first)],
-    ].find(([x, y]) => x && y)
-    if (found?.[0] && found[1]) return [found[0].at, found[1].at]
+    const [first, second] = [labelled(plain.slice(0, cut)), labelled(plain.slice(cut))]
+    for (const a of first)
+      for (const b of second) {
+        const [crossing] = crossingsOf(a, b)
+        if (crossing) return crossing
+      }
   }
   return undefined
 }

@@ -75,16 +75,23 @@ export function rolledSection(name: string, random: Random, assumed: boolean): S
   }
 }
 
+/** How names of rolled sections are written, with the head that their series share; the size is the second part. */
+const writings: readonly (readonly [pattern: RegExp, head: (parts: readonly (string | undefined)[]) => string])[] = [
+  [/^w ?(\d+) ?[x×] ?(\d+)$/i, ([, depth]) => `W${depth ?? ''}x`],
+  [/^l ?(\d+)(?: ?[x×] ?\1)? ?[x×] ?(\d+)$/i, ([, leg]) => `L ${leg ?? ''}x`],
+  [
+    /^(ipe|upe|upn|he ?[abm]?) ?(\d+) ?([abm]?)$/i,
+    ([, series = '', , suffix = '']) => `${`${series.replace(' ', '')}${suffix}`.toUpperCase()} `,
+  ],
+]
+
 /** "ipe330", "HE 200 B" and "HEB 200" alike, "L 80 x 80 x 8" and "L 80x8", and "W14 x 90"; a size that is not rolled names its neighbours. */
 function readRolled(text: string, random: Random): ReadSection | null {
-  const [, depth = '', weight = ''] = /^w ?(\d+) ?[x×] ?(\d+)$/i.exec(text) ?? []
-  if (depth !== '') return readSize(`W${depth}x`, Number(weight), random)
-  const [, leg = '', thickness = ''] = /^l ?(\d+)(?: ?[x×] ?\1)? ?[x×] ?(\d+)$/i.exec(text) ?? []
-  if (leg !== '') return readSize(`L ${leg}x`, Number(thickness), random)
-  const [, series = '', size = '', suffix = ''] = /^(ipe|upe|upn|he ?[abm]?) ?(\d+) ?([abm]?)$/i.exec(text) ?? []
-  if (series === '') return null
-  const head = `${series.replace(' ', '')}${suffix}`.toUpperCase()
-  return readSize(`${head} `, Number(size), random)
+  for (const [pattern, head] of writings) {
+    const parts = pattern.exec(text)
+    if (parts) return readSize(head(parts), Number(parts[2]), random)
+  }
+  return null
 }
 
 /** The section of a series by its size: the height, or the weight of a US shape. */

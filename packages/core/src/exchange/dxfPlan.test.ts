@@ -212,8 +212,12 @@ describe('records from a plan', () => {
     expect(labels).toEqual(['B1', 'B2', 'B3', 'B4', 'C1', 'C2', 'C3', 'C4'])
   })
 
-  test('grid lines once each; skew ones are left out', () => {
-    const { records, leftOut } = importFor({ STEEL: 'gridLine' }, [...bay, line('STEEL', 0, 0, 1000, 1000)])
+  test('grid lines once each, skew ones too', () => {
+    const { records, leftOut } = importFor({ STEEL: 'gridLine' }, [
+      ...bay,
+      line('STEEL', 0, 0, 1000, 1000),
+      line('STEEL', 2000, 2000, 3000, 3000),
+    ])
     expect(
       records.flatMap((record) => (record.kind === 'gridLine' ? [[record.axis, record.label, record.at]] : [])),
     ).toEqual([
@@ -221,8 +225,10 @@ describe('records from a plan', () => {
       ['x', '1', 6],
       ['y', 'B', 4],
       ['x', '2', 0],
+      ['line', 'S1', 0],
     ])
-    expect(leftOut).toEqual(['1 lines that are neither upright nor level, or stand there already'])
+    // the second skew one goes on from the first
+    expect(leftOut).toEqual(['1 grid lines that stand there already'])
   })
 
   test('a drawing in the wrong unit lies far off and is left out, not taken over', () => {

@@ -1,4 +1,6 @@
-import { newId, recordsOf, type Document, type Random } from '../document/document'
+import { isOnGridLine } from '../building/grid'
+import { newGridLine } from '../document/blanks'
+import { recordsOf, type Document, type Random } from '../document/document'
 import { gridLetter } from '../document/labels'
 import type { GridLine, Layout, Rec } from '../document/recordKinds'
 import type { DxfLayer } from './dxfPlan'
@@ -58,7 +60,7 @@ export function importedPlan(
       else if (use === 'gridLine') {
         const line = gridLineOf(points, made, document, random)
         if (line) made.push(line)
-        else leave('lines that are neither upright nor level, or stand there already')
+        else leave('grid lines that stand there already')
       } else if (use !== 'none') {
         const drawn = drawRecord(use satisfies Tool, points, { document, layout, random, closed: shape.closed })
         if (!drawn.ok) return { records: [], words: '', leftOut: [], problem: drawn.problem }
@@ -115,23 +117,29 @@ function reasonAgainst(points: readonly Point[], use: LayerUse): string | null {
   return points.length === 2 && first && last && distance(first, last) <= onLine ? 'lines without length' : null
 }
 
-/** Upright or level within a hundredth; one at the same place is not made again. */
+/** Upright or level within a hundredth, else skew; one at the same place is not made again. */
 function gridLineOf(
   points: readonly Point[],
   made: readonly Rec[],
   document: Document,
   random: Random,
 ): GridLine | undefined {
-  const [[ax, ay] = [0, 0], [bx, by] = [0, 0]] = points
-  const upright = Math.abs(bx - ax) <= 0.01 * Math.abs(by - ay)
-  if (!upright && Math.abs(by - ay) > 0.01 * Math.abs(bx - ax)) return undefined
-  const axis = upright ? 'x' : 'y'
-  const at = tidy(upright ? (ax + bx) / 2 : (ay + by) / 2)
+  const [a = [0, 0], b = [0, 0]] = points
+  const [dx, dy] = [Math.abs(b[0] - a[0]), Math.abs(b[1] - a[1])]
   const there = [...recordsOf(document, 'gridLine'), ...made.filter((record) => record.kind === 'gridLine')]
+  if (dx > 0.01 * dy && dy > 0.01 * dx) return skewLine(a, b, there, random)
+  const axis = dx < dy ? 'x' : 'y'
+  const at = tidy(axis === 'x' ? (a[0] + b[0]) / 2 : (a[1] + b[1]) / 2)
   const alike = there.filter((line) => line.axis === axis)
   if (alike.some((line) => Math.abs(line.at - at) <= onLine)) return undefined
   const label = axis === 'x' ? String(alike.length + 1) : gridLetter(alike.length)
-  return { kind: 'gridLine', id: newId('gridLine', random), axis, label, at }
+  return newGridLine(axis, label, at, random)
+}
+
+function skewLine(a: Point, b: Point, there: readonly GridLine[], random: Random): GridLine | undefined {
+  const skew = there.filter(({ axis }) => axis === 'line')
+  if (skew.some((line) => [a, b].every((point) => isOnGridLine(line, point, onLine)))) return undefined
+  return newGridLine('line', `S${skew.length + 1}`, 0, random, [a, b])
 }
 
 const nameOf = (record: Rec): string =>

@@ -1,4 +1,4 @@
-import { blankBasis, blankLoadKey, simpleMember } from '../document/blanks'
+import { blankBasis, blankLoadKey, simpleMember, newGridLine } from '../document/blanks'
 import { newId, type Random } from '../document/document'
 import { gridLetter } from '../document/labels'
 import type { UseSort } from '../document/useSorts'
@@ -66,24 +66,10 @@ const part = (random: Random): BuildingPart => ({
   extent: null,
 })
 
-function gridLines(xs: readonly number[], ys: readonly number[], random: Random): readonly GridLine[] {
-  return [
-    ...xs.map((at, i): GridLine => ({
-      kind: 'gridLine',
-      id: newId('gridLine', random),
-      axis: 'x',
-      label: String(i + 1),
-      at,
-    })),
-    ...ys.map((at, i): GridLine => ({
-      kind: 'gridLine',
-      id: newId('gridLine', random),
-      axis: 'y',
-      label: gridLetter(i),
-      at,
-    })),
-  ]
-}
+const gridLines = (xs: readonly number[], ys: readonly number[], random: Random): readonly GridLine[] => [
+  ...xs.map((at, i) => newGridLine('x', String(i + 1), at, random)),
+  ...ys.map((at, i) => newGridLine('y', gridLetter(i), at, random)),
+]
 
 function loadKeys({ sort, family }: BuildingBrief, random: Random) {
   const empty = (name: string): BuildUp => ({ kind: 'buildUp', id: newId('buildUp', random), name, layers: [] })

@@ -1,5 +1,5 @@
 import type { ChangeSet } from '../document/changes'
-import { blankBasis, simpleMember } from '../document/blanks'
+import { blankBasis, simpleMember, newGridLine } from '../document/blanks'
 import type { Point } from '../geometry/point'
 import type {
   Barrier,
@@ -68,8 +68,8 @@ const ys = [0, 9, 15, 21] as const
 const inside = (x: number, y: number) => x <= 14.4 || y >= 9
 
 const gridLines: readonly GridLine[] = [
-  ...xs.map((at, i): GridLine => ({ kind: 'gridLine', id: id('gridLine'), axis: 'x', label: String(i + 1), at })),
-  ...ys.map((at, i): GridLine => ({ kind: 'gridLine', id: id('gridLine'), axis: 'y', label: 'ABCD'.charAt(i), at })),
+  ...xs.map((at, i) => newGridLine('x', String(i + 1), at, random)),
+  ...ys.map((at, i) => newGridLine('y', 'ABCD'.charAt(i), at, random)),
 ]
 
 const counters = new Map<string, number>()

@@ -1,4 +1,5 @@
-import type { GridLine, Layout, Rec, Section } from '../document/recordKinds'
+import { newGridLine } from '../document/blanks'
+import type { Layout, Rec, Section } from '../document/recordKinds'
 import { buildUp, id, key, level, on, random, typed } from './demoParts'
 import { hallFrame, hallStock, type HallStock } from './hall'
 import type { HallBrief } from './hallSentence'
@@ -30,13 +31,7 @@ export function workshopHall(steel: HallStock['steel']): readonly Rec[] {
   const roofKey = key('Workshop roof', roofUp, 'H', null, null)
   const eaves = level('Eaves', 5.4)
   const layout: Layout = { kind: 'layout', id: id('layout'), name: 'Workshop roof', defaultKey: roofKey.id }
-  const lines = Array.from({ length: 5 }, (_, i): GridLine => ({
-    kind: 'gridLine',
-    id: id('gridLine'),
-    axis: 'x',
-    label: String(5 + i),
-    at: 22.2 + 6 * i,
-  }))
+  const lines = Array.from({ length: 5 }, (_, i) => newGridLine('x', String(5 + i), 22.2 + 6 * i, random))
   const { steel: known, ...sections } = parts
   return [
     ...lines,

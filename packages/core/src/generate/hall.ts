@@ -1,9 +1,8 @@
-import { blankBasis, blankLoadKey, simpleMember } from '../document/blanks'
+import { blankBasis, blankLoadKey, simpleMember, newGridLine } from '../document/blanks'
 import { newId, type Random } from '../document/document'
 import { gridLetter } from '../document/labels'
 import type {
   BuildUp,
-  GridLine,
   Layout,
   Level,
   LevelRange,
@@ -54,13 +53,7 @@ export function hall(brief: HallBrief, name: string, random: Random): readonly R
     from: top.id,
     to: top.id,
   }
-  const line = (axis: GridLine['axis'], label: string, at: number): GridLine => ({
-    kind: 'gridLine',
-    id: newId('gridLine', random),
-    axis,
-    label,
-    at,
-  })
+  const line = (axis: 'x' | 'y', label: string, at: number) => newGridLine(axis, label, at, random)
   return [
     { ...blankBasis(name, random), family: brief.family },
     {

@@ -1,11 +1,9 @@
-import { distance, type FloorView, type GridLine, type Point } from '@hedrion/core'
+import { distance, gridCrossings, type FloorView, type GridLine, type Point } from '@hedrion/core'
 
 /** Points of a plan that a drawn point may fall on: crossings of grid lines, ends of members, corners of outlines. */
 export function snapPoints(floor: FloorView | null | undefined, grid: readonly GridLine[]): readonly Point[] {
-  const xs = grid.filter(({ axis }) => axis === 'x').map(({ at }) => at)
-  const ys = grid.filter(({ axis }) => axis === 'y').map(({ at }) => at)
   const all: Point[] = [
-    ...xs.flatMap((x) => ys.map((y) => [x, y] as const)),
+    ...gridCrossings(grid),
     ...(floor?.columns ?? []).map(({ at }) => at),
     ...(floor?.beams ?? []).flatMap(({ a, b }) => [a, b]),
     ...(floor?.regions ?? []).flatMap(({ region }) => region.flat()),

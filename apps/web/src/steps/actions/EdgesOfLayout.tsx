@@ -1,9 +1,8 @@
 import { memo } from 'react'
 import { expanded, formatQuantity, goingOf, type Layout } from '@hedrion/core'
 import { useFormat, useRecords } from '../../compute/SessionContext'
-import { Line, Note, Section } from '../../sheet/Sheet'
-import { useLook } from '../../state/look'
-import { Button } from '../../ui/Button'
+import { PickLine } from '../../sheet/PickLine'
+import { Note, Section } from '../../sheet/Sheet'
 
 /** Q2 before Q10. */
 const byNumber = new Intl.Collator('en', { numeric: true })
@@ -16,7 +15,6 @@ export const EdgesOfLayout = memo(function EdgesOfLayout({
   readonly layout: Layout
   readonly levelId: string
 }) {
-  const [look, change] = useLook()
   const format = useFormat()
   const stairs = useRecords('stair')
   const barriers = useRecords('barrier')
@@ -26,21 +24,21 @@ export const EdgesOfLayout = memo(function EdgesOfLayout({
   return (
     <Section title="Stairs and barriers">
       {here.length === 0 && <Note>None: draw a flight from its foot to its head, or a barrier along an edge.</Note>}
-      {here.map((record) => {
-        const id = expanded(record.id, levelId)
-        return (
-          <Line key={record.id} reference={record.label} lit={look.picked.includes(id)}>
-            <Button kind="link" onPress={() => change({ picked: [id] })}>
-              {record.kind === 'stair' ? 'flight of stairs' : 'barrier'}
-            </Button>{' '}
-            <small>
-              {record.kind === 'stair'
-                ? `${formatQuantity(goingOf(record), 'length', format)} by ${formatQuantity(record.width, 'length', format)}`
-                : `${formatQuantity(record.height, 'length', format)} high`}
-            </small>
-          </Line>
-        )
-      })}
+      {here.map((record) => (
+        <PickLine
+          key={record.id}
+          id={expanded(record.id, levelId)}
+          reference={record.label}
+          name={record.kind === 'stair' ? 'flight of stairs' : 'barrier'}
+        >
+          {' '}
+          <small>
+            {record.kind === 'stair'
+              ? `${formatQuantity(goingOf(record), 'length', format)} by ${formatQuantity(record.width, 'length', format)}`
+              : `${formatQuantity(record.height, 'length', format)} high`}
+          </small>
+        </PickLine>
+      ))}
     </Section>
   )
 })

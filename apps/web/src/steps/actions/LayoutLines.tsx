@@ -4,6 +4,7 @@ import styled from 'styled-components'
 import { expanded, type Layout } from '@hedrion/core'
 import { useAnswer, useDocumentState, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
+import { PickLine } from '../../sheet/PickLine'
 import { Line, Note, Section, Warm } from '../../sheet/Sheet'
 import { addressOf, useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
@@ -19,6 +20,13 @@ const ToPaper = styled(Link)`
   text-underline-offset: 3px;
 `
 
+/** The plan that is looked at, on paper. */
+function PrintLink() {
+  const projectId = useDocumentState((state) => state.projectId)
+  const [look] = useLook()
+  return <ToPaper to={`/p/${projectId}/print${addressOf(look)}`}>Print the loading plan</ToPaper>
+}
+
 /** What stands on the floors of a layout: one default, and patches over it. */
 export const FloorLines = memo(function FloorLines({
   layout,
@@ -27,19 +35,14 @@ export const FloorLines = memo(function FloorLines({
   readonly layout: Layout
   readonly levelId: string
 }) {
-  const projectId = useDocumentState((state) => state.projectId)
   const edit = useEdit()
   const note = useNote()
-  const [look, change] = useLook()
   const keys = useRecords('loadKey')
   const allPatches = useRecords('patch')
   const nameOf = (id: string | null) => keys.find((key) => key.id === id)?.name ?? 'none'
   const patches = allPatches.filter((patch) => patch.layout === layout.id).sort((a, b) => a.order - b.order)
   return (
-    <Section
-      title="What stands on the floor"
-      aside={<ToPaper to={`/p/${projectId}/print${addressOf(look)}`}>Print the loading plan</ToPaper>}
-    >
+    <Section title="What stands on the floor" aside={<PrintLink />}>
       <Line reference="default">
         <Choice
           label="Default load key of the layout"
@@ -55,13 +58,10 @@ export const FloorLines = memo(function FloorLines({
       </Line>
       {layout.defaultKey === null && <Warm>The floor carries self-weight only. Give it a load key.</Warm>}
       {patches.map((patch) => (
-        <Line key={patch.id} reference={`patch ${patch.order}`} lit={look.picked.includes(expanded(patch.id, levelId))}>
-          <Button kind="link" onPress={() => change({ picked: [expanded(patch.id, levelId)] })}>
-            {patch.label}
-          </Button>
+        <PickLine key={patch.id} id={expanded(patch.id, levelId)} reference={`patch ${patch.order}`} name={patch.label}>
           : {nameOf(patch.key) === patch.label ? '' : `${nameOf(patch.key)}, `}
           {patchModes.find(([mode]) => mode === patch.mode)?.[1]}
-        </Line>
+        </PickLine>
       ))}
       {patches.length === 0 && <Note>No patch yet: draw one where the floor carries something else.</Note>}
     </Section>

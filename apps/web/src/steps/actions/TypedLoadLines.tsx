@@ -13,13 +13,12 @@ import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
+import { PickLine } from '../../sheet/PickLine'
 import { Several } from '../../sheet/Several'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { severalWord, shared } from '../../sheet/several'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
-import { useLook } from '../../state/look'
-import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 import { TextLine } from '../../ui/TextLine'
@@ -144,34 +143,29 @@ export const TypedLoadsOfLayout = memo(function TypedLoadsOfLayout({
   readonly layout: Layout
   readonly levelId: string
 }) {
-  const [look, change] = useLook()
   const all: readonly TypedLoad[] = [...useRecords('lineLoad'), ...useRecords('pointLoad')]
   const loads = all.filter((load) => load.layout === layout.id).sort((a, b) => byNumber.compare(a.label, b.label))
   return (
     <Section title="Line and point loads">
       {loads.length === 0 && <Note>None: draw one for a stair flight, a machine or a facade.</Note>}
-      {loads.map((load) => {
-        const id = expanded(load.id, levelId)
-        return (
-          <Line
-            key={load.id}
-            reference={load.label}
-            lit={look.picked.includes(id)}
-            result={
-              <Value
-                value={load.value}
-                quantity={load.kind === 'lineLoad' ? 'lineLoad' : 'force'}
-                address={`typed:${load.id}`}
-              />
-            }
-          >
-            <Button kind="link" onPress={() => change({ picked: [id] })}>
-              {load.what === '' ? (load.kind === 'lineLoad' ? 'line load' : 'point load') : load.what}
-            </Button>{' '}
-            <small>{load.nature}</small>
-          </Line>
-        )
-      })}
+      {loads.map((load) => (
+        <PickLine
+          key={load.id}
+          id={expanded(load.id, levelId)}
+          reference={load.label}
+          name={load.what === '' ? (load.kind === 'lineLoad' ? 'line load' : 'point load') : load.what}
+          result={
+            <Value
+              value={load.value}
+              quantity={load.kind === 'lineLoad' ? 'lineLoad' : 'force'}
+              address={`typed:${load.id}`}
+            />
+          }
+        >
+          {' '}
+          <small>{load.nature}</small>
+        </PickLine>
+      ))}
     </Section>
   )
 })

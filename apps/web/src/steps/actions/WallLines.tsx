@@ -3,14 +3,13 @@ import { buildUpWeight, expanded, formatQuantity, wallOfLayersEdits, wallTypedEd
 import { useAnswer, useFormat, useGetDocument, useRecord } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { PickLine } from '../../sheet/PickLine'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
 import { Symbol } from '../../sheet/Symbol'
 import { severalWord, shared } from '../../sheet/several'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
-import { useLook } from '../../state/look'
-import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Later } from '../../ui/Later'
 import { QuantityField } from '../../ui/QuantityField'
@@ -37,8 +36,6 @@ interface WallLinesProps {
 /** A wall run: weight, net height beside its picture, openings, and the line load of each stretch. */
 export const WallLines = memo(function WallLines({ run, levelId, open }: WallLinesProps) {
   const rows = (useAnswer({ kind: 'walls', levelId }) ?? []).filter(({ runId }) => runId === run.id)
-  const [look, change] = useLook()
-  const id = expanded(run.id, levelId)
   const whole = `wallRun:${run.id}@${levelId}`
   const [first] = rows
   const runs = useMemo(() => [run], [run])
@@ -46,16 +43,15 @@ export const WallLines = memo(function WallLines({ run, levelId, open }: WallLin
   const force = rows.reduce((sum, row) => sum + row.length * (row.trace?.value ?? 0), 0)
   if (!open)
     return (
-      <Line
+      <PickLine
+        id={expanded(run.id, levelId)}
         reference={run.label}
-        lit={look.picked.includes(id)}
+        name={`wall run ${run.label}`}
         result={<Value value={force} quantity="force" address={whole} />}
       >
-        <Button kind="link" onPress={() => change({ picked: [id] })}>
-          wall run {run.label}
-        </Button>{' '}
+        {' '}
         <Value value={length} quantity="length" strong={false} />
-      </Line>
+      </PickLine>
     )
   return (
     <Section title="Weight and height">

@@ -9,13 +9,16 @@ import { ViewBar } from '../../drawing/ViewBar'
 import { StepLayout } from '../../sheet/StepLayout'
 import { BuildingSheet } from './BuildingSheet'
 import { OpeningSentence } from './OpeningSentence'
+import { HeldLine } from './HeldLine'
 import { useGridDimensions } from './useGridDimensions'
+import { useGridDrag } from './useGridDrag'
 
 /** Grid, levels and layouts, members and panels. */
 export function BuildingStep() {
   const overview = useAnswer({ kind: 'overview' })
   const placing = usePlacing()
   const dimensions = useGridDimensions()
+  const onGrab = useGridDrag()
   const options = useMemo(() => ({ area: false, member: false, names: true, spans: true }), [])
   if (!overview) return null
   if (overview.levels.length === 0) return <OpeningSentence />
@@ -36,7 +39,13 @@ export function BuildingStep() {
           more={dimensions}
           onKey={placing.onKey}
           drawing={{
-            overlay: (view) => <PlacingOverlay view={view} />,
+            overlay: (view) => (
+              <>
+                <PlacingOverlay view={view} />
+                <HeldLine view={view} />
+              </>
+            ),
+            onGrab,
             onPlace: placing.onPlace,
             onHover: placing.onHover,
           }}

@@ -1,76 +1,207 @@
 import { memo } from 'react'
-import { newId, type GridLine } from '@hedrion/core'
-import { useRecords } from '../../compute/SessionContext'
-import { useEdit } from '../../compute/useEdit'
+import {
+  counting,
+  formatQuantity,
+  formatValue,
+  gridMoveEdits,
+  newGridLine,
+  readFreeGrid,
+  readSpacings,
+  type GridLine,
+  type ReadGrid,
+} from '@hedrion/core'
+import { useFormat, useGetDocument, useRecords } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { setDraft } from '../../sheet/draftStore'
+import { lights } from '../../sheet/litStore'
 import { NameField } from '../../sheet/NameField'
-import { Line, Section } from '../../sheet/Sheet'
-import { useFieldOf } from '../../sheet/useFieldOf'
+import { Line, Note, Section } from '../../sheet/Sheet'
 import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
+import { TextLine } from '../../ui/TextLine'
+import { useGridLook } from './gridStore'
+
+/** 3 before 12. */
+const byNumber = new Intl.Collator('en', { numeric: true })
 
 const axes = [
   ['x', 'Lines at x'],
   ['y', 'Lines at y'],
 ] as const
 
-/** Grid lines by the direction that they cross. */
+/** Grid lines by the direction that they cross; then those that are skew or go round a point. */
 export const GridLines = memo(function GridLines() {
-  const edit = useEdit()
   const lines = useRecords('gridLine')
-  const add = (axis: GridLine['axis']) => {
-    const same = lines.filter((line) => line.axis === axis).sort((a, b) => a.at - b.at)
-    const [last, before] = [same.at(-1), same.at(-2)]
-    const at = last ? last.at + (before ? last.at - before.at : 6) : 0
-    const label = nextLabel(last?.label, axis)
-    edit.add(`New grid line ${label}`, [{ kind: 'gridLine', id: newId('gridLine', Math.random), axis, label, at }])
-  }
+  const free = lines
+    .filter(({ axis }) => axis === 'line' || axis === 'ring')
+    .sort((a, b) => byNumber.compare(a.label, b.label))
+  const add = useAddLines()
   return (
     <Section title="Grid">
       {axes.map(([axis, name]) => (
-        <Line
-          key={axis}
-          reference={name}
-          result={
-            <Button kind="link" onPress={() => add(axis)}>
-              add
-            </Button>
-          }
-        >
-          {lines
-            .filter((line) => line.axis === axis)
-            .sort((a, b) => a.at - b.at)
-            .map((line) => (
-              <GridEntry key={line.id} line={line} />
-            ))}
-        </Line>
+        <AxisLines key={axis} axis={axis} name={name} lines={lines.filter((line) => line.axis === axis)} />
       ))}
+      <Line reference="skew, rings">
+        {free.map((line) => (
+          <FreeEntry key={line.id} line={line} />
+        ))}
+        <TextLine
+          label="Skew grid line, or lines and rings about a point"
+          value=""
+          maxLength={200}
+          placeholder="A1 to C4"
+          onCommit={(text) => (text === '' ? undefined : add((ground) => readFreeGrid(text, ground)))}
+        />
+      </Line>
+      <MovingLine />
+      <Note>
+        Skew: “A1 to C4”. Round a point: “about A1: 8 lines every 45° from 0°, rings at 6, 12 m”. Labels of lines can be
+        dragged on the plan.
+      </Note>
     </Section>
   )
 })
 
-function GridEntry({ line }: { readonly line: GridLine }) {
+/** Adds the lines that a sentence makes, or answers why it makes none. */
+function useAddLines() {
   const edit = useEdit()
-  const fieldOf = useFieldOf()
+  const format = useFormat()
+  const grid = useRecords('gridLine')
+  return (read: (ground: Parameters<typeof readFreeGrid>[1]) => ReadGrid): string | undefined => {
+    const made = read({ grid, format, random: Math.random })
+    if (!made.ok) return made.problem
+    const labels = made.lines.map(({ label }) => label)
+    const words = labels.length > 3 ? `${labels.length} grid lines` : `grid lines ${labels.join(', ')}`
+    return edit.add(`New ${words}`, made.lines)
+  }
+}
+
+interface AxisLinesProps {
+  readonly axis: 'x' | 'y'
+  readonly name: string
+  readonly lines: readonly GridLine[]
+}
+
+function AxisLines({ axis, name, lines }: AxisLinesProps) {
+  const edit = useEdit()
+  const add = useAddLines()
+  const all = useRecords('gridLine')
+  const rising = [...lines].sort((a, b) => a.at - b.at)
+  const addOne = () => {
+    const [last, before] = [rising.at(-1), rising.at(-2)]
+    const at = last ? last.at + (before ? last.at - before.at : 6) : 0
+    const label = counting(last?.label ?? (axis === 'x' ? '1' : 'A'), last !== undefined, all)()
+    edit.add(`New grid line ${label}`, [newGridLine(axis, label, at, Math.random)])
+  }
+  return (
+    <Line
+      reference={name}
+      result={
+        <Button kind="link" onPress={addOne}>
+          add
+        </Button>
+      }
+    >
+      {rising.map((line) => (
+        <GridEntry key={line.id} line={line} />
+      ))}
+      <TextLine
+        label={`Spacings that go on, ${axis}`}
+        value=""
+        maxLength={200}
+        placeholder="and on by 3 x 7.2, 6.0"
+        onCommit={(text) => (text === '' ? undefined : add((ground) => readSpacings(text, axis, ground)))}
+      />
+    </Line>
+  )
+}
+
+/** What a line that moves does with what stands on it. */
+function MovingLine() {
+  const takesAlong = useGridLook((state) => state.takesAlong)
+  return (
+    <Line reference="a line that moves">
+      <Choice
+        label="What a grid line that moves does"
+        value={takesAlong ? 'takes' : 'leaves'}
+        options={[
+          ['takes', 'takes what stands on it along'],
+          ['leaves', 'leaves what stands on it'],
+        ]}
+        onChange={(chosen) => useGridLook.setState({ takesAlong: chosen === 'takes' })}
+      />
+    </Line>
+  )
+}
+
+function GridEntry({ line }: { readonly line: GridLine }) {
   return (
     <div>
       <NameField label={`Label of grid line ${line.label}`} record={line} maxLength={10} /> at{' '}
-      <QuantityField {...fieldOf(line, 'at', `place of grid line ${line.label}`, 'length', { min: -1e5, max: 1e5 })} />{' '}
-      <Button
-        kind="link"
-        aria-label={`Delete grid line ${line.label}`}
-        onPress={() => edit.remove(`Deleted grid line ${line.label}`, [line])}
-      >
-        delete
-      </Button>
+      <PlaceField line={line} /> <DeleteLine line={line} />
     </div>
   )
 }
 
-/** 3 after 2, C after B; lines of x count, lines of y take letters, where there is none before. */
-function nextLabel(last: string | undefined, axis: GridLine['axis']): string {
-  if (last === undefined) return axis === 'x' ? '1' : 'A'
-  const number = Number(last)
-  if (Number.isInteger(number)) return String(number + 1)
-  const code = last.charCodeAt(last.length - 1)
-  return last.slice(0, -1) + String.fromCharCode(code + 1)
+/** A ring by its radius, a line by its angle, from their point. */
+function FreeEntry({ line }: { readonly line: GridLine }) {
+  const format = useFormat()
+  const [[x, y] = [0, 0], b] = line.path
+  const from = `from ${formatValue(x, 'length', format)}; ${formatQuantity(y, 'length', format)}`
+  return (
+    <div>
+      <NameField label={`Label of grid line ${line.label}`} record={line} maxLength={10} />{' '}
+      {line.axis === 'ring' ? (
+        <>
+          at <PlaceField line={line} /> {from}
+        </>
+      ) : (
+        `at ${formatQuantity(b ? Math.atan2(b[1] - y, b[0] - x) : 0, 'angle', format)} ${from}`
+      )}{' '}
+      <DeleteLine line={line} />
+    </div>
+  )
+}
+
+function PlaceField({ line }: { readonly line: GridLine }) {
+  const getDocument = useGetDocument()
+  const edit = useEdit()
+  const note = useNote()
+  const format = useFormat()
+  const takesAlong = useGridLook((state) => state.takesAlong)
+  return (
+    <QuantityField
+      label={`place of grid line ${line.label}`}
+      quantity="length"
+      format={format}
+      value={line.at}
+      typed={line.typed?.['at']}
+      min={line.axis === 'ring' ? 0.01 : -1e5}
+      max={1e5}
+      onFocusChange={lights([line.id])}
+      onDraft={(at) => setDraft(typeof at === 'number' ? gridMoveEdits(getDocument(), line, at, takesAlong) : null)}
+      onCommit={(at) =>
+        at === null
+          ? 'Type a place.'
+          : edit.apply(
+              note.value(line, 'place', 'length', line.at, at),
+              gridMoveEdits(getDocument(), line, at, takesAlong),
+            )
+      }
+    />
+  )
+}
+
+function DeleteLine({ line }: { readonly line: GridLine }) {
+  const edit = useEdit()
+  return (
+    <Button
+      kind="link"
+      aria-label={`Delete grid line ${line.label}`}
+      onPress={() => edit.remove(`Deleted grid line ${line.label}`, [line])}
+    >
+      delete
+    </Button>
+  )
 }

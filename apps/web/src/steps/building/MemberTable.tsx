@@ -138,7 +138,9 @@ function Problems({ read: { problems, members } }: { readonly read: ReadMembers 
 function countText(members: ReadMembers['members']): string {
   const counts = new Map<string, number>()
   for (const { role } of members) counts.set(role, (counts.get(role) ?? 0) + 1)
-  return [...counts].map(([role, count]) => `${count} ${role}${count === 1 ? '' : role === 'truss' ? 'es' : 's'}`).join(', ')
+  return [...counts]
+    .map(([role, count]) => `${count} ${role}${count === 1 ? '' : role === 'truss' ? 'es' : 's'}`)
+    .join(', ')
 }
 
 const Field = styled(TextField)`

@@ -1,4 +1,4 @@
-import { formatValue, type FloorView, type GridLine } from '@hedrion/core'
+import { formatValue, type FloorView } from '@hedrion/core'
 import { useCallback } from 'react'
 import { useFormat, useRecords } from '../../compute/SessionContext'
 import type { Label, Scene } from '../../drawing/scene'
@@ -9,7 +9,7 @@ export function useGridDimensions(): (scene: Scene, floor: FloorView) => Scene {
   const grid = useRecords('gridLine')
   return useCallback(
     (scene) => {
-      const between = (axis: GridLine['axis']): readonly Label[] => {
+      const between = (axis: 'x' | 'y'): readonly Label[] => {
         const lines = grid.filter((line) => line.axis === axis).sort((a, b) => a.at - b.at)
         return lines.slice(1).map(({ at }, i): Label => {
           const before = lines[i]?.at ?? at
