@@ -18,7 +18,7 @@ import { useAnswer, useDocument, useSession } from '../compute/SessionContext'
 import { askWhy } from '../sheet/traceStore'
 import { addressOf, lookNow } from '../state/look'
 import { caseInView } from '../drawing/marks'
-import { findEntries, type FindEntry } from './findEntries'
+import { findEntries, foundAmong, type FindEntry } from './findEntries'
 
 const most = 60
 
@@ -51,8 +51,6 @@ export function FindButton({ base }: { readonly base: string }) {
   )
 }
 
-const words = (text: string): readonly string[] => text.toLowerCase().split(/\s+/).filter(Boolean)
-
 function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () => void }) {
   const session = useSession()
   const document = useDocument()
@@ -62,11 +60,7 @@ function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () 
   const entries = useMemo(() => findEntries(document, overview), [document, overview])
   const byValue = useByValue(text, overview)
   const found = useMemo(() => {
-    const wanted = words(text)
-    if (byValue) return [byValue]
-    return entries
-      .filter((entry) => wanted.every((word) => `${entry.text} ${entry.kind}`.toLowerCase().includes(word)))
-      .slice(0, most)
+    return byValue ? [byValue] : foundAmong(entries, text, most)
   }, [entries, byValue, text])
   const go = (key: Key) => {
     const entry = found.find(({ id }) => id === key)

@@ -126,3 +126,26 @@ function elementEntries(document: Document, overview: Overview | undefined): rea
     ),
   )
 }
+
+/** Words of a name as they are compared: “Member C1, level 1” has member, c1, level and 1. */
+const wordsOf = (text: string): readonly string[] =>
+  text
+    .toLowerCase()
+    .split(/[\s,:;“”]+/)
+    .filter(Boolean)
+
+/** The entries that have every word somewhere; those that have more of them as whole words come first (C1 before C10). */
+export function foundAmong(entries: readonly FindEntry[], text: string, most: number): readonly FindEntry[] {
+  const wanted = wordsOf(text)
+  return entries
+    .flatMap((entry) => {
+      const own = `${entry.text} ${entry.kind}`
+      const plain = own.toLowerCase()
+      if (!wanted.every((word) => plain.includes(word))) return []
+      const has = new Set(wordsOf(own))
+      return [{ entry, whole: wanted.filter((word) => has.has(word)).length }]
+    })
+    .sort((a, b) => b.whole - a.whole)
+    .slice(0, most)
+    .map(({ entry }) => entry)
+}

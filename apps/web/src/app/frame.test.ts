@@ -1,5 +1,5 @@
 import { ask, demoChanges, deriveProject, documentOf, metricPoint, Memo, recordsOf, withTyped } from '@hedrion/core'
-import { findEntries } from './findEntries'
+import { findEntries, foundAmong } from './findEntries'
 import { stepFigure, stepNames } from './steps'
 
 const document = documentOf(demoChanges.flatMap(({ edits }) => edits.flatMap(({ after }) => after ?? [])))
@@ -15,6 +15,14 @@ describe('the frame about the steps', () => {
     expect(texts.some((text) => text.includes('air density'))).toBe(true)
     expect(texts.some((text) => text.includes('wind from the west'))).toBe(true)
     expect(new Set(findEntries(document, overview).map(({ id }) => id)).size).toBe(texts.length)
+  })
+
+  test('whole words come first: C1 before C10, level 1 before any other level of C13', () => {
+    const first = (text: string) => foundAmong(findEntries(document, overview), text, 1)[0]?.text
+    expect(first('member C1, level 2')).toBe('member C1, level 2')
+    expect(first('c13 level 1')).toBe('member C13, level 1')
+    expect(foundAmong(findEntries(document, overview), 'member c1', 999).length).toBeGreaterThan(6)
+    expect(first('nothing of that name')).toBeUndefined()
   })
 
   test('each step has one figure; those with open questions stand out', () => {
