@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { demo, newProject } from './support'
+import { demo, newProject, saved } from './support'
 
 // recording a trace would itself be the longest task
 test.use({ trace: 'off' })
@@ -97,6 +97,52 @@ test('the main thread has no task above 50 ms: start, every step of the demo, ed
   for (let round = 0; round < 3; round++) {
     const found = await walk(page, id)
     expect(found).toHaveLength(steps.length + 3)
+    const now = found.filter(([, longest]) => longest > 50).map(([moment]) => moment)
+    long = round === 0 ? now : long.filter((moment) => now.includes(moment))
+    if (long.length === 0) return
+  }
+  expect(long).toEqual([])
+})
+
+test('a tower of forty storeys with more than 500 members each: opening it and editing a wall run hold the page up by no task above 50 ms', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(240_000)
+  const id = await newProject(request, 'Tall')
+  await page.goto(`/p/${id}/building`)
+  await page
+    .getByRole('textbox', { name: 'The building in one sentence' })
+    .fill('12 x 7.2 m by 10 x 6 m, 40 storeys of 3.5 m, steel beams every 3 m, 150 mm concrete, offices')
+  await page.getByRole('button', { name: 'Build this' }).click()
+  await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
+  await saved(page)
+  await go(page, 'Actions')
+  await page.getByRole('button', { name: 'Wall round the outline' }).click()
+  await page.locator('input[aria-label="weight of the wall"]').waitFor()
+  await saved(page)
+  let long: readonly string[] = []
+  for (let round = 0; round < 3; round++) {
+    const tasks = await watchTasks(page)
+    await page.goto(`/p/${id}/actions?case=permanent/walls`)
+    await page.locator('section[aria-label="Actions"]').waitFor()
+    await page.waitForTimeout(4000)
+    await mark(page, 'open')
+    await page.evaluate(() => {
+      const buttons = [...document.querySelectorAll<HTMLButtonElement>('[data-region="sheet"] button')]
+      buttons.find(({ textContent }) => textContent === 'wall run W1')?.click()
+    })
+    const field = page.locator('input[aria-label="weight of the wall"]')
+    await field.waitFor()
+    await page.waitForTimeout(1000)
+    await mark(page, 'pick')
+    for (const weight of ['2.90', '3.10', '3.30']) {
+      await field.fill(weight)
+      await field.press('Enter')
+    }
+    await page.waitForTimeout(2500)
+    await mark(page, 'edits')
+    const found = await tasks()
     const now = found.filter(([, longest]) => longest > 50).map(([moment]) => moment)
     long = round === 0 ? now : long.filter((moment) => now.includes(moment))
     if (long.length === 0) return

@@ -233,3 +233,50 @@ test('a panel of a layout without key, and one with a key without use, carry the
   const floor = ask(state, { kind: 'floor', levelId: top.id, caseId: 'imposed/B' })
   expect(floor?.regions.map(({ pressure }) => pressure).sort()).toEqual([0, 1000])
 })
+
+test('every answer is plain JSON, so that it may travel as text', () => {
+  const levelId = levelNamed('1').id
+  const layoutId = demo.levels.find(({ level }) => level.id === levelId)?.layoutId ?? ''
+  const [panelId = ''] = recordsOf(document, 'panel').flatMap(({ id, layout }) => (layout === layoutId ? [id] : []))
+  const caseId = imposed
+  const queries: readonly Query[] = [
+    { kind: 'overview' },
+    { kind: 'floor', levelId: levelId, caseId },
+    { kind: 'elevation', axis: 'x', caseId },
+    { kind: 'space', caseId },
+    { kind: 'member', expandedId: memberNamed('B1', '1'), caseId },
+    { kind: 'column', expandedId: memberNamed('C1', '1'), caseId },
+    { kind: 'panel', expandedId: expanded(panelId, levelId), caseId },
+    { kind: 'balance', caseId },
+    { kind: 'byValue', text: 'walls above 1 kN/m', caseId },
+    { kind: 'keys' },
+    { kind: 'keySums' },
+    { kind: 'masses' },
+    { kind: 'walls', levelId: levelId },
+    { kind: 'wind' },
+    { kind: 'windProfile' },
+    { kind: 'standard' },
+    { kind: 'rules', list: 'strength-6.10' },
+    { kind: 'envelopes', set: 'strength', effects: 'reaction' },
+    { kind: 'governing', set: 'strength', key: '' },
+    { kind: 'why', address: `applied:${caseId}` },
+    { kind: 'concerns' },
+    { kind: 'results', only: null },
+    { kind: 'fileSums' },
+    { kind: 'outline', layoutId },
+    { kind: 'openRings', layoutId },
+    { kind: 'csv', only: null },
+  ]
+  for (const query of queries) {
+    expect([query.kind, ...notPlain(ask(demo, query) ?? null, '')]).toEqual([query.kind])
+  }
+})
+
+/** Paths of what JSON would lose: numbers that are not finite, undefined, lists and objects of other kinds. */
+function notPlain(value: unknown, path: string): readonly string[] {
+  if (value === null || ['string', 'boolean'].includes(typeof value)) return []
+  if (typeof value === 'number') return Number.isFinite(value) ? [] : [path]
+  if (Array.isArray(value)) return value.flatMap((entry, i) => notPlain(entry, `${path}.${i}`))
+  if (Object.prototype.toString.call(value) !== '[object Object]') return [path]
+  return Object.entries(value as object).flatMap(([key, entry]) => notPlain(entry, `${path}.${key}`))
+}

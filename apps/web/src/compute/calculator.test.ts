@@ -10,71 +10,12 @@ import {
   type Rec,
 } from '@hedrion/core'
 import { Answers } from './answers'
-import { Calculator, ComputationFailed, Overtaken, type Thread } from './calculator'
-import type { FromWorker, ToWorker } from './protocol'
+import { Calculator, ComputationFailed, Overtaken } from './calculator'
+import { FakeThread } from './fakeThread'
 
 const demo = documentOf(demoChanges.flatMap(({ edits }) => edits.flatMap(({ after }) => after ?? [])))
 const overview = { kind: 'overview' } as const
 const balance = { kind: 'balance', caseId: 'imposed/C' } as const
-
-/** A thread that computes when the test says so, as the worker does: stale questions are not answered. */
-class FakeThread implements Thread {
-  onmessage: Thread['onmessage'] = null
-  onerror: Thread['onerror'] = null
-  readonly received: ToWorker[] = []
-  readonly #memo = new Memo()
-  readonly #numbers = new Map<string, { text: string; number: number }>()
-  #document: Document = documentOf([])
-  #version = 0
-  #waiting: Extract<ToWorker, { kind: 'query' }>[] = []
-  ended = false
-
-  postMessage(message: ToWorker): void {
-    this.received.push(structuredClone(message))
-    if (message.kind === 'open') [this.#document, this.#version] = [documentOf(message.records), message.version]
-    if (message.kind === 'apply')
-      [this.#document, this.#version] = [withEdits(this.#document, message.edits), message.version]
-    if (message.kind === 'cancel') this.#waiting = this.#waiting.filter(({ id }) => id !== message.id)
-    if (message.kind === 'query') this.#waiting.push(message)
-  }
-
-  terminate(): void {
-    this.ended = true
-  }
-
-  /** Answers everything that waits. */
-  work(): void {
-    for (const message of this.#waiting.splice(0))
-      if (message.version >= this.#version) this.#tell(this.#answer(message))
-  }
-
-  fail(message: string): void {
-    for (const { id } of this.#waiting.splice(0)) this.#tell({ kind: 'failed', id, message })
-  }
-
-  crash(): void {
-    this.onerror?.(new Error('out of memory'))
-  }
-
-  get open(): number {
-    return this.#waiting.length
-  }
-
-  #tell(message: FromWorker): void {
-    this.onmessage?.({ data: structuredClone(message) })
-  }
-
-  #answer({ id, version, query, held, supposing }: Extract<ToWorker, { kind: 'query' }>): FromWorker {
-    const document = supposing ? withEdits(this.#document, supposing) : this.#document
-    const answer = derive(this.#memo, document, query)
-    if (supposing) return { kind: 'answer', id, version, number: 0, answer }
-    const [key, text] = [JSON.stringify(query), JSON.stringify(answer)]
-    const known = this.#numbers.get(key)
-    const number = known?.text === text ? known.number : (known?.number ?? 0) + 1
-    this.#numbers.set(key, { text, number })
-    return number === held ? { kind: 'same', id, version } : { kind: 'answer', id, version, number, answer }
-  }
-}
 
 function calculator() {
   const threads: FakeThread[] = []

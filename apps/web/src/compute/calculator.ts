@@ -1,4 +1,5 @@
 import type { Answer, Document, Edit, Query } from '@hedrion/core'
+import { withDelta } from './delta'
 import type { FromWorker, ToWorker } from './protocol'
 
 /** A thread that speaks the protocol; a real worker, or a stand-in in tests. */
@@ -44,7 +45,7 @@ export class Calculator {
   #next = 1
   readonly #open = new Map<number, Open>()
   readonly #crashedOn = new Set<string>()
-  /** Answers at hand, by query: an equal one is not sent again by the worker. */
+  /** Answers at hand, by query: the worker sends what changed of them, and nothing where nothing did. */
   readonly #held = new Map<string, { readonly number: number; readonly answer: Answer<Query> }>()
   #restarts = 0
 
@@ -139,7 +140,8 @@ export class Calculator {
     if (!open) return
     const key = JSON.stringify(open.query)
     const held = this.#held.get(key)
-    if (message.kind === 'same' && !held) {
+    const isLost = message.kind === 'changed' ? held?.number !== message.from : message.kind === 'same' && !held
+    if (isLost) {
       // let go in the meantime: ask for the whole answer
       this.#post(message.id, open)
       return
@@ -147,9 +149,15 @@ export class Calculator {
     this.#open.delete(message.id)
     if (message.kind === 'failed') open.reject(new ComputationFailed(message.message))
     else if (message.kind === 'answer') {
-      if (!open.supposing) this.#hold(key, message)
-      open.resolve(message.answer)
-    } else if (held) open.resolve(held.answer)
+      const answer = JSON.parse(message.text) as Answer<Query>
+      if (!open.supposing) this.#hold(key, { number: message.number, answer })
+      open.resolve(answer)
+    } else if (held) {
+      // the worker answered with what changed of the answer that is held here
+      const answer = message.kind === 'changed' ? (withDelta(held.answer, message.delta) as Answer<Query>) : held.answer
+      if (message.kind === 'changed') this.#hold(key, { number: message.number, answer })
+      open.resolve(answer)
+    }
     this.#forgetOld()
   }
 

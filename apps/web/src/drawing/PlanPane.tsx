@@ -31,7 +31,8 @@ const elevationMargins = { top: 40, right: 124, bottom: 76, left: 124 } as const
 /** The building for the case in view: the plan of a level, an elevation, or all of it in space. */
 export function PlanPane(props: PlanPaneProps) {
   const [look] = useLook()
-  if (look.view !== 'space') return <FlatPane {...props} />
+  if (look.view === 'plan') return <Plan {...props} />
+  if (look.view !== 'space') return <Elevation {...props} />
   const { area, member } = props.options
   return (
     <Body>
@@ -45,10 +46,13 @@ export function PlanPane(props: PlanPaneProps) {
 // the library that draws in space comes when it is first asked for
 const SpacePane = lazy(async () => ({ default: (await import('./space/SpacePane')).SpacePane }))
 
-function FlatPane({ options, more, outlined, drawing, onKey, foot }: PlanPaneProps) {
+// each asks for its own picture alone: an elevation of a tower is a large answer
+const Plan = (props: PlanPaneProps) => <FlatPane {...props} scene={usePlanScene(props)} />
+const Elevation = (props: PlanPaneProps) => <FlatPane {...props} scene={useElevationScene()} />
+
+function FlatPane({ scene, outlined, drawing, onKey, foot }: PlanPaneProps & { readonly scene: Scene }) {
   const [look, change] = useLook()
   const { level, go } = useLevel()
-  const scene = useScene(options, more)
   const reached = useReached(level?.id ?? '')
   const keys = (event: KeyboardEvent): boolean => {
     if (onKey?.(event)) return true
@@ -90,22 +94,33 @@ function useReached(levelId: string): readonly string[] {
   )
 }
 
-function useScene(options: PlanPaneProps['options'], more: PlanPaneProps['more']): Scene {
+function useCaseInView(): string {
   const [look] = useLook()
+  return caseInView(useAnswer({ kind: 'overview' }), look.case)?.loadCase.id ?? ''
+}
+
+function usePlanScene({ options, more }: PlanPaneProps): Scene {
   const grid = useRecords('gridLine')
   const format = useFormat()
   const { level } = useLevel()
-  const overview = useAnswer({ kind: 'overview' })
-  const caseId = caseInView(overview, look.case)?.loadCase.id ?? ''
+  const caseId = useCaseInView()
   const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
-  const elevation = useAnswer({ kind: 'elevation', axis: look.view === 'y' ? 'y' : 'x', caseId })
   const { area, member, names, spans, lit } = options
   return useMemo(() => {
-    const mark = markOf(caseId)
-    if (look.view !== 'plan') return elevationScene(elevation, { format, mark, forces: true })
-    const scene = planScene(floor, grid, { area, member, names, spans, lit, format, mark })
+    const scene = planScene(floor, grid, { area, member, names, spans, lit, format, mark: markOf(caseId) })
     return floor && more ? more(scene, floor) : scene
-  }, [look.view, elevation, floor, grid, format, caseId, area, member, names, spans, lit, more])
+  }, [floor, grid, format, caseId, area, member, names, spans, lit, more])
+}
+
+function useElevationScene(): Scene {
+  const [look] = useLook()
+  const format = useFormat()
+  const caseId = useCaseInView()
+  const elevation = useAnswer({ kind: 'elevation', axis: look.view === 'y' ? 'y' : 'x', caseId })
+  return useMemo(
+    () => elevationScene(elevation, { format, mark: markOf(caseId), forces: true }),
+    [elevation, format, caseId],
+  )
 }
 
 const Body = styled.div`

@@ -77,12 +77,17 @@ export function StepLayout({ bar, drawing, sheet, name }: StepLayoutProps) {
 function useTopInView(pane: RefObject<HTMLDivElement | null>): void {
   const [{ picked, effect }] = useLook()
   const pick = picked.join()
+  const shown = useRef({ pick, effect })
   useEffect(() => {
-    pane.current?.scrollTo({ top: 0 })
-  }, [pane, pick])
-  useEffect(() => {
-    if (!pane.current?.contains(document.activeElement)) pane.current?.scrollTo({ top: 0 })
-  }, [pane, effect])
+    const { current: before } = shown
+    shown.current = { pick, effect }
+    // a sheet that has just come is at its top
+    const isNew = before.pick !== pick || (before.effect !== effect && !pane.current?.contains(document.activeElement))
+    if (!isNew) return
+    // with the frame that lays the page out anyway
+    const frame = requestAnimationFrame(() => pane.current?.scrollTo({ top: 0 }))
+    return () => cancelAnimationFrame(frame)
+  }, [pane, pick, effect])
 }
 
 const Body = styled.div`

@@ -19,6 +19,7 @@ export function lostLoads(state: ProjectState): readonly Concern[] {
   return state.floors.flatMap((floor) =>
     floor.operator.plan.sources.flatMap((source, row): Concern[] => {
       const part = floor.operator.notCarried[row] ?? 0
+      if (part === 0) return []
       const forces = readers.map(([id, at]) => [id, part * at(floor.intensities, row)] as const)
       const force = forces.reduce((sum, [, of]) => sum + of, 0)
       if (Math.abs(force) < negligible) return []

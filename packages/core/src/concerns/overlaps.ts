@@ -35,7 +35,7 @@ function overlapsIn(
 ): readonly Concern[] {
   const layouts = new Map(floors.map(({ floor, operator }) => [floor.layoutId, operator.plan]))
   return [...layouts.values()].flatMap((plan) =>
-    overlapsOf(of(plan)).map(([a, b, area]): Concern => {
+    overlapsOnce(plan, code, () => of(plan)).map(([a, b, area]): Concern => {
       const about = [a.id, b.id]
       const [first = '', second = ''] = about.map((id) => labelOf(document, id))
       return { code, severity: 'caution', about, data: { a: first, b: second, area } }
@@ -43,14 +43,27 @@ function overlapsIn(
   )
 }
 
-function overlapsOf(list: readonly Outlined[]): readonly (readonly [Outlined, Outlined, number])[] {
+type Overlap = readonly [Outlined, Outlined, number]
+
+/** A plan is looked through once: an edit of a load keeps it. */
+const known = new WeakMap<LayoutPlan, Map<string, readonly Overlap[]>>()
+
+function overlapsOnce(plan: LayoutPlan, code: string, list: () => readonly Outlined[]): readonly Overlap[] {
+  const ofPlan = known.get(plan) ?? new Map<string, readonly Overlap[]>()
+  known.set(plan, ofPlan)
+  const found = ofPlan.get(code) ?? overlapsOf(list())
+  ofPlan.set(code, found)
+  return found
+}
+
+function overlapsOf(list: readonly Outlined[]): readonly Overlap[] {
   // a box less the tolerance: neighbours that share an edge do not meet
   const near = nearby(
     list.map(({ ring }) => ring),
     -onLine,
   )
   return list.flatMap((a, i) =>
-    near(a.ring).flatMap((k): readonly (readonly [Outlined, Outlined, number])[] => {
+    near(a.ring).flatMap((k): readonly Overlap[] => {
       const b = list[k]
       if (!b || k <= i) return []
       const area = regionArea(intersection(a.outline, b.outline))

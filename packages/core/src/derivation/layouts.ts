@@ -150,10 +150,11 @@ export function deriveOperators(
     slopes: byLayout(recordsOf(document, 'slope')),
     struts: byLayout(recordsOf(document, 'strut')),
   }
+  forgetOthers(memo, layoutIds)
   return new Map(
     layoutIds.map((id) => [
       id,
-      deriveOperator(memo, {
+      operatorOf(memo, id, {
         members: (grouped.members.get(id) ?? []).map(memberShape),
         panels: (grouped.panels.get(id) ?? []).map(panelShape),
         openings: (grouped.openings.get(id) ?? []).map(openingShape),
@@ -192,6 +193,30 @@ interface LayoutShapes {
   readonly slopes: readonly SlopeShape[]
   readonly struts: readonly StrutShape[]
 }
+
+/** Of each layout the last shapes and what came of them: the same objects again need not be looked through. */
+const lastOf = new WeakMap<Memo, Map<string, { readonly shapes: LayoutShapes; readonly operator: LayoutOperator }>>()
+
+function operatorOf(memo: Memo, layoutId: string, shapes: LayoutShapes): LayoutOperator {
+  const known = lastOf.get(memo) ?? new Map<string, { shapes: LayoutShapes; operator: LayoutOperator }>()
+  lastOf.set(memo, known)
+  const last = known.get(layoutId)
+  if (last && sameShapes(last.shapes, shapes)) return last.operator
+  const operator = deriveOperator(memo, shapes)
+  known.set(layoutId, { shapes, operator })
+  return operator
+}
+
+function forgetOthers(memo: Memo, layoutIds: readonly string[]): void {
+  const known = lastOf.get(memo)
+  for (const id of known?.keys() ?? []) if (!layoutIds.includes(id)) known?.delete(id)
+}
+
+const sameShapes = (a: LayoutShapes, b: LayoutShapes): boolean =>
+  (Object.keys(a) as (keyof LayoutShapes)[]).every((kind) => {
+    const [before, now]: readonly (readonly object[])[] = [a[kind], b[kind]]
+    return before?.length === now?.length && (now ?? []).every((shape, i) => shape === before?.[i])
+  })
 
 function deriveOperator(memo: Memo, shapes: LayoutShapes): LayoutOperator {
   const frame = memo.get(frameStage, shapes.members)

@@ -116,24 +116,32 @@ export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: re
         )}
         <Several records={runs} textOf={({ heightRule }) => ruleName(heightRule)} />
       </Line>
-      <OpeningsLine runs={runs} />
-      <PlaceOfWalls runs={runs} />
-      <Line reference="path">
-        <Choice
-          label="Whether the wall returns to its start"
-          value={closed === null ? null : pathOf(closed)}
-          placeholder={severalWord}
-          options={[
-            ['closed', 'returns to its start'],
-            ['open', 'ends at its last point'],
-          ]}
-          onChange={(value) =>
-            edit.setEach(runs, note.text(runs, 'path', closed === null ? severalWord : pathOf(closed), value), () => ({
-              closed: value === 'closed',
-            }))
-          }
-        />
-      </Line>
+      <Later>
+        <OpeningsLine runs={runs} />
+      </Later>
+      <Later after={2}>
+        <PlaceOfWalls runs={runs} />
+        <Line reference="path">
+          <Choice
+            label="Whether the wall returns to its start"
+            value={closed === null ? null : pathOf(closed)}
+            placeholder={severalWord}
+            options={[
+              ['closed', 'returns to its start'],
+              ['open', 'ends at its last point'],
+            ]}
+            onChange={(value) =>
+              edit.setEach(
+                runs,
+                note.text(runs, 'path', closed === null ? severalWord : pathOf(closed), value),
+                () => ({
+                  closed: value === 'closed',
+                }),
+              )
+            }
+          />
+        </Line>
+      </Later>
     </>
   )
 })
