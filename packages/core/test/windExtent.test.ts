@@ -1,3 +1,4 @@
+import { storeyRows } from '../src/exchange/results'
 import { Building } from './build'
 import { rectangle } from './shapes'
 
@@ -38,4 +39,35 @@ test('without it the rectangle goes round all columns, and every level counts', 
 
 test('a rectangle that ends before it begins is refused', () => {
   expect(() => blockAndHall({ x0: 5, x1: 0, y0: 0, y1: 12 })).toThrow(/ends before it begins/)
+})
+
+describe('where the ground is', () => {
+  /** The same block, its base 6 m below the ground and all of its levels measured from the base. */
+  const sunken = (ground: number, base: number) => {
+    const building = new Building({ basicWindVelocity: 26, ground })
+    for (const [i, z] of [-6, -3, 0, 4, 8].entries()) {
+      const level = building.level(String(i), z - base)
+      if (i === 0) continue
+      const layout = building.layout(String(i), building.key(2000), level)
+      for (const x of [0, 10]) for (const y of [0, 12]) building.column(layout, [x, y])
+      building.panel(layout, rectangle(0, 0, 10, 12))
+    }
+    return building.state()
+  }
+  const totals = (state: ReturnType<typeof sunken>) => state.wind?.results.map(({ total }) => total)
+
+  test('wind counts from it: levels measured from the base of a basement feel the same as those measured from the ground', () => {
+    const [fromGround, fromBase] = [sunken(0, 0), sunken(6, -6)]
+    expect(totals(fromBase)).toEqual(totals(fromGround)?.map((total) => expect.closeTo(total, 6) as number))
+    // two levels stand in the wind, and the ground takes half of the lowest storey
+    expect(fromBase.wind?.results[0]?.storeys).toHaveLength(3)
+    // handed on where the levels are
+    const heights = storeyRows(fromBase).map(({ z }) => z)
+    expect([...new Set(heights)].sort((a, b) => a - b)).toEqual([6, 10, 14])
+  })
+
+  test('raised, it takes a storey out of the wind', () => {
+    expect(sunken(4, 0).wind?.results[0]?.h).toBeCloseTo(4, 9)
+    expect(sunken(0, 0).wind?.results[0]?.h).toBeCloseTo(8, 9)
+  })
 })

@@ -5,7 +5,7 @@ import styled, { createGlobalStyle } from 'styled-components'
 import { useAnswer, useFormat, useRecords } from '../compute/SessionContext'
 import { Legend } from '../drawing/Legend'
 import { caseInView, markOf } from '../drawing/marks'
-import { paint } from '../drawing/paint'
+import { paint, textSizes } from '../drawing/paint'
 import { paperView, scaleFor, type Room } from '../drawing/paper'
 import { planScene } from '../drawing/planScene'
 import type { Scene } from '../drawing/scene'
@@ -30,8 +30,17 @@ export function PrintPlan({ base }: { readonly base: string }) {
   const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
   const grid = useRecords('gridLine')
   const scene = useMemo(
-    () => planScene(floor, grid, { format, mark: markOf(caseId), area: true, member: false, names: true, spans: true }),
-    [floor, grid, format, caseId],
+    () =>
+      planScene(floor, grid, {
+        format,
+        mark: markOf(caseId),
+        area: true,
+        member: false,
+        names: true,
+        spans: true,
+        parts: look.parts,
+      }),
+    [floor, grid, format, caseId, look.parts],
   )
   const scale = scaleFor(scene.box, room)
   if (!floor || !seen) return <Waiting>One moment …</Waiting>
@@ -45,7 +54,7 @@ export function PrintPlan({ base }: { readonly base: string }) {
         </Button>
       </Tools>
       <Sheet>
-        <Picture scene={scene} scale={scale} />
+        <Picture scene={scene} scale={scale} size={textSizes[look.text]} />
         <Block>
           <div>
             <Legend floor={floor} mark={markOf(caseId)} />
@@ -53,7 +62,10 @@ export function PrintPlan({ base }: { readonly base: string }) {
           <Title
             rows={[
               ['Level', `${floor.name}, ${formatQuantity(floor.elevation, 'length', format)}`],
-              ['Load', `${seen.action.name}: ${seen.loadCase.name}, in ${unitOf('pressure', format)}, characteristic`],
+              [
+                'Load',
+                `${seen.action.name}: ${seen.loadCase.name}, in ${unitOf('pressure', format)}, characteristic${partWords[look.parts]}`,
+              ],
               ['Scale', `1:${scale} on A3`],
             ]}
           />
@@ -63,7 +75,10 @@ export function PrintPlan({ base }: { readonly base: string }) {
   )
 }
 
-function Picture({ scene, scale }: { readonly scene: Scene; readonly scale: number }) {
+/** Said on paper where not all of the floor's loads are drawn. */
+const partWords = { all: '', patches: '; patches alone', default: '; the default alone' } as const
+
+function Picture({ scene, scale, size }: { readonly scene: Scene; readonly scale: number; readonly size: number }) {
   const canvas = useRef<HTMLCanvasElement>(null)
   const format = useFormat()
   const view = useMemo(() => paperView(scene.box, room, scale), [scene, scale])
@@ -72,8 +87,8 @@ function Picture({ scene, scale }: { readonly scene: Scene; readonly scale: numb
     if (!pen) return
     pen.setTransform(fineness, 0, 0, fineness, 0, 0)
     const unit = { symbol: unitOf('length', format), metres: displayFactor('length', format.system) }
-    paint(pen, scene, view, { ...light, film: '#ffffff', floor: '#ffffff' }, type.sans, unit)
-  }, [scene, view, format])
+    paint(pen, scene, view, { ...light, film: '#ffffff', floor: '#ffffff' }, { sans: type.sans, size }, unit)
+  }, [scene, view, format, size])
   return (
     <canvas
       ref={canvas}

@@ -2,13 +2,14 @@ import { displayFactor, unitOf, type Box, type Point } from '@hedrion/core'
 import { useEffect, useRef, type KeyboardEvent, type ReactNode } from 'react'
 import styled from 'styled-components'
 import { useFormat } from '../compute/SessionContext'
+import { useLook } from '../state/look'
 import { usePalette } from '../ui/theme'
 import { type } from '../ui/tokens'
 import { DrawnList } from './DrawnList'
 import { useViewport } from './useViewport'
 import { firstTarget, hit, middleOf, neighbour } from './hit'
 import { directions, pickedAfter } from './picking'
-import { paint } from './paint'
+import { paint, textSizes } from './paint'
 import type { Scene, Target } from './scene'
 import { usePointer, type Grab } from './usePointer'
 import { toScreen, toWorld, zoomAt, type Margins, type Viewport } from './viewport'
@@ -106,6 +107,7 @@ export function Drawing(props: DrawingProps) {
 function usePainting(canvas: React.RefObject<HTMLCanvasElement | null>, scene: Scene, view: Viewport | null): void {
   const format = useFormat()
   const palette = usePalette()
+  const [{ text }] = useLook()
   useEffect(() => {
     const pen = canvas.current?.getContext('2d')
     if (!canvas.current || !pen || !view) return
@@ -118,10 +120,10 @@ function usePainting(canvas: React.RefObject<HTMLCanvasElement | null>, scene: S
       element.style.height = `${view.height}px`
       pen.setTransform(ratio, 0, 0, ratio, 0, 0)
       const unit = { symbol: unitOf('length', format), metres: displayFactor('length', format.system) }
-      paint(pen, scene, view, palette, type.sans, unit)
+      paint(pen, scene, view, palette, { sans: type.sans, size: textSizes[text] }, unit)
     })
     return () => cancelAnimationFrame(frame)
-  }, [canvas, format, palette, scene, view])
+  }, [canvas, format, palette, scene, text, view])
 }
 
 /** Arrows pick neighbours, + - 0 zoom, Escape picks nothing; a step may take any key first. */

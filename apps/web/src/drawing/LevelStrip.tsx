@@ -9,10 +9,12 @@ export function LevelStrip() {
   const { levels, level, choose } = useLevel()
   const lit = useLit(({ ids }) => ids)
   const allRanges = useRecords('levelRange')
+  const [basis] = useRecords('basis')
   const [base, top] = [levels[0], levels.at(-1)]
   if (!level || !base || !top) return null
   const height = Math.max(0.1, top.elevation - base.elevation)
   const place = (elevation: number) => `${((elevation - base.elevation) / height) * 100}%`
+  const ground = basis?.ground ?? 0
   const ranges = allRanges.flatMap(({ id, from, to, layout }) => {
     const [lower, upper] = [levels.find((l) => l.id === from), levels.find((l) => l.id === to)]
     return lower && upper ? [{ id, lower, upper, chosen: layout === level.layoutId }] : []
@@ -30,6 +32,7 @@ export function LevelStrip() {
             }}
           />
         ))}
+        {ground >= base.elevation && ground <= top.elevation && <Ground style={{ bottom: place(ground) }} />}
         {levels.map(({ id, name, elevation, layoutId }) => (
           <Level
             key={id}
@@ -93,6 +96,16 @@ const Level = styled(Radio)`
     height: 4px;
     background: var(--accent);
   }
+`
+/** The ground: a line with short strokes below it. */
+const Ground = styled.i`
+  position: absolute;
+  left: calc(100% - 22px);
+  right: 8px;
+  height: 6px;
+  transform: translateY(100%);
+  border-top: 1.5px solid var(--ink);
+  background: repeating-linear-gradient(120deg, var(--quiet) 0 1px, transparent 1px 5px);
 `
 const Bracket = styled.i`
   position: absolute;

@@ -106,10 +106,25 @@ function usePlanScene({ options, more }: PlanPaneProps): Scene {
   const caseId = useCaseInView()
   const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
   const { area, member, names, spans, lit } = options
-  return useMemo(() => {
-    const scene = planScene(floor, grid, { area, member, names, spans, lit, format, mark: markOf(caseId) })
-    return floor && more ? more(scene, floor) : scene
-  }, [floor, grid, format, caseId, area, member, names, spans, lit, more])
+  const [{ parts }] = useLook()
+  const scene = useMemo(() => {
+    const made = planScene(floor, grid, { area, member, names, spans, lit, parts, format, mark: markOf(caseId) })
+    return floor && more ? more(made, floor) : made
+  }, [floor, grid, format, caseId, area, member, names, spans, lit, parts, more])
+  return useNumbersWanted(scene)
+}
+
+/** Numbers and names of everything, or of what is picked alone. */
+function useNumbersWanted(scene: Scene): Scene {
+  const [{ numbers, picked }] = useLook()
+  const wanted = numbers === 'picked' ? picked : null
+  return useMemo(
+    () =>
+      wanted === null
+        ? scene
+        : { ...scene, labels: scene.labels.filter(({ of }) => of === undefined || wanted.includes(of)) },
+    [scene, wanted],
+  )
 }
 
 function useElevationScene(): Scene {

@@ -2,7 +2,7 @@ import { formatQuantity } from '@hedrion/core'
 import type { ReactNode } from 'react'
 import styled from 'styled-components'
 import { useFormat } from '../compute/SessionContext'
-import { useLook, type Shown, type View } from '../state/look'
+import { useLook, type Numbers, type Parts, type Shown, type TextSize, type View } from '../state/look'
 import { Choice } from '../ui/Choice'
 import { Segmented, ToggleWord } from '../ui/Segmented'
 import { useLevel } from './useLevel'
@@ -20,14 +20,33 @@ const shownOptions: readonly (readonly [Shown, string])[] = [
   ['both', 'both'],
 ]
 
+/** Whose numbers, and how large: one choice, since the bar is short. */
+const numberOptions: readonly (readonly [NumbersChoice, string])[] = [
+  ['all usual', 'numbers'],
+  ['all large', 'large numbers'],
+  ['all larger', 'larger numbers'],
+  ['picked usual', 'numbers at what is picked'],
+  ['picked large', 'large ones at what is picked'],
+  ['picked larger', 'larger ones at what is picked'],
+]
+type NumbersChoice = `${Numbers} ${TextSize}`
+
+const partOptions: readonly (readonly [Parts, string])[] = [
+  ['all', 'all loads'],
+  ['patches', 'patches alone'],
+  ['default', 'default alone'],
+]
+
 interface ViewBarProps {
   /** Whether area and member load can be seen apart here. */
   readonly loads?: boolean
+  /** Whether patches and the default can be seen apart here. */
+  readonly patches?: boolean
   readonly children?: ReactNode
 }
 
 /** Above the drawing: which view, which level, which load. */
-export function ViewBar({ loads = false, children }: ViewBarProps) {
+export function ViewBar({ loads = false, patches = false, children }: ViewBarProps) {
   const [look, change] = useLook()
   const { levels, level, choose } = useLevel()
   const format = useFormat()
@@ -47,6 +66,25 @@ export function ViewBar({ loads = false, children }: ViewBarProps) {
                 `Level ${name} · ${elevation > 0 ? '+' : ''}${formatQuantity(elevation, 'length', format)}`,
               ])}
             onChange={choose}
+          />
+        )}
+        {patches && look.view === 'plan' && (
+          <Choice
+            label="Loads drawn"
+            value={look.parts}
+            options={partOptions}
+            onChange={(parts) => change({ parts })}
+          />
+        )}
+        {look.view !== 'space' && (
+          <Choice
+            label="Numbers in the drawing"
+            value={`${look.view === 'plan' ? look.numbers : 'all'} ${look.text}` as const}
+            options={numberOptions.filter(([choice]) => look.view === 'plan' || choice.startsWith('all'))}
+            onChange={(choice) => {
+              const [numbers, text] = choice.split(' ') as [Numbers, TextSize]
+              change(look.view === 'plan' ? { numbers, text } : { text })
+            }}
           />
         )}
       </Group>

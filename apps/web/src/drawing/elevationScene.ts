@@ -32,7 +32,12 @@ export function elevationScene(view: ElevationView | undefined, options: Elevati
 
 type Part = Pick<Scene, 'shapes' | 'labels' | 'targets'>
 
-function levelsPart({ levels, forces }: ElevationView, u0: number, u1: number, { format }: ElevationOptions): Part {
+function levelsPart(
+  { levels, forces, ground }: ElevationView,
+  u0: number,
+  u1: number,
+  { format }: ElevationOptions,
+): Part {
   const reach = (u1 - u0) * 0.04 + 0.4
   // the names stand on the leeward side, where no arrow comes from
   const fromRight = forces.some(({ along }) => along < 0)
@@ -48,7 +53,11 @@ function levelsPart({ levels, forces }: ElevationView, u0: number, u1: number, {
         stroke: { tone: 'hairline', width: 1, ...(carrying ? {} : { dash: [4, 4] }) },
       })),
       // as far as the columns on the side of the names
-      { kind: 'ground', from: [fromRight ? u0 : u0 - 3 * reach, 0], to: [fromRight ? u1 + 3 * reach : u1, 0] },
+      {
+        kind: 'ground',
+        from: [fromRight ? u0 : u0 - 3 * reach, ground],
+        to: [fromRight ? u1 + 3 * reach : u1, ground],
+      },
     ],
     labels: levels.map(({ z, name, carrying }): Label => ({
       text: `${name}  ${z > 0 ? '+' : ''}${formatQuantity(z, 'length', format)}`,

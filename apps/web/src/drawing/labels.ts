@@ -14,7 +14,8 @@ interface Extent {
   readonly y1: number
 }
 
-const height = 15
+/** Room over and under a line of text, in pixels. */
+const leading = 2
 
 /**
  * Places labels so that none lies on another: the important ones first, each at its place or a little beside it. One
@@ -24,7 +25,9 @@ export function placeLabels(
   labels: readonly Label[],
   view: Viewport,
   measure: (text: string, bold: boolean | undefined) => number,
+  size = 13,
 ): readonly Placed[] {
+  const height = size + leading
   const taken: Extent[] = []
   const placed: Placed[] = []
   for (const label of [...labels].sort((p, q) => q.priority - p.priority)) {
@@ -38,17 +41,17 @@ export function placeLabels(
       [-width * 0.6, 0],
     ].map(([dx = 0, dy = 0]) => [x + (label.dx ?? 0) + dx, y + (label.dy ?? 0) + dy] as const)
     const free = (label.stays ? tries.slice(0, 1) : tries).find(([tx, ty]) =>
-      isFree(extentOf(label, tx, ty, width), taken, view),
+      isFree(extentOf(label, tx, ty, width, height), taken, view),
     )
     const at = free ?? (label.must ? tries[0] : undefined)
     if (!at) continue
-    taken.push(extentOf(label, at[0], at[1], width))
+    taken.push(extentOf(label, at[0], at[1], width, height))
     placed.push({ label, x: at[0], y: at[1] })
   }
   return placed
 }
 
-function extentOf({ align = 'center' }: Label, x: number, y: number, width: number): Extent {
+function extentOf({ align = 'center' }: Label, x: number, y: number, width: number, height: number): Extent {
   const left = align === 'left' ? x : align === 'right' ? x - width : x - width / 2
   return { x0: left - 2, x1: left + width + 2, y0: y - height / 2, y1: y + height / 2 }
 }

@@ -10,6 +10,9 @@ type Pen = CanvasRenderingContext2D
 
 export const toneColour = (palette: Palette, tone: Tone): string => palette[tone]
 
+/** Pixels of the numbers and names in a picture. */
+export const textSizes = { usual: 13, large: 16, larger: 20 } as const
+
 /** The unit in which the scale bar speaks, and how many metres it has. */
 export interface LengthUnit {
   readonly symbol: string
@@ -17,11 +20,18 @@ export interface LengthUnit {
 }
 
 /** Paints a scene on a canvas whose transform already holds the device's pixel ratio. */
-export function paint(pen: Pen, scene: Scene, view: Viewport, palette: Palette, sans: string, unit: LengthUnit): void {
+export function paint(
+  pen: Pen,
+  scene: Scene,
+  view: Viewport,
+  palette: Palette,
+  { sans, size = 13 }: { readonly sans: string; readonly size?: number },
+  unit: LengthUnit,
+): void {
   pen.clearRect(0, 0, view.width, view.height)
   paintGrid(pen, scene, view, palette, sans)
   for (const shape of scene.shapes) paintShape(pen, shape, view, palette)
-  paintLabels(pen, scene, view, palette, sans)
+  paintLabels(pen, scene, view, palette, { sans, size })
   paintScale(pen, scene, view, palette, sans, unit)
 }
 
@@ -244,12 +254,23 @@ function paintFreeLine(pen: Pen, { axis, label, at, path: [a, b] }: GridMark, vi
   stroke(pen, gridStroke, palette)
 }
 
-function paintLabels(pen: Pen, { labels }: Scene, view: Viewport, palette: Palette, sans: string): void {
-  const font = (bold: boolean | undefined) => `${bold ? '600 ' : ''}13px ${sans}`
-  const placed = placeLabels(labels, view, (text, bold) => {
-    pen.font = font(bold)
-    return pen.measureText(text).width
-  })
+function paintLabels(
+  pen: Pen,
+  { labels }: Scene,
+  view: Viewport,
+  palette: Palette,
+  { sans, size }: { readonly sans: string; readonly size: number },
+): void {
+  const font = (bold: boolean | undefined) => `${bold ? '600 ' : ''}${size}px ${sans}`
+  const placed = placeLabels(
+    labels,
+    view,
+    (text, bold) => {
+      pen.font = font(bold)
+      return pen.measureText(text).width
+    },
+    size,
+  )
   pen.textBaseline = 'middle'
   for (const { label, x, y } of placed) {
     pen.font = font(label.bold)

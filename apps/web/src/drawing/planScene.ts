@@ -21,6 +21,7 @@ import { barriersPart, stairsPart } from './stairsPart'
 import { typedLoadsPart } from './typedLoadsPart'
 import { roundBelow } from './viewport'
 import { acrossOf } from './paintOrdinates'
+import type { Parts } from '../state/look'
 import { emptyBox, type Label, type Mark, type Scene, type Shape, type Target } from './scene'
 
 export interface PlanOptions {
@@ -32,6 +33,8 @@ export interface PlanOptions {
   /** Span arrows, member and section names. */
   readonly names: boolean
   readonly spans: boolean
+  /** Loads of patches alone, or of the default alone. */
+  readonly parts?: Parts
   /** Panels on a ground that stands out. */
   readonly lit?: ReadonlySet<string> | undefined
 }
@@ -131,7 +134,8 @@ function ordinateScale(beams: readonly BeamView[], { format }: PlanOptions): Ord
   return { top, scale, pixels: round * scale, text: formatQuantity(round, 'lineLoad', format) }
 }
 
-function regionsPart(floor: FloorView, { area, mark, spans, format, lit }: PlanOptions) {
+function regionsPart(floor: FloorView, { area, mark, spans, format, lit, parts = 'all' }: PlanOptions) {
+  const isDrawn = ({ patchId }: RegionView) => parts === 'all' || (parts === 'patches') === (patchId !== null)
   const numbers = keyNumbers(floor)
   const grounds = floor.regions.map(({ region, expandedId }): Shape => ({
     kind: 'area',
@@ -140,7 +144,7 @@ function regionsPart(floor: FloorView, { area, mark, spans, format, lit }: PlanO
     stroke: { tone: 'border', width: 0.6, dash: [2, 3] },
   }))
   const hatches = floor.regions
-    .filter(({ pressure }) => area && pressure !== 0)
+    .filter((entry) => area && entry.pressure !== 0 && isDrawn(entry))
     .map(({ region, keyId }): Shape => ({
       kind: 'area',
       region,
@@ -148,7 +152,7 @@ function regionsPart(floor: FloorView, { area, mark, spans, format, lit }: PlanO
     }))
   return part({
     shapes: [...grounds, ...hatches, ...(spans ? spanArrows(floor) : [])],
-    labels: area ? floor.regions.flatMap((entry) => pressureLabel(entry, format)) : [],
+    labels: area ? floor.regions.filter(isDrawn).flatMap((entry) => pressureLabel(entry, format)) : [],
     targets: floor.regions.map((entry): Target => ({
       id: entry.expandedId,
       kind: 'panel',
@@ -164,13 +168,17 @@ export function keyNumbers(floor: Pick<FloorView, 'regions'>): ReadonlyMap<strin
   return new Map(ids.map((id, i) => [id, i]))
 }
 
-function pressureLabel({ centre, pressure, patchId, region }: RegionView, format: NumberFormat): readonly Label[] {
+function pressureLabel(
+  { expandedId, centre, pressure, patchId, region }: RegionView,
+  format: NumberFormat,
+): readonly Label[] {
   if (pressure === 0) return []
   const small = boxOf(region.flat())
   const priority = 40 + Math.min(20, (small.x1 - small.x0) * (small.y1 - small.y0) * 0.1)
   return [
     {
       text: formatValue(pressure, 'pressure', format),
+      of: expandedId,
       at: centre,
       priority: patchId ? priority + 20 : priority,
       bold: true,
@@ -241,8 +249,9 @@ function beamsPart(beams: readonly BeamView[], { names, format }: PlanOptions) {
       stroke: { tone: stable ? 'ink' : 'warm', width: widths[role] ?? 2 },
     })),
     labels: names
-      ? beams.map(({ a, b, label }) => ({
+      ? beams.map(({ a, b, label, expandedId }) => ({
           text: label,
+          of: expandedId,
           at: meanOf([a, b]),
           priority: 10 + Math.min(9, distance(a, b)),
           dy: -9,
@@ -262,8 +271,10 @@ function ordinatesPart(beams: readonly BeamView[], { mark, format }: PlanOptions
   const loaded = beams.filter(({ lines }) => lines.length > 0)
   return part({
     shapes: loaded.map(({ a, b, lines }): Shape => ({ kind: 'ordinates', a, b, lines, scale, mark })),
-    labels: loaded.flatMap(({ a, b, lines }) =>
-      lines.flatMap((line) => ordinateLabels(a, b, line, scale, top, format)),
+    labels: loaded.flatMap(({ a, b, lines, expandedId }) =>
+      lines
+        .flatMap((line) => ordinateLabels(a, b, line, scale, top, format))
+        .map((label) => ({ ...label, of: expandedId })),
     ),
   })
 }
@@ -311,12 +322,13 @@ function wallsPart({ walls }: FloorView, { format, area }: PlanOptions) {
       points: [a, b],
       stroke: load === 0 ? { tone: 'border', width: 1.2, dash: [5, 4] } : { tone: 'permanent', width: 6, dash: [2, 2] },
     })),
-    labels: walls.flatMap(({ a, b, load }): Label[] =>
+    labels: walls.flatMap(({ a, b, load, expandedId }): Label[] =>
       load === 0 || !area
         ? []
         : [
             {
               text: `${formatValue(load, 'lineLoad', format)} ${unitOf('lineLoad', format)}`,
+              of: expandedId,
               at: meanOf([a, b]),
               priority: 55,
               bold: true,
@@ -343,7 +355,15 @@ function columnsPart({ columns }: FloorView, { names, format }: PlanOptions) {
       tone: passing ? 'quiet' : 'ink',
     })),
     labels: names
-      ? columns.map(({ at, label }) => ({ text: label, at, priority: 28, dx: 17, dy: 12, tone: 'quiet' as const }))
+      ? columns.map(({ at, label, expandedId }) => ({
+          text: label,
+          of: expandedId,
+          at,
+          priority: 28,
+          dx: 17,
+          dy: 12,
+          tone: 'quiet' as const,
+        }))
       : [],
     targets: columns.map((column): Target => ({
       id: column.expandedId,

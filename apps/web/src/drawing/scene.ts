@@ -67,6 +67,8 @@ export type Shape =
 
 export interface Label {
   readonly text: string
+  /** Expanded id of what it belongs to, where it is a number or name of one thing. */
+  readonly of?: string
   readonly at: Point
   /** Pixels from the point. */
   readonly dx?: number

@@ -10,7 +10,9 @@ import {
 } from '@hedrion/core'
 import { elevationScene } from './elevationScene'
 import { keyNumbers, planScene, type PlanOptions } from './planScene'
+import { placeLabels } from './labels'
 import type { Mark } from './scene'
+import { fit } from './viewport'
 
 const document = documentOf(demoChanges.flatMap(({ edits }) => edits.flatMap(({ after }) => after ?? [])))
 const state = deriveProject(new Memo(), document)
@@ -55,6 +57,36 @@ describe('the plan', () => {
     expect(texts).toContain('Barrier H1, 18.00 m, 0.80 kN/m outwards')
     expect(texts).toContainEqual(expect.stringMatching(/^Panel P\d+, “Reading room”, \d+\.\d m², 3\.00 kN\/m²$/))
     expect(texts).toContain('Opening Stair void')
+  })
+
+  // offices carry 3.00 by default, the balcony 5.00 by a patch (EN 1991-1-1 table 6.2, from memory)
+  test('patches alone, and the default alone', () => {
+    const numbers = (parts: NonNullable<PlanOptions['parts']>) => [
+      ...new Set(plan('1', 'imposed/C', { parts }).labels.flatMap(({ text, bold }) => (bold ? [text] : []))),
+    ]
+    const stairs = '7.50 kN/m'
+    expect(numbers('all').sort()).toEqual(['3.00', '5.00', stairs])
+    expect(numbers('patches').sort()).toEqual(['5.00', stairs])
+    expect(numbers('default').sort()).toEqual(['3.00', stairs])
+  })
+
+  test('larger numbers need more room: none lies on another, and some are left out', () => {
+    const { labels, box } = plan('1', 'imposed/C')
+    const view = fit(box, 420, 420, { top: 20, right: 20, bottom: 20, left: 20 })
+    const placed = (size: number) => placeLabels(labels, view, (text) => text.length * size * 0.5, size)
+    const large = placed(20)
+    expect(large.length).toBeLessThan(placed(13).length)
+    for (const [i, a] of large.entries())
+      for (const b of large.slice(i + 1))
+        if (!a.label.must && !b.label.must && Math.abs(a.x - b.x) < 1)
+          expect(Math.abs(a.y - b.y)).toBeGreaterThanOrEqual(20)
+  })
+
+  test('every number and name of one thing says whose it is, so that it can be shown alone', () => {
+    const targets = new Set(scene.targets.map(({ id }) => id))
+    const own = plan('1', 'imposed/C', { names: true, member: true }).labels.flatMap(({ of }) => of ?? [])
+    expect(own.length).toBeGreaterThan(40)
+    expect(own.every((id) => targets.has(id))).toBe(true)
   })
 
   // 2.87 kN/m² less 30 % openings: 43.2 m under beams, 2.009 · (3.60 − 0.36) = 6.51 kN/m; 42.0 m under girders,

@@ -79,7 +79,7 @@ function towards([x0, y0]: Point, [x1, y1]: Point): { readonly dx: number; reado
 }
 
 /** Beside each end, away from the flight. */
-function endLabels({ foot, head, load }: StairView, format: NumberFormat): readonly Label[] {
+function endLabels({ foot, head, load, expandedId }: StairView, format: NumberFormat): readonly Label[] {
   if (load === 0) return []
   const { dx, dy } = towards(foot, head)
   const text = `${formatValue(load, 'lineLoad', format)} ${unitOf('lineLoad', format)}`
@@ -88,6 +88,7 @@ function endLabels({ foot, head, load }: StairView, format: NumberFormat): reado
     { at: head, side: 1 },
   ].map(({ at, side }) => ({
     text,
+    of: expandedId,
     at,
     priority: 57,
     bold: true,
@@ -102,12 +103,13 @@ export function barriersPart({ barriers }: Pick<FloorView, 'barriers'>, { format
   const stretchesOf = (id: string) => barriers.filter(({ expandedId }) => expandedId === id)
   return {
     shapes: barriers.flatMap(barrierShapes),
-    labels: barriers.flatMap(({ a, b, outward, load }): Label[] =>
+    labels: barriers.flatMap(({ a, b, outward, load, expandedId }): Label[] =>
       load === 0
         ? []
         : [
             {
               text: formatQuantity(load, 'lineLoad', format),
+              of: expandedId,
               at: meanOf([a, b]),
               priority: 58,
               bold: true,

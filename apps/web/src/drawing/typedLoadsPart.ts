@@ -37,7 +37,8 @@ function shapesOf({ kind, a, b, load, notCarried }: TypedLoadView, tone: Tone): 
   ]
 }
 
-const labelOf = ({ kind, a, b, load }: TypedLoadView, format: NumberFormat): Label => ({
+const labelOf = ({ kind, a, b, load, expandedId }: TypedLoadView, format: NumberFormat): Label => ({
+  of: expandedId,
   text: formatQuantity(load, kind === 'line' ? 'lineLoad' : 'force', format),
   at: middle(a, b),
   priority: 58,

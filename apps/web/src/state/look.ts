@@ -2,6 +2,11 @@ import { create } from 'zustand'
 
 export type View = 'plan' | 'x' | 'y' | 'space'
 export type Shown = 'area' | 'member' | 'both'
+/** Which loads of a floor are drawn: all, what patches bring alone, or the default alone. */
+export type Parts = 'all' | 'patches' | 'default'
+/** Numbers at everything, or at what is picked alone. */
+export type Numbers = 'all' | 'picked'
+export type TextSize = 'usual' | 'large' | 'larger'
 export type SheetWidth = 'narrow' | 'wide' | 'table'
 
 /** What is looked at: it stands in the address, so that it survives a reload and can be sent to a colleague. */
@@ -10,6 +15,9 @@ export interface Look {
   readonly case: string | null
   readonly view: View
   readonly shown: Shown
+  readonly parts: Parts
+  readonly numbers: Numbers
+  readonly text: TextSize
   /** Expanded ids of what is picked. */
   readonly picked: readonly string[]
   readonly sheet: SheetWidth
@@ -29,6 +37,9 @@ function read(params: URLSearchParams): Look {
     case: params.get('case'),
     view: oneOf(params.get('view'), ['plan', 'x', 'y', 'space'], 'plan'),
     shown: oneOf(params.get('shown'), ['area', 'member', 'both'], 'member'),
+    parts: oneOf(params.get('parts'), ['all', 'patches', 'default'], 'all'),
+    numbers: oneOf(params.get('numbers'), ['all', 'picked'], 'all'),
+    text: oneOf(params.get('text'), ['usual', 'large', 'larger'], 'usual'),
     picked: params.get('pick')?.split(',').filter(Boolean) ?? [],
     sheet: oneOf(params.get('sheet'), ['narrow', 'wide', 'table'], 'narrow'),
     list: params.get('list') === 'shown',
@@ -42,6 +53,9 @@ const names: Readonly<Record<keyof Look, string>> = {
   case: 'case',
   view: 'view',
   shown: 'shown',
+  parts: 'parts',
+  numbers: 'numbers',
+  text: 'text',
   picked: 'pick',
   sheet: 'sheet',
   list: 'list',

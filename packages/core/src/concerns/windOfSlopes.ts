@@ -8,13 +8,14 @@ import type { Concern } from '../outcome/outcome'
 const negligible = 0.05
 
 /** Roof slopes of the body in the wind that rise over their level: gables and the height of the ridge are not in the wind yet. */
-export function windOfSlopes({ document, floors, wind, extent }: ProjectState): readonly Concern[] {
+export function windOfSlopes({ document, basis, floors, wind, extent }: ProjectState): readonly Concern[] {
   if (!wind || !extent) return []
+  const ground = basis?.ground ?? 0
   const rising = floors.flatMap(({ level, operator }) =>
     operator.plan.slopes.flatMap((slope) => {
       const rise = Math.max(...slope.outline.map((corner) => heightOn(slope, corner)))
-      const stands = level.elevation > 0 && boxesTouch(boxOf(slope.outline), extent)
-      return stands && rise > negligible ? [{ id: slope.id, ridge: level.elevation + rise }] : []
+      const stands = level.elevation > ground && boxesTouch(boxOf(slope.outline), extent)
+      return stands && rise > negligible ? [{ id: slope.id, ridge: level.elevation + rise - ground }] : []
     }),
   )
   if (rising.length === 0) return []

@@ -39,10 +39,11 @@ export function extentOf(
   levels: readonly Floor[],
   operators: ReadonlyMap<string, LayoutOperator>,
   part: BuildingPart | undefined,
+  ground: number,
 ): Box | null {
   if (part?.extent) return part.extent
   const plans = levels
-    .filter(({ level }) => level.elevation > 0)
+    .filter(({ level }) => level.elevation > ground)
     .flatMap(({ layoutId }) => operators.get(layoutId ?? '')?.plan ?? [])
   const columns = plans.flatMap(({ frame }) => frame.columns.map(({ at }) => at))
   const points =
@@ -68,18 +69,19 @@ export function deriveWind(
 ): WindLoads | null {
   const [basis] = recordsOf(document, 'basis')
   const [part] = recordsOf(document, 'buildingPart')
+  if (!extent || !basis || basis.basicWindVelocity === null || !derivesWind(standard)) return null
+  const { ground } = basis
   const carrying = levels.filter(
-    ({ layoutId, level }) =>
-      level.elevation > 0 && layoutId !== null && extent !== null && standsIn(extent, operators.get(layoutId)),
+    ({ layoutId, level }) => level.elevation > ground && layoutId !== null && standsIn(extent, operators.get(layoutId)),
   )
   const roof = carrying.at(-1)
-  if (!extent || !roof || !basis || basis.basicWindVelocity === null || !derivesWind(standard)) return null
-  const ground = levels.filter(({ level }) => level.elevation <= 0).at(-1)
+  if (!roof) return null
+  const lowest = levels.filter(({ level }) => level.elevation <= ground).at(-1)
   const exposed = [
-    ...(ground ? [{ levelId: ground.level.id, z: 0 }] : []),
-    ...carrying.map(({ level }) => ({ levelId: level.id, z: level.elevation })),
+    ...(lowest ? [{ levelId: lowest.level.id, z: 0 }] : []),
+    ...carrying.map(({ level }) => ({ levelId: level.id, z: level.elevation - ground })),
   ]
-  const body = { box: extent, roof: roof.level.elevation, parapet: part?.parapet ?? 0 }
+  const body = { box: extent, roof: roof.level.elevation - ground, parapet: part?.parapet ?? 0 }
   const { basicWindVelocity, terrain } = basis
   return memo.get(windStage, body, exposed, basicWindVelocity, terrain, standard, part?.structuralFactor ?? 1)
 }

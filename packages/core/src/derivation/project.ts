@@ -57,7 +57,7 @@ export function deriveProject(memo: Memo, document: Document): ProjectState {
   const operators = deriveOperators(memo, document, layoutsInUse(levels))
   const keys = deriveKeys(memo, document, standard)
   const [part] = recordsOf(document, 'buildingPart')
-  const extent = extentOf(levels, operators, part)
+  const extent = extentOf(levels, operators, part, basis?.ground ?? 0)
   const wind = deriveWind(memo, document, levels, operators, extent, standard)
   const { actions, caseIds } = memo.get(casesStage, standard.family, {
     ...loadsOnPlan(document, operators, keys, standard),

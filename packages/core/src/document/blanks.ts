@@ -20,6 +20,7 @@ export const blankBasis = (name: string, random: Random): Basis => ({
   basicWindVelocity: null,
   terrain: 'II',
   altitude: 0,
+  ground: 0,
   place: '',
   groundSnow: null,
   siteData: null,

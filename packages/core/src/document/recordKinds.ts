@@ -76,6 +76,8 @@ export const recordKinds = {
     basicWindVelocity: nullable(number('velocity', { min: 5, max: 80 })),
     terrain: oneOf('0', 'I', 'II', 'III', 'IV'),
     altitude: number('length', { min: -500, max: 5000 }),
+    /** Of the ground beside the building, as levels are measured: heights in the wind count from it. */
+    ground: withDefault(number('length', { min: -500, max: 2000 }), 0),
     place: withDefault(text(120), ''),
     /** Characteristic snow load on the ground, Pa. */
     groundSnow: withDefault(nullable(number('pressure', { min: 0, max: 5e4 })), null),

@@ -128,7 +128,7 @@ export function storeyRows(state: ProjectState) {
       fy,
       x,
       y,
-      z,
+      z: z + (state.basis?.ground ?? 0),
     })),
   )
 }

@@ -14,6 +14,8 @@ export type ElevationAxis = 'x' | 'y'
 
 export interface ElevationView {
   readonly axis: ElevationAxis
+  /** Height of the ground beside the building. */
+  readonly ground: number
   readonly columns: readonly ElevationColumn[]
   /** Beams, parts of trusses, and members in space, as lines in the view. */
   readonly lines: readonly {
@@ -59,6 +61,7 @@ export function elevationView(state: ProjectState, axis: ElevationAxis, caseId: 
   const i = axis === 'x' ? 0 : 1
   return {
     axis,
+    ground: state.basis?.ground ?? 0,
     columns: columnsOf(state, i, caseId),
     lines: state.floors.flatMap((floor) =>
       membersInSpace(state, floor)
@@ -102,9 +105,11 @@ function columnsOf(state: ProjectState, i: 0 | 1, caseId: string): readonly Elev
 
 function forcesOf(state: ProjectState, axis: ElevationAxis, caseId: string): ElevationView['forces'] {
   const wind = state.wind?.results.find(({ direction }) => direction.id === windDirectionOf(caseId))
-  return (wind?.storeys ?? []).map(({ force: { levelId, z, fx, fy } }) =>
-    axis === 'x' ? { levelId, z, along: fx, across: fy } : { levelId, z, along: fy, across: -fx },
-  )
+  const ground = state.basis?.ground ?? 0
+  return (wind?.storeys ?? []).map(({ force: { levelId, z: above, fx, fy } }) => {
+    const z = above + ground
+    return axis === 'x' ? { levelId, z, along: fx, across: fy } : { levelId, z, along: fy, across: -fx }
+  })
 }
 
 /** Base reactions by where they stand along the view: columns behind one another add up. */

@@ -116,7 +116,10 @@ function figuresOf(state: ProjectState, actions: readonly ActionView[]): Figures
 /** At the top of the building with its parapet, or at 10 m while nothing stands. */
 function peakPressureAtTop({ basis, floors, part, standard }: ProjectState): Figures['peakPressure'] {
   if (!basis || basis.basicWindVelocity === null || !derivesWind(standard)) return null
-  const height = Math.max(0.1, (floors.at(-1)?.level.elevation ?? 10) + (part?.parapet ?? 0))
+  const height = Math.max(
+    0.1,
+    (floors.at(-1)?.level.elevation ?? 10 + basis.ground) - basis.ground + (part?.parapet ?? 0),
+  )
   const site = windSite(basis.basicWindVelocity, basis.terrain)
   return { height, value: peakVelocityPressure(height, site, standard).value }
 }

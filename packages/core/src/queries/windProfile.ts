@@ -16,7 +16,7 @@ const steps = 48
 export function windProfile({ basis, floors, part, standard }: ProjectState): WindProfile | null {
   if (!basis || basis.basicWindVelocity === null || !derivesWind(standard)) return null
   const site = windSite(basis.basicWindVelocity, basis.terrain)
-  const top = Math.max(0.1, (floors.at(-1)?.level.elevation ?? 10) + (part?.parapet ?? 0))
+  const top = Math.max(0.1, (floors.at(-1)?.level.elevation ?? 10 + basis.ground) - basis.ground + (part?.parapet ?? 0))
   const at = (z: number) => peakVelocityPressure(z, site, standard).value
   // an even number of metres, for a scale with round figures
   const height = 2 * Math.ceil(Math.max(12, top * 1.35) / 2)

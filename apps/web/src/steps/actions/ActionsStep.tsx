@@ -37,7 +37,7 @@ export function ActionsStep() {
     <StepLayout
       name="Actions"
       bar={
-        <ViewBar>
+        <ViewBar patches>
           <ToolBar offered={['patch', 'wallRun', 'lineLoad', 'pointLoad']} more={['patchInRing', 'stair', 'barrier']} />
         </ViewBar>
       }

@@ -30,7 +30,9 @@ export function TerrainSection({ terrain, height }: { readonly terrain: Basis['t
   const span = us.length > 0 ? Math.max(...us) - Math.min(...us) : 0
   const wide = Math.min(120, Math.max(30, span * scale))
   const left = (width - wide) / 2 + 20
-  const levels = (view?.levels ?? []).filter(({ z, carrying }) => carrying && z > 0)
+  const levels = (view?.levels ?? [])
+    .map((level) => ({ ...level, z: level.z - (view?.ground ?? 0) }))
+    .filter(({ z, carrying }) => carrying && z > 0)
   const top = levels.length > 0 ? Math.max(...levels.map(({ z }) => z)) : 0
   const tufts =
     spacing === 0 ? [] : Array.from({ length: Math.floor((left - 14) / spacing) }, (_, i) => 8 + i * spacing)

@@ -80,9 +80,23 @@ export const LevelLines = memo(function LevelLines() {
           <LevelLine key={id} level={record} layoutId={layoutId} isBase={i === levels.length - 1} />
         ) : null
       })}
+      <GroundLine />
     </Section>
   )
 })
+
+/** Where the ground is: what lies lower has no wind, and heights in the wind count from it. */
+function GroundLine() {
+  const [basis] = useRecords('basis')
+  const fieldOf = useFieldOf()
+  if (!basis) return null
+  return (
+    <Line reference="ground">
+      at <QuantityField {...fieldOf(basis, 'ground', 'height of the ground', 'length', { min: -500, max: 2000 })} />{' '}
+      beside the building
+    </Line>
+  )
+}
 
 interface LevelLineProps {
   readonly level: Level

@@ -21,7 +21,7 @@ export interface StoreyForce {
   /** Force on the building in global axes, N. */
   readonly fx: number
   readonly fy: number
-  /** Where it acts: the middle of the rectangle, at the level. */
+  /** Where it acts: the middle of the rectangle, at the level; z above the ground. */
   readonly x: number
   readonly y: number
   readonly z: number
