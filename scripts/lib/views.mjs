@@ -51,6 +51,15 @@ export const views = [
       await page.getByRole('img', { name: /to scale/ }).waitFor()
     },
   },
+  {
+    name: 'actions-stair',
+    address: `${demo}/actions?case=permanent/self-weight`,
+    shows: 'Stairs and barriers',
+    then: async (page) => {
+      await page.getByRole('button', { name: 'flight of stairs' }).first().click()
+      await page.getByRole('heading', { name: 'Flight of stairs' }).waitFor()
+    },
+  },
   { name: 'space', address: `${demo}/paths?view=space&shown=both`, shows: 'Level by level' },
   { name: 'loading-plan', address: `${demo}/print`, shows: '1:200 on A3' },
   { name: 'wind', address: `${demo}/actions?case=wind/west`, shows: 'Wind from the west' },
