@@ -26,7 +26,10 @@ test('the grid: spacings that go on, a skew line, lines about a point; a column 
   const own = await newProject(request, 'Grid', 'demo')
   await page.goto(`/p/${own}/building`)
   await type(page, 'Spacings that go on, x', '2 x 5')
+  await type(page, 'Storeys that go on up', '2 x 3.5, 4.2')
   await saved(page)
+  // the roof stands at 10.80 m
+  await expect(page.getByRole('textbox', { name: 'elevation of level 7', exact: true })).toHaveValue('22.00')
   // the hall ends at line 9, 22.2 + 4 · 6 = 46.2 m
   await expect(page.getByRole('textbox', { name: 'place of grid line 11', exact: true })).toHaveValue('56.20')
   await type(page, 'Skew grid line, or lines and rings about a point', 'A1 to D4')

@@ -75,6 +75,15 @@ describe('levels', () => {
     const next = after(document, addLevelEdits(document, random))
     expect(layoutsOf(next).slice(-2)).toEqual(['Roof: Roof', '4: Roof'])
     expect(Math.max(...recordsOf(next, 'level').map(({ elevation }) => elevation))).toBe(15)
+    // storeys of 3.5, 3.5 and 4.2 m on top of 12 m
+    const more = after(document, addLevelEdits(document, random, [3.5, 3.5, 4.2]))
+    expect(layoutsOf(more).slice(-4)).toEqual(['Roof: Roof', '4: Roof', '5: Roof', '6: Roof'])
+    expect(
+      recordsOf(more, 'level')
+        .map(({ elevation }) => elevation)
+        .sort((a, b) => a - b)
+        .slice(-4),
+    ).toEqual([12, 15.5, 19, 23.2])
     expect(addLevelEdits(new Building().document, random)).toEqual([])
   })
 

@@ -41,11 +41,12 @@ describe('spacings go on from the last line', () => {
   })
 
   test.each([
-    ['', /Say spacings/],
+    ['', /Say a spacing or more/],
     ['3 x', /./],
-    ['0', /0\.05 m to 100 km/],
-    ['900 x 3', /more than 200/],
-    ['150 x 3, 150 x 3', /300 bays at once are more than 200/],
+    ['0', /0\.05 m to 100000 m/],
+    ['900 x 3', /More than 200/],
+    ['0 x 3', /None is asked for/],
+    ['150 x 3, 150 x 3', /More than 200 at once/],
   ])('%j is refused', (text, problem) => {
     const read = readSpacings(text, 'x', site().ground)
     expect(read.ok ? '' : read.problem).toMatch(problem)

@@ -6,6 +6,7 @@ import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
+import { readLengths } from './lengthsText'
 import { readPlaces } from './placeText'
 
 export type ReadGrid =
@@ -47,22 +48,12 @@ function reading(read: () => readonly GridLine[]): ReadGrid {
 }
 
 function spacings(text: string, axis: 'x' | 'y', ground: Ground): readonly GridLine[] {
-  const steps = text
-    .split(ground.format.decimal === 'comma' ? ';' : /[,;]/)
-    .filter((part) => part.trim() !== '')
-    .flatMap((part) => {
-      const [, count = '1', length = part] = /^\s*(\d+)\s*[x×*]\s*(.+)$/i.exec(part) ?? []
-      if (Number(count) > most) refuse(`${count} bays at once are more than ${most}.`)
-      const value = amount(length, 'length', ground.format)
-      if (!(value >= 0.05 && value <= 1e5)) refuse(`A spacing is 0.05 m to 100 km.`)
-      return Array.from({ length: Number(count) }, () => value)
-    })
-  if (steps.length === 0) return refuse('Say spacings, such as 3 x 7.2, 6.0.')
-  if (steps.length > most) return refuse(`${steps.length} bays at once are more than ${most}.`)
+  const read = readLengths(text, ground.format, { name: 'spacing', example: '3 x 7.2, 6.0', least: 0.05, most: 1e5 })
+  if (!read.ok) return refuse(read.problem)
   const same = ground.grid.filter((line) => line.axis === axis).sort((a, b) => a.at - b.at)
   const last = same.at(-1)
   const labels = counting(last?.label ?? (axis === 'x' ? '1' : 'A'), last !== undefined, ground.grid)
-  const places = steps.reduce<readonly number[]>(
+  const places = read.lengths.reduce<readonly number[]>(
     (all, step) => [...all, tidy((all.at(-1) ?? 0) + step)],
     [last?.at ?? 0],
   )

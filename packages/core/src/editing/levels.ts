@@ -51,27 +51,27 @@ export function standingEdits(
   )
 }
 
-/** A level above the top one, as high as the storey below it and with the same layout. */
-export function addLevelEdits(document: Document, random: Random): readonly Edit[] {
+/** Levels above the top one with its layout: one as high as the storey below it, or one for each storey height, m. */
+export function addLevelEdits(document: Document, random: Random, heights?: readonly number[]): readonly Edit[] {
   const floors = floorsOf(document)
   const [top, below] = [floors.at(-1), floors.at(-2)]
   if (!top) return []
-  const height = below ? top.level.elevation - below.level.elevation : 3
+  const usual = below ? top.level.elevation - below.level.elevation : 3
   const names = new Set(floors.map(({ level }) => level.name))
   let number = floors.length - 1
-  while (names.has(String(number))) number++
-  const added: Level = {
-    kind: 'level',
-    id: newId('level', random),
-    name: String(number),
-    elevation: tidy(top.level.elevation + height),
-  }
-  const levels = [...floors.map(({ level }) => level), added]
-  const layouts = [
-    ...floors.map(({ layoutId }) => layoutId as Layout['id'] | null),
-    top.layoutId as Layout['id'] | null,
+  let elevation = top.level.elevation
+  const added = (heights ?? [usual]).map((height): Level => {
+    while (names.has(String(number))) number++
+    names.add(String(number))
+    elevation = tidy(elevation + height)
+    return { kind: 'level', id: newId('level', random), name: String(number), elevation }
+  })
+  const levels = [...floors.map(({ level }) => level), ...added]
+  const layouts = [...floors, ...added.map(() => top)].map(({ layoutId }) => layoutId as Layout['id'] | null)
+  return [
+    ...added.map((level): Edit => ({ id: level.id, before: null, after: level })),
+    ...rangeEdits(document, levels, layouts, random),
   ]
-  return [{ id: added.id, before: null, after: added }, ...rangeEdits(document, levels, layouts, random)]
 }
 
 /** A level away; what its layout is stays on the others. */

@@ -7,6 +7,7 @@ import {
   newId,
   ownLayoutEdits,
   ownReaches,
+  readLengths,
   recordsOf,
   removeLevelEdits,
   storeyHeightEdits,
@@ -33,6 +34,7 @@ import { useFieldOf } from '../../sheet/useFieldOf'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
+import { TextLine } from '../../ui/TextLine'
 
 const none = 'none'
 
@@ -47,9 +49,20 @@ export const LevelLines = memo(function LevelLines() {
   const getDocument = useGetDocument()
   const records = useRecords('level')
   const overview = useAnswer({ kind: 'overview' })
+  const format = useFormat()
   const edit = useEdit()
   const levels = [...(overview?.levels ?? [])].reverse()
   const add = () => edit.apply('New level on top', addLevelEdits(getDocument(), Math.random))
+  const addSeveral = (text: string): string | undefined => {
+    if (text === '') return undefined
+    const read = readLengths(text, format, { name: 'storey', example: '5 x 3.5, 4.2', least: 0.1, most: 100 })
+    if (!read.ok) return read.problem
+    const count = read.lengths.length
+    return edit.apply(
+      count === 1 ? 'New level on top' : `${count} new levels on top`,
+      addLevelEdits(getDocument(), Math.random, read.lengths),
+    )
+  }
   const addLayout = () => {
     const layout: Layout = {
       kind: 'layout',
@@ -74,6 +87,15 @@ export const LevelLines = memo(function LevelLines() {
         </span>
       }
     >
+      <Line reference="and on up">
+        <TextLine
+          label="Storeys that go on up"
+          value=""
+          maxLength={200}
+          placeholder="5 x 3.5, 4.2"
+          onCommit={addSeveral}
+        />
+      </Line>
       {levels.map(({ id, layoutId }, i) => {
         const record = records.find((level) => level.id === id)
         return record ? (

@@ -1,0 +1,46 @@
+import type { NumberFormat } from '../units/format'
+import { parseQuantity } from '../units/parseQuantity'
+
+export type ReadLengths =
+  { readonly ok: true; readonly lengths: readonly number[] } | { readonly ok: false; readonly problem: string }
+
+interface Wanted {
+  /** What one of them is called, and an example: “spacing”, “3 x 7.2, 6.0”. */
+  readonly name: string
+  readonly example: string
+  readonly least: number
+  readonly most: number
+}
+
+/** Lengths that one text makes, at most. */
+const limit = 200
+
+const refused = (problem: string): ReadLengths => ({ ok: false, problem })
+
+/** Reads lengths one after another, with how often each comes: `3 x 7.2, 6.0`; where the comma is decimal, semicolons part them. */
+export function readLengths(text: string, format: NumberFormat, wanted: Wanted): ReadLengths {
+  const { name, example } = wanted
+  const parts = text.split(format.decimal === 'comma' ? ';' : /[,;]/).filter((part) => part.trim() !== '')
+  if (parts.length === 0) return refused(`Say a ${name} or more, such as ${example}.`)
+  const lengths: number[] = []
+  for (const part of parts) {
+    const read = readPart(part, format, wanted)
+    if (!read.ok) return read
+    lengths.push(...read.lengths)
+    if (lengths.length > limit) return refused(tooMany)
+  }
+  return lengths.length > 0 ? { ok: true, lengths } : refused(`None is asked for: say ${example}.`)
+}
+
+const tooMany = `More than ${limit} at once are refused.`
+
+/** `3 x 7.2`, or one length. */
+function readPart(part: string, format: NumberFormat, { name, least, most }: Wanted): ReadLengths {
+  const [, count = '1', length = part] = /^\s*(\d+)\s*[x×*]\s*(.+)$/i.exec(part) ?? []
+  const read = parseQuantity(length.trim(), 'length', format)
+  if (!read.ok) return refused(read.problem)
+  const { value } = read
+  if (!(value >= least && value <= most)) return refused(`A ${name} is ${least} m to ${most} m.`)
+  if (Number(count) > limit) return refused(tooMany)
+  return { ok: true, lengths: Array.from({ length: Number(count) }, () => value) }
+}
