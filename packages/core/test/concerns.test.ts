@@ -118,6 +118,12 @@ const triggers: readonly Trigger[] = [
     mends: ['Let B5 end on B6 at both sides', 'Let B6 end on B5 at both sides'],
   },
   {
+    code: 'strut.end-beside',
+    // 1.50 m over the middle of a beam that takes its weight
+    make: storeyWith(({ building, layout }) => building.strut(layout, line([0, 0], [3, 0]), [-3, 1.5])),
+    says: /^The end of S1 is 1\.50 m over level Top, 1\.00 m beside what is there\. Check its height\.$/,
+  },
+  {
     code: 'barrier.no-value',
     make: storeyWith(({ building, layout }) => building.barrier(layout, line([0, 0], [6, 0]), { use: 'H' })),
     says: /^EN, recommended values: no load on barriers for H, so H1 carries none\. Type the load\.$/,

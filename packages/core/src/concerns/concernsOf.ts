@@ -9,6 +9,7 @@ import { jointConcerns } from './joints'
 import { lostLoads, strandedColumns } from './lostLoads'
 import { overlappingPanels, overlappingSlopes } from './overlaps'
 import { closeSupports, oneSupport } from './sharing'
+import { strutEnds } from './strutEnds'
 import { unloadedPanels } from './unloadedPanels'
 import { unusualValues } from './usualRanges'
 import { wallHeights } from './walls'
@@ -31,6 +32,7 @@ const checks: readonly Check[] = [
   layoutsOnNoLevel,
   frameConcerns,
   strandedColumns,
+  strutEnds,
   weightTwice,
   ({ keys }) => [...keys.values()].flatMap(({ concerns }) => concerns),
   ({ document, standard }) => typedConcerns(typedLoadsOf(document), standard),

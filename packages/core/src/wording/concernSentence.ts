@@ -48,6 +48,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     Number(d['supports']) === 0
       ? `Nothing carries beam ${d['label']} on level ${d['level']}: no column or beam is under it. End it on one.`
       : `Beam ${d['label']} on level ${d['level']} has one support and a pinned end, so it would fall. Fix that end or give it a second support.`,
+  'strut.end-beside': (d, show) =>
+    `The ${d['end']} of ${d['label']} is ${show('height', 'length')} over level ${d['level']}, ${show('gap', 'length')} beside what is there. Check its height.`,
   'column.unsupported': (d, show) =>
     `${d['labels']} under level ${d['level']} stand on nothing, and ${show('force', 'force')} with them. Add columns or beams below.`,
   'selfweight.twice': (d, show) =>
