@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { expect, test, type Page } from '@playwright/test'
-import { demo, newProject } from './support'
+import { demo, newProject, openRecords, saved } from './support'
 
 const folder = mkdtempSync(path.join(tmpdir(), 'hedrion-e2e-'))
 const example = path.join(import.meta.dirname, '../examples/marrowfield.hedrion.json')
@@ -94,3 +94,24 @@ function closeTo(a: unknown, b: unknown, at = ''): readonly string[] {
     .flatMap((key) => closeTo((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key], `${at}.${key}`))
     .slice(0, 5)
 }
+
+test('layers of a build-up are pasted: what is wrong is said by its row, then all of it goes in at once', async ({
+  page,
+  request,
+}) => {
+  const own = await newProject(request, 'Layers', 'demo')
+  await page.goto(`/p/${own}/actions?case=permanent/build-ups`)
+  await page.getByRole('button', { name: 'pasted', exact: true }).first().click()
+  const cells = page.getByRole('textbox', { name: 'Table of layers' })
+  await cells.fill('levelling screed\t40\t20\nterrazzo\tthirty\t24')
+  await expect(page.getByRole('alert', { name: 'What is wrong in the table' })).toContainText('Row 2, thickness')
+  await cells.fill('levelling screed\t40\t20\nterrazzo\t25\t24')
+  // hand: 0.04 · 20 + 0.025 · 24 = 1.40 kN/m²
+  await expect(page.getByText('1.40 kN/m²').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Add 2 layers' }).click()
+  await saved(page)
+  const layers = Object.values((await openRecords(request, own)).records).flatMap((record) =>
+    record.kind === 'buildUp' ? (record['layers'] as readonly { readonly name: string }[]) : [],
+  )
+  expect(layers.map(({ name }) => name)).toEqual(expect.arrayContaining(['levelling screed', 'terrazzo']))
+})

@@ -88,6 +88,7 @@ export {
   type ReadDocument,
 } from './exchange/projectFile'
 export { layerFileLimits, readLayerFile, templateSet, writeLayerFile } from './exchange/layerFile'
+export { readLayerTable, type ReadLayers } from './exchange/layerTable'
 export { memberTableLimits, readMemberTable, type ReadMembers, type TableProblem } from './exchange/memberTable'
 export { csvFiles, type CsvFile } from './exchange/csv'
 export { resultStages, type ResultStage } from './exchange/results'

@@ -1,5 +1,4 @@
 import { simpleMember } from '../document/blanks'
-import { dsvFormat } from 'd3-dsv'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import type { Layout, Material, Member, Section, Strut } from '../document/recordKinds'
 import { readPlaces } from '../editing/placeText'
@@ -11,6 +10,7 @@ import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
+import { headingOf, inUnitOf, readCells, type CellRow } from './cells'
 
 export const memberTableLimits = { characters: 2_000_000, rows: 5000 } as const
 
@@ -82,11 +82,7 @@ export function readMemberTable(text: string, ground: Ground): ReadMembers {
     problems: [{ row, column, problem }],
   })
   if (text.length > memberTableLimits.characters) return refused(1, '', 'The table is larger than 2 MB.')
-  const rows = dsvFormat(separatorOf(text))
-    .parseRows(text.replace(/^\uFEFF/, ''))
-    .map((cells) => cells.map((cell) => cell.trim()))
-  const filled = rows.map((cells, i) => ({ cells, row: i + 1 })).filter(({ cells }) => cells.some(Boolean))
-  const [head, ...body] = filled
+  const [head, ...body] = readCells(text)
   if (!head || body.length === 0)
     return refused(1, '', 'A row of headings and a row of values are needed: label, from, to, section.')
   if (body.length > memberTableLimits.rows)
@@ -94,13 +90,6 @@ export function readMemberTable(text: string, ground: Ground): ReadMembers {
   const headings = readHeadings(head.cells)
   if ('problem' in headings) return refused(head.row, headings.column, headings.problem)
   return readRows(body, headings.found, ground)
-}
-
-/** The separator that the first line has most of. */
-function separatorOf(text: string): string {
-  const first = text.split(/\r?\n/).find((line) => line.trim() !== '') ?? ''
-  const count = (sign: string) => first.split(sign).length
-  return ['\t', ';', ','].reduce((best, sign) => (count(sign) > count(best) ? sign : best))
 }
 
 interface Heading {
@@ -113,8 +102,7 @@ function readHeadings(
 ): { readonly found: readonly (Heading | null)[] } | { readonly column: string; readonly problem: string } {
   const found: (Heading | null)[] = []
   for (const cell of cells) {
-    const [, name = '', unit = ''] = /^([^,([]*)[,([]?\s*([^)\]]*)[)\]]?$/.exec(cell) ?? []
-    const plain = name.trim().toLowerCase()
+    const { name: plain, unit } = headingOf(cell)
     if (plain === '') {
       found.push(null)
       continue
@@ -124,7 +112,7 @@ function readHeadings(
       return { column: cell.slice(0, 40), problem: `This heading is not known. Known are ${columns.join(', ')}.` }
     if (found.some((heading) => heading?.column === column))
       return { column: cell.slice(0, 40), problem: `The column ${column} stands there twice.` }
-    found.push({ column, unit: unit.trim() })
+    found.push({ column, unit })
   }
   const has = (column: Column) => found.some((heading) => heading?.column === column)
   if (!has('from') && !(has('x1') && has('y1')))
@@ -145,12 +133,7 @@ const refuse = (column: string, problem: string): never => {
   throw new CellRefusal(column, problem)
 }
 
-interface Row {
-  readonly cells: readonly string[]
-  readonly row: number
-}
-
-function readRows(body: readonly Row[], headings: readonly (Heading | null)[], ground: Ground): ReadMembers {
+function readRows(body: readonly CellRow[], headings: readonly (Heading | null)[], ground: Ground): ReadMembers {
   const members: (Member | Strut)[] = []
   const problems: TableProblem[] = []
   const stock = stockOf(ground)
@@ -276,13 +259,12 @@ function pointOf(
   return [coordinate(atX, x, format), coordinate(atY, y, format)]
 }
 
-/** A number takes the unit of its heading; one with a unit of its own keeps that. */
 function coordinate(
   { text, unit }: { readonly text: string; readonly unit: string },
   column: Column,
   format: NumberFormat,
 ): number {
-  const read = parseQuantity(unit !== '' && /^[-+−\d.,\s]+$/.test(text) ? `${text} ${unit}` : text, 'length', format)
+  const read = parseQuantity(inUnitOf(text, unit), 'length', format)
   if (!read.ok) return refuse(column, read.problem)
   return Math.abs(read.value) <= 1e6 ? read.value : refuse(column, 'This is farther away than 1000 km.')
 }

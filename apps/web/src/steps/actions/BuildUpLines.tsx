@@ -2,6 +2,7 @@ import { useState } from 'react'
 import {
   formatQuantity,
   formatValue,
+  readLayerTable,
   sourceOf,
   unitWeights,
   withTyped,
@@ -13,6 +14,7 @@ import { useFormat } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { setDraft } from '../../sheet/draftStore'
 import { lights } from '../../sheet/litStore'
+import { CellsField, CellsProblem } from '../../sheet/CellsField'
 import { Line } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
@@ -26,6 +28,7 @@ type Layer = BuildUp['layers'][number]
 export function BuildUpLines({ buildUp }: { readonly buildUp: BuildUp }) {
   const edit = useEdit()
   const [looking, setLooking] = useState(false)
+  const [pasting, setPasting] = useState(false)
   const setLayers = (note: string, layers: readonly Layer[]) =>
     edit.set(buildUp, `Build-up ${buildUp.name}: ${note}`, { layers })
   const add = (layer: Layer) => setLayers(`layer ${layer.name} added`, [...buildUp.layers, layer])
@@ -52,8 +55,59 @@ export function BuildUpLines({ buildUp }: { readonly buildUp: BuildUp }) {
         <Button kind="link" onPress={() => setLooking(true)}>
           from a table
         </Button>
+        {' · '}
+        <Button kind="link" onPress={() => setPasting(!pasting)}>
+          pasted
+        </Button>
       </Line>
+      {pasting && (
+        <PastedLayers
+          onAdd={(layers) => {
+            const refused = setLayers(`${layers.length} layers pasted`, [...buildUp.layers, ...layers])
+            if (refused === undefined) setPasting(false)
+            return refused
+          }}
+        />
+      )}
       {looking && <LayerFromTable onAdd={add} onDone={() => setLooking(false)} />}
+    </>
+  )
+}
+
+/** Layers from pasted cells, read as one types, added when every row is understood. */
+function PastedLayers({ onAdd }: { readonly onAdd: (layers: readonly Layer[]) => string | undefined }) {
+  const format = useFormat()
+  const [text, setText] = useState('')
+  const [refused, setRefused] = useState<string | null>(null)
+  const read = text.trim() === '' ? null : readLayerTable(text, format)
+  const weight = (read?.layers ?? []).reduce((sum, { load, thickness, unitWeight }) => {
+    return sum + (load ?? (thickness ?? 0) * (unitWeight ?? 0))
+  }, 0)
+  return (
+    <>
+      <CellsField
+        label="Table of layers"
+        placeholder={'screed, 50, 20\ncarpet, 0.05'}
+        text={text}
+        onText={setText}
+        problems={read?.problems ?? []}
+        nothing="Nothing is added."
+        limit={100_000}
+      />
+      {refused !== null && <CellsProblem>{refused}</CellsProblem>}
+      {read && read.problems.length === 0 && (
+        <Line
+          lit
+          reference="together"
+          result={
+            <Button kind="primary" onPress={() => setRefused(onAdd(read.layers) ?? null)}>
+              {read.layers.length === 1 ? 'Add one layer' : `Add ${read.layers.length} layers`}
+            </Button>
+          }
+        >
+          <Value value={weight} quantity="pressure" strong={false} />
+        </Line>
+      )}
     </>
   )
 }
