@@ -59,7 +59,8 @@ export type Tool = keyof typeof tools
 /** Points that a shape needs at least. */
 export const leastPoints = { point: 1, segment: 2, ring: 3, path: 2 } as const
 
-const letters: Readonly<Record<Tool, string>> = {
+/** The letter of new labels. */
+export const letters: Readonly<Record<Tool, string>> = {
   beam: 'B',
   girder: 'G',
   joist: 'J',
@@ -103,9 +104,10 @@ export function drawRecord(tool: Tool, points: readonly Point[], ground: Ground)
   return makers[tool](points, base, ground)
 }
 
-const memberTools = ['beam', 'girder', 'joist', 'rafter', 'purlin', 'truss', 'column'] as const
+/** Roles of members, each a tool of its own. */
+export const memberRoles = ['beam', 'girder', 'joist', 'rafter', 'purlin', 'truss', 'column'] as const
 
-const isMemberTool = (tool: Tool): tool is Member['role'] => (memberTools as readonly string[]).includes(tool)
+const isMemberTool = (tool: Tool): tool is Member['role'] => (memberRoles as readonly string[]).includes(tool)
 
 /** The kind of record that a tool makes. */
 function kindOf(tool: Tool): Drawn['kind'] {
@@ -118,7 +120,7 @@ type Maker = (points: readonly Point[], base: Base, ground: Ground) => Made
 
 const makers: Readonly<Record<Tool, Maker>> = {
   ...(Object.fromEntries(
-    memberTools.map((role): readonly [Member['role'], Maker] => [
+    memberRoles.map((role): readonly [Member['role'], Maker] => [
       role,
       (points, base, ground) => drawMember(role, points, base, ground),
     ]),

@@ -29,3 +29,17 @@ export function headingOf(cell: string): { readonly name: string; readonly unit:
   const [, name = '', unit = ''] = /^([^,([]*)[,([]?\s*([^)\]]*)[)\]]?$/.exec(cell) ?? []
   return { name: name.trim().toLowerCase(), unit: unit.trim() }
 }
+
+/** A cell that cannot be taken as it is, with the column that it stands in. */
+export class CellRefusal extends Error {
+  constructor(
+    readonly column: string,
+    message: string,
+  ) {
+    super(message)
+  }
+}
+
+export const refuseCell = (column: string, problem: string): never => {
+  throw new CellRefusal(column, problem)
+}

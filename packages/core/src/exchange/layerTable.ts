@@ -2,7 +2,7 @@ import type { BuildUp } from '../document/recordKinds'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 import type { Quantity } from '../units/quantity'
-import { headingOf, inUnitOf, readCells, type CellRow } from './cells'
+import { CellRefusal, headingOf, inUnitOf, readCells, refuseCell, type CellRow } from './cells'
 import type { TableProblem } from './memberTable'
 
 type Layer = BuildUp['layers'][number]
@@ -26,19 +26,6 @@ const limits = { smallLength: [0, 10], unitWeight: [0, 2e5], pressure: [-1e6, 1e
 interface Heading {
   readonly column: Column
   readonly unit: string
-}
-
-class CellRefusal extends Error {
-  constructor(
-    readonly column: string,
-    message: string,
-  ) {
-    super(message)
-  }
-}
-
-const refuse = (column: string, problem: string): never => {
-  throw new CellRefusal(column, problem)
 }
 
 /**
@@ -90,7 +77,7 @@ const usual = (cells: readonly string[]): readonly Heading[] =>
   ).map((column) => ({ column, unit: '' }))
 
 function readLayer(cells: readonly string[], headings: readonly (Heading | null)[], format: NumberFormat): Layer {
-  if (cells.slice(headings.length).some(Boolean)) refuse('', 'The row has more cells than there are columns.')
+  if (cells.slice(headings.length).some(Boolean)) refuseCell('', 'The row has more cells than there are columns.')
   const textOf = (column: Column): { readonly text: string; readonly unit: string } => {
     const at = headings.findIndex((heading) => heading?.column === column)
     return { text: cells[at] ?? '', unit: headings[at]?.unit ?? '' }
@@ -100,22 +87,22 @@ function readLayer(cells: readonly string[], headings: readonly (Heading | null)
     return text === '' ? null : amount(inUnitOf(text, unit), column, format)
   }
   const name = textOf('name').text
-  if (name === '') refuse('name', 'A layer needs a name.')
-  if (name.length > 60) refuse('name', 'A name has 60 characters at most.')
+  if (name === '') refuseCell('name', 'A layer needs a name.')
+  if (name.length > 60) refuseCell('name', 'A name has 60 characters at most.')
   const [thickness, unitWeight, load] = [valueOf('thickness'), valueOf('unit weight'), valueOf('load')]
   if (load !== null && (thickness !== null || unitWeight !== null))
-    refuse('load', 'A layer has either thickness and unit weight, or a load.')
+    refuseCell('load', 'A layer has either thickness and unit weight, or a load.')
   if (load === null && (thickness === null || unitWeight === null))
-    refuse(thickness === null ? 'thickness' : 'unit weight', 'Thickness and unit weight are needed, or a load.')
+    refuseCell(thickness === null ? 'thickness' : 'unit weight', 'Thickness and unit weight are needed, or a load.')
   return { name, thickness, unitWeight, load, source: '' }
 }
 
 function amount(text: string, column: Exclude<Column, 'name'>, format: NumberFormat): number {
   const quantity = columns[column]
   const read = parseQuantity(text, quantity, format)
-  if (!read.ok) return refuse(column, read.problem)
+  if (!read.ok) return refuseCell(column, read.problem)
   const [least, greatest] = limits[quantity]
   return read.value >= least && read.value <= greatest
     ? read.value
-    : refuse(column, `This is outside ${least} to ${greatest} (SI units).`)
+    : refuseCell(column, `This is outside ${least} to ${greatest} (SI units).`)
 }

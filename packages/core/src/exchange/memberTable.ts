@@ -1,6 +1,7 @@
 import { simpleMember } from '../document/blanks'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import type { Layout, Material, Member, Section, Strut } from '../document/recordKinds'
+import { letters, memberRoles } from '../editing/drawn'
 import { readPlaces } from '../editing/placeText'
 import { readSection } from '../editing/sectionText'
 import { freeLabel } from '../editing/shaped'
@@ -10,7 +11,7 @@ import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
-import { headingOf, inUnitOf, readCells, type CellRow } from './cells'
+import { CellRefusal, headingOf, inUnitOf, readCells, refuseCell, type CellRow } from './cells'
 
 export const memberTableLimits = { characters: 2_000_000, rows: 5000 } as const
 
@@ -49,25 +50,13 @@ const otherNames: Readonly<Record<string, Column>> = {
   y: 'y1',
 }
 
-/** Every role with the letter of its labels; those of members in space have heights, z1 and z2. */
-const roles = {
-  beam: 'B',
-  girder: 'G',
-  joist: 'J',
-  rafter: 'R',
-  purlin: 'L',
-  truss: 'T',
-  column: 'C',
-  brace: 'K',
-  girt: 'K',
-  tie: 'K',
-  post: 'K',
-} as const satisfies Record<Member['role'] | Strut['role'], string>
-type Role = keyof typeof roles
+/** Roles of members in space have heights, z1 and z2. */
+const spaceRoles = ['brace', 'girt', 'tie', 'post'] as const satisfies readonly Strut['role'][]
+const roles = [...memberRoles, ...spaceRoles] as const
+type Role = (typeof roles)[number]
 
-const isRole = (text: string): text is Role => Object.hasOwn(roles, text)
-const inSpace = (role: Role): role is Strut['role'] =>
-  role === 'brace' || role === 'girt' || role === 'tie' || role === 'post'
+const isRole = (text: string): text is Role => (roles as readonly string[]).includes(text)
+const inSpace = (role: Role): role is Strut['role'] => (spaceRoles as readonly string[]).includes(role)
 
 /**
  * Reads members of a layout from a table: CSV with comma or semicolon, or cells pasted from a spreadsheet (tabs). Headings
@@ -120,19 +109,6 @@ function readHeadings(
   return { found }
 }
 
-class CellRefusal extends Error {
-  constructor(
-    readonly column: string,
-    message: string,
-  ) {
-    super(message)
-  }
-}
-
-const refuse = (column: string, problem: string): never => {
-  throw new CellRefusal(column, problem)
-}
-
 function readRows(body: readonly CellRow[], headings: readonly (Heading | null)[], ground: Ground): ReadMembers {
   const members: (Member | Strut)[] = []
   const problems: TableProblem[] = []
@@ -159,7 +135,7 @@ type Cells = Readonly<Partial<Record<Column, { readonly text: string; readonly u
 
 function cellsOf(cells: readonly string[], headings: readonly (Heading | null)[]): Cells {
   if (cells.length > headings.length && cells.slice(headings.length).some(Boolean))
-    refuse('', 'The row has more cells than the headings.')
+    refuseCell('', 'The row has more cells than the headings.')
   return Object.fromEntries(
     headings.flatMap((heading, i) => {
       const text = cells[i] ?? ''
@@ -186,9 +162,9 @@ const stockOf = ({ document }: Ground): Stock => ({
 function readRow(cells: Cells, ground: Ground, stock: Stock, taken: ReadonlySet<string>): Member | Strut {
   const path = readPath(cells, ground)
   const role = readRole(cells, path)
-  const label = cells.label?.text ?? freeLabel(`${roles[role]}1`, taken)
-  if (label.length > 40) refuse('label', 'A label has 40 characters at most.')
-  if (taken.has(label)) refuse('label', `${label} is on the layout already.`)
+  const label = cells.label?.text ?? freeLabel(`${letters[inSpace(role) ? 'strut' : role]}1`, taken)
+  if (label.length > 40) refuseCell('label', 'A label has 40 characters at most.')
+  if (taken.has(label)) refuseCell('label', `${label} is on the layout already.`)
   const section = readSectionCell(cells, ground, stock).id
   const base = { layout: ground.layout.id, label, section, material: readMaterialCell(cells, stock).id }
   if (inSpace(role))
@@ -210,7 +186,7 @@ function heights(cells: Cells, { document, layout, format }: Ground): Pick<Strut
   const at = (column: 'z1' | 'z2', otherwise: number): number => {
     const cell = cells[column]
     const height = cell ? coordinate(cell, column, format) : otherwise
-    return Math.abs(height) <= 200 ? height : refuse(column, 'This is farther from the level than 200 m.')
+    return Math.abs(height) <= 200 ? height : refuseCell(column, 'This is farther from the level than 200 m.')
   }
   return { startHeight: at('z1', -storeyUnder(document, layout)), endHeight: at('z2', 0) }
 }
@@ -218,22 +194,23 @@ function heights(cells: Cells, { document, layout, format }: Ground): Pick<Strut
 /** A height that would be passed over is refused. */
 function refuseHeights(cells: Cells, role: Member['role']): void {
   for (const column of ['z1', 'z2'] as const)
-    if (cells[column]) refuse(column, `A ${role} lies at its level or in its roof; only members in space have heights.`)
+    if (cells[column])
+      refuseCell(column, `A ${role} lies at its level or in its roof; only members in space have heights.`)
 }
 
 function readRole(cells: Cells, path: readonly Point[]): Role {
   const text = cells.role?.text.toLowerCase()
   const role = text ?? (path.length === 1 ? 'column' : 'beam')
-  if (!isRole(role)) return refuse('role', `“${role.slice(0, 40)}” is none of ${Object.keys(roles).join(', ')}.`)
-  if (role !== 'column' && path.length < 2) return refuse('to', `A ${role} needs an end.`)
+  if (!isRole(role)) return refuseCell('role', `“${role.slice(0, 40)}” is none of ${roles.join(', ')}.`)
+  if (role !== 'column' && path.length < 2) return refuseCell('to', `A ${role} needs an end.`)
   return role
 }
 
 function readPath(cells: Cells, ground: Ground): readonly Point[] {
   const start = pointOf(cells, 'from', 'x1', 'y1', ground)
   const end = pointOf(cells, 'to', 'x2', 'y2', ground, start)
-  if (!start) return refuse('from', 'There is no start.')
-  if (end && distance(start, end) < onLine) return refuse('to', 'Start and end are the same point.')
+  if (!start) return refuseCell('from', 'There is no start.')
+  if (end && distance(start, end) < onLine) return refuseCell('to', 'Start and end are the same point.')
   return end ? [start, end] : [start]
 }
 
@@ -249,13 +226,13 @@ function pointOf(
   const words = cells[place]
   if (words) {
     const read = readPlaces(words.text, { grid: recordsOf(document, 'gridLine'), format, last })
-    if (!read.ok) return refuse(place, read.problem)
+    if (!read.ok) return refuseCell(place, read.problem)
     const [point, second] = read.points
-    return second ? refuse(place, 'One place is expected here.') : point
+    return second ? refuseCell(place, 'One place is expected here.') : point
   }
   const [atX, atY] = [cells[x], cells[y]]
   if (!atX && !atY) return undefined
-  if (!atX || !atY) return refuse(atX ? y : x, 'The other coordinate is missing.')
+  if (!atX || !atY) return refuseCell(atX ? y : x, 'The other coordinate is missing.')
   return [coordinate(atX, x, format), coordinate(atY, y, format)]
 }
 
@@ -265,17 +242,17 @@ function coordinate(
   format: NumberFormat,
 ): number {
   const read = parseQuantity(inUnitOf(text, unit), 'length', format)
-  if (!read.ok) return refuse(column, read.problem)
-  return Math.abs(read.value) <= 1e6 ? read.value : refuse(column, 'This is farther away than 1000 km.')
+  if (!read.ok) return refuseCell(column, read.problem)
+  return Math.abs(read.value) <= 1e6 ? read.value : refuseCell(column, 'This is farther away than 1000 km.')
 }
 
 function readSectionCell(cells: Cells, { format, random }: Ground, { sections, made }: Stock): Section {
   const text = cells.section?.text
-  if (text === undefined) return refuse('section', 'The section is missing.')
+  if (text === undefined) return refuseCell('section', 'The section is missing.')
   const known = sections.get(plainName(text)) ?? made.get(plainName(text))
   if (known) return known
   const read = readSection(text, format, random)
-  if (!read.ok) return refuse('section', read.problem)
+  if (!read.ok) return refuseCell('section', read.problem)
   const same = sections.get(plainName(read.section.name))
   if (same) return same
   made.set(plainName(text), read.section)
@@ -289,11 +266,14 @@ function readMaterialCell(cells: Cells, { materials }: Stock): Material {
   if (text === undefined) {
     if (first && !second) return first
     const names = [...materials.values()].map(({ name }) => name).join(', ')
-    return refuse('material', first ? `The material is missing: ${names}.` : 'There is no material yet. Add one first.')
+    return refuseCell(
+      'material',
+      first ? `The material is missing: ${names}.` : 'There is no material yet. Add one first.',
+    )
   }
   return (
     materials.get(plainName(text)) ??
-    refuse(
+    refuseCell(
       'material',
       `“${text.slice(0, 40)}” is no material of the project: ${[...materials.values()].map(({ name }) => name).join(', ')}.`,
     )

@@ -1,6 +1,6 @@
 import { formatQuantity, goingOf, type Stair } from '@hedrion/core'
-import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
+import { SheetPicture } from '../../sheet/SheetPicture'
 
 const [width, tall, margin] = [440, 190, 46]
 
@@ -25,7 +25,11 @@ export function StairPicture({ stair }: { readonly stair: Stair }) {
   const show = (value: number, quantity: 'length' | 'smallLength') => formatQuantity(value, quantity, format)
   const [mx, my] = [x(l / 2), y(h / 2)]
   return (
-    <Picture viewBox={`0 0 ${width} ${tall}`} role="img" aria-label="Section through the flight with its dimensions">
+    <SheetPicture
+      viewBox={`0 0 ${width} ${tall}`}
+      role="img"
+      aria-label="Section through the flight with its dimensions"
+    >
       <path
         d={`${outline}L${x(l + dx)} ${y(h - dy)}L${x(dx)} ${y(-dy)}Z`}
         fill="var(--hairline)"
@@ -51,16 +55,6 @@ export function StairPicture({ stair }: { readonly stair: Stair }) {
           {steps} steps of {show(h / steps, 'smallLength')}
         </text>
       )}
-    </Picture>
+    </SheetPicture>
   )
 }
-
-const Picture = styled.svg`
-  display: block;
-  width: calc(100% - 40px);
-  margin: 10px 20px;
-  font: 400 12.5px var(--sans);
-  text {
-    fill: var(--ink);
-  }
-`

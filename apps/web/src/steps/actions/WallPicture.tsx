@@ -1,7 +1,7 @@
 import { formatQuantity, type WallRun } from '@hedrion/core'
-import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 import { useLit } from '../../sheet/litStore'
+import { SheetPicture } from '../../sheet/SheetPicture'
 
 interface WallPictureProps {
   readonly run: WallRun
@@ -27,7 +27,7 @@ export function WallPicture({ run, head, height }: WallPictureProps) {
   const show = (value: number) => formatQuantity(value, 'length', format)
   const net = height ?? 0
   return (
-    <Picture viewBox={`0 0 ${width} ${tall}`} role="img" aria-label="Section through the wall with its net height">
+    <SheetPicture viewBox={`0 0 ${width} ${tall}`} role="img" aria-label="Section through the wall with its net height">
       <rect x={left - 60} y={y(0)} width={170} height={9} fill="var(--hairline)" stroke="var(--ink)" />
       {head.storeyHeight !== null && (
         <>
@@ -75,7 +75,7 @@ export function WallPicture({ run, head, height }: WallPictureProps) {
           y={y(storey) - 5}
         >{`slab ${show(slab)}${takes(run, 'slab') ? '' : ', not taken off'}`}</text>
       )}
-    </Picture>
+    </SheetPicture>
   )
 }
 
@@ -98,13 +98,3 @@ const Dimension = ({ x, from, to, text, lit = false }: DimensionProps) => (
     </text>
   </g>
 )
-
-const Picture = styled.svg`
-  display: block;
-  width: calc(100% - 40px);
-  margin: 10px 20px;
-  font: 400 12.5px var(--sans);
-  text {
-    fill: var(--ink);
-  }
-`

@@ -1,8 +1,8 @@
-import styled from 'styled-components'
+import { SheetPicture } from '../../sheet/SheetPicture'
 
 /** Global axes, a member with its own axis from start to end, and a load downwards. */
 export const AxesPicture = () => (
-  <Picture
+  <SheetPicture
     viewBox="0 0 440 120"
     role="img"
     aria-label="Global axes X, Y and Z, and a member from start to end with load downwards"
@@ -43,15 +43,5 @@ export const AxesPicture = () => (
     <text x={315} y={38} textAnchor="middle">
       q, positive downwards
     </text>
-  </Picture>
+  </SheetPicture>
 )
-
-const Picture = styled.svg`
-  display: block;
-  width: calc(100% - 40px);
-  margin: 4px 20px;
-  font: 400 13px var(--sans);
-  text {
-    fill: var(--ink);
-  }
-`

@@ -1,5 +1,6 @@
 import { formatValue, unitOf, type MemberView } from '@hedrion/core'
 import styled from 'styled-components'
+import { SheetPicture } from '../../sheet/SheetPicture'
 import { useFormat } from '../../compute/SessionContext'
 import type { Mark } from '../../drawing/scene'
 
@@ -63,12 +64,6 @@ function strokes(from: number, to: number): readonly (readonly [number, number])
   )
 }
 
-const Picture = styled.svg`
-  display: block;
-  width: calc(100% - 40px);
+const Picture = styled(SheetPicture)`
   margin: 12px 20px 0;
-  font: 400 12.5px var(--sans);
-  text {
-    fill: var(--ink);
-  }
 `
