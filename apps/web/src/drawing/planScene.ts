@@ -1,49 +1,24 @@
 import {
-  displayFactor,
   boxOf,
-  distance,
   formatQuantity,
   formatValue,
   gridCrossings,
   meanOf,
   sliverArea,
   unitOf,
-  type BeamView,
   type FloorView,
   type GridLine,
   type NumberFormat,
   type Point,
   type RegionView,
 } from '@hedrion/core'
-import { beamText, columnText, openingText, regionText, wallText } from './describe'
+import { openingText, regionText, wallText } from './describe'
+import { beamsPart, columnsPart, ordinatesPart, ordinateScale } from './membersPart'
+import { part, type PlanOptions } from './planOptions'
 import { slopesPart, strutsPart } from './roofPart'
 import { barriersPart, stairsPart } from './stairsPart'
 import { typedLoadsPart } from './typedLoadsPart'
-import { roundBelow } from './viewport'
-import { acrossOf } from './paintOrdinates'
-import type { Parts } from '../state/look'
-import { emptyBox, type Label, type Mark, type Scene, type Shape, type Target } from './scene'
-
-export interface PlanOptions {
-  readonly format: NumberFormat
-  readonly mark: Mark
-  /** Area load, member load, or neither. */
-  readonly area: boolean
-  readonly member: boolean
-  /** Span arrows, member and section names. */
-  readonly names: boolean
-  readonly spans: boolean
-  /** Loads of patches alone, or of the default alone. */
-  readonly parts?: Parts
-  /** Panels on a ground that stands out. */
-  readonly lit?: ReadonlySet<string> | undefined
-}
-
-const part = (scene: Partial<Scene>): Pick<Scene, 'shapes' | 'labels' | 'targets'> => ({
-  shapes: scene.shapes ?? [],
-  labels: scene.labels ?? [],
-  targets: scene.targets ?? [],
-})
+import { emptyBox, type Label, type Scene, type Shape, type Target } from './scene'
 
 /** A level as plan: floor and its load, members, openings, walls, and what is not carried. */
 export function planScene(
@@ -108,30 +83,6 @@ function boxOfFloor(floor: FloorView, grid: readonly GridLine[]) {
     ...floor.barriers.flatMap(({ a, b }) => [a, b]),
   ]
   return points.length > 0 ? boxOf(points) : gridBox(grid)
-}
-
-interface OrdinateScale {
-  /** The largest ordinate, N/m. */
-  readonly top: number
-  /** Pixels per N/m. */
-  readonly scale: number
-  /** A round value for the scale: its length and its text. */
-  readonly pixels: number
-  readonly text: string
-}
-
-const tallest = 26
-
-function ordinateScale(beams: readonly BeamView[], { format }: PlanOptions): OrdinateScale {
-  const top = Math.max(
-    0,
-    ...beams.flatMap(({ lines }) => lines.flatMap(([, , q0, q1]) => [Math.abs(q0), Math.abs(q1)])),
-  )
-  if (top === 0) return { top, scale: 0, pixels: 0, text: '' }
-  const scale = tallest / top
-  const unit = displayFactor('lineLoad', format.system)
-  const round = roundBelow(top / unit) * unit
-  return { top, scale, pixels: round * scale, text: formatQuantity(round, 'lineLoad', format) }
 }
 
 function regionsPart(floor: FloorView, { area, mark, spans, format, lit, parts = 'all' }: PlanOptions) {
@@ -233,77 +184,6 @@ function openingsPart({ openings }: FloorView) {
   })
 }
 
-const widths: Partial<Record<BeamView['role'], number>> = {
-  girder: 3,
-  rafter: 3,
-  truss: 3,
-  joist: 1.4,
-  purlin: 1.4,
-}
-
-function beamsPart(beams: readonly BeamView[], { names, format }: PlanOptions) {
-  return part({
-    shapes: beams.map(({ a, b, role, stable }): Shape => ({
-      kind: 'line',
-      points: [a, b],
-      stroke: { tone: stable ? 'ink' : 'warm', width: widths[role] ?? 2 },
-    })),
-    labels: names
-      ? beams.map(({ a, b, label, expandedId }) => ({
-          text: label,
-          of: expandedId,
-          at: meanOf([a, b]),
-          priority: 10 + Math.min(9, distance(a, b)),
-          dy: -9,
-          tone: 'quiet' as const,
-        }))
-      : [],
-    targets: beams.map((beam): Target => ({
-      id: beam.expandedId,
-      kind: 'beam',
-      shape: { kind: 'path', points: [beam.a, beam.b] },
-      text: beamText(beam, format),
-    })),
-  })
-}
-
-function ordinatesPart(beams: readonly BeamView[], { mark, format }: PlanOptions, { scale, top }: OrdinateScale) {
-  const loaded = beams.filter(({ lines }) => lines.length > 0)
-  return part({
-    shapes: loaded.map(({ a, b, lines }): Shape => ({ kind: 'ordinates', a, b, lines, scale, mark })),
-    labels: loaded.flatMap(({ a, b, lines, expandedId }) =>
-      lines
-        .flatMap((line) => ordinateLabels(a, b, line, scale, top, format))
-        .map((label) => ({ ...label, of: expandedId })),
-    ),
-  })
-}
-
-function ordinateLabels(
-  a: Point,
-  b: Point,
-  [s0, s1, q0, q1]: BeamView['lines'][number],
-  scale: number,
-  top: number,
-  format: NumberFormat,
-): readonly Label[] {
-  const length = distance(a, b)
-  const at = (s: number): Point => [a[0] + ((b[0] - a[0]) * s) / length, a[1] + ((b[1] - a[1]) * s) / length]
-  const [nx, ny] = acrossOf(a, b)
-  const label = (s: number, q: number): Label => {
-    const beyond = Math.abs(q) * scale + 9
-    return {
-      text: formatValue(q, 'lineLoad', format),
-      at: at(s),
-      dx: nx * (beyond + 8),
-      dy: -ny * beyond,
-      priority: 20 + (30 * Math.abs(q)) / top + (s1 - s0),
-    }
-  }
-  const even = Math.abs(q0 - q1) < 0.005 * Math.max(Math.abs(q0), Math.abs(q1))
-  return even ? [label((s0 + s1) / 2, q0)] : [label(s0 + (s1 - s0) * 0.12, q0), label(s0 + (s1 - s0) * 0.88, q1)]
-}
-
 function wallsPart({ walls }: FloorView, { format, area }: PlanOptions) {
   const runs = new Set(walls.map(({ expandedId }) => expandedId))
   const texts = new Map(
@@ -341,35 +221,6 @@ function wallsPart({ walls }: FloorView, { format, area }: PlanOptions) {
       kind: 'wall',
       shape: { kind: 'path', points: [wall.a, wall.b] },
       text: texts.get(wall.expandedId) ?? '',
-    })),
-  })
-}
-
-function columnsPart({ columns }: FloorView, { names, format }: PlanOptions) {
-  return part({
-    // one that goes on from above is lighter
-    shapes: columns.map(({ at, passing }): Shape => ({
-      kind: 'dot',
-      at,
-      size: passing ? 9 : 11,
-      tone: passing ? 'quiet' : 'ink',
-    })),
-    labels: names
-      ? columns.map(({ at, label, expandedId }) => ({
-          text: label,
-          of: expandedId,
-          at,
-          priority: 28,
-          dx: 17,
-          dy: 12,
-          tone: 'quiet' as const,
-        }))
-      : [],
-    targets: columns.map((column): Target => ({
-      id: column.expandedId,
-      kind: 'column',
-      shape: { kind: 'point', at: column.at },
-      text: columnText(column, format),
     })),
   })
 }

@@ -9,7 +9,8 @@ import {
   recordsOf,
 } from '@hedrion/core'
 import { elevationScene } from './elevationScene'
-import { keyNumbers, planScene, type PlanOptions } from './planScene'
+import type { PlanOptions } from './planOptions'
+import { keyNumbers, planScene } from './planScene'
 import { placeLabels } from './labels'
 import type { Mark } from './scene'
 import { fit } from './viewport'

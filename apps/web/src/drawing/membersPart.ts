@@ -1,0 +1,148 @@
+import {
+  displayFactor,
+  distance,
+  formatQuantity,
+  formatValue,
+  meanOf,
+  type BeamView,
+  type FloorView,
+  type NumberFormat,
+  type Point,
+} from '@hedrion/core'
+import { beamText, columnText } from './describe'
+import { acrossOf } from './paintOrdinates'
+import { part, type PlanOptions } from './planOptions'
+import type { Label, Shape, Target } from './scene'
+import { roundBelow } from './viewport'
+
+export interface OrdinateScale {
+  /** The largest ordinate, N/m. */
+  readonly top: number
+  /** Pixels per N/m. */
+  readonly scale: number
+  /** A round value for the scale: its length and its text. */
+  readonly pixels: number
+  readonly text: string
+}
+
+const tallest = 26
+
+/** How tall ordinates stand: the largest of the level as tall as there is room. */
+export function ordinateScale(beams: readonly BeamView[], { format }: PlanOptions): OrdinateScale {
+  const top = Math.max(
+    0,
+    ...beams.flatMap(({ lines }) => lines.flatMap(([, , q0, q1]) => [Math.abs(q0), Math.abs(q1)])),
+  )
+  if (top === 0) return { top, scale: 0, pixels: 0, text: '' }
+  const scale = tallest / top
+  const unit = displayFactor('lineLoad', format.system)
+  const round = roundBelow(top / unit) * unit
+  return { top, scale, pixels: round * scale, text: formatQuantity(round, 'lineLoad', format) }
+}
+
+const widths: Partial<Record<BeamView['role'], number>> = {
+  girder: 3,
+  rafter: 3,
+  truss: 3,
+  joist: 1.4,
+  purlin: 1.4,
+}
+
+/** Beams as lines by their role, those that cannot stand in the warm colour. */
+export function beamsPart(beams: readonly BeamView[], { names, format }: PlanOptions) {
+  return part({
+    shapes: beams.map(({ a, b, role, stable }): Shape => ({
+      kind: 'line',
+      points: [a, b],
+      stroke: { tone: stable ? 'ink' : 'warm', width: widths[role] ?? 2 },
+    })),
+    labels: names
+      ? beams.map(({ a, b, label, expandedId }) => ({
+          text: label,
+          of: expandedId,
+          at: meanOf([a, b]),
+          priority: 10 + Math.min(9, distance(a, b)),
+          dy: -9,
+          tone: 'quiet' as const,
+        }))
+      : [],
+    targets: beams.map((beam): Target => ({
+      id: beam.expandedId,
+      kind: 'beam',
+      shape: { kind: 'path', points: [beam.a, beam.b] },
+      text: beamText(beam, format),
+    })),
+  })
+}
+
+/** What lands on members, as ordinates across them. */
+export function ordinatesPart(
+  beams: readonly BeamView[],
+  { mark, format }: PlanOptions,
+  { scale, top }: OrdinateScale,
+) {
+  const loaded = beams.filter(({ lines }) => lines.length > 0)
+  return part({
+    shapes: loaded.map(({ a, b, lines }): Shape => ({ kind: 'ordinates', a, b, lines, scale, mark })),
+    labels: loaded.flatMap(({ a, b, lines, expandedId }) =>
+      lines
+        .flatMap((line) => ordinateLabels(a, b, line, scale, top, format))
+        .map((label) => ({ ...label, of: expandedId })),
+    ),
+  })
+}
+
+function ordinateLabels(
+  a: Point,
+  b: Point,
+  [s0, s1, q0, q1]: BeamView['lines'][number],
+  scale: number,
+  top: number,
+  format: NumberFormat,
+): readonly Label[] {
+  const length = distance(a, b)
+  const at = (s: number): Point => [a[0] + ((b[0] - a[0]) * s) / length, a[1] + ((b[1] - a[1]) * s) / length]
+  const [nx, ny] = acrossOf(a, b)
+  const label = (s: number, q: number): Label => {
+    const beyond = Math.abs(q) * scale + 9
+    return {
+      text: formatValue(q, 'lineLoad', format),
+      at: at(s),
+      dx: nx * (beyond + 8),
+      dy: -ny * beyond,
+      priority: 20 + (30 * Math.abs(q)) / top + (s1 - s0),
+    }
+  }
+  const even = Math.abs(q0 - q1) < 0.005 * Math.max(Math.abs(q0), Math.abs(q1))
+  return even ? [label((s0 + s1) / 2, q0)] : [label(s0 + (s1 - s0) * 0.12, q0), label(s0 + (s1 - s0) * 0.88, q1)]
+}
+
+/** Columns as squares. */
+export function columnsPart({ columns }: FloorView, { names, format }: PlanOptions) {
+  return part({
+    // one that goes on from above is lighter
+    shapes: columns.map(({ at, passing }): Shape => ({
+      kind: 'dot',
+      at,
+      size: passing ? 9 : 11,
+      tone: passing ? 'quiet' : 'ink',
+    })),
+    labels: names
+      ? columns.map(({ at, label, expandedId }) => ({
+          text: label,
+          of: expandedId,
+          at,
+          priority: 28,
+          dx: 17,
+          dy: 12,
+          tone: 'quiet' as const,
+        }))
+      : [],
+    targets: columns.map((column): Target => ({
+      id: column.expandedId,
+      kind: 'column',
+      shape: { kind: 'point', at: column.at },
+      text: columnText(column, format),
+    })),
+  })
+}

@@ -1,0 +1,25 @@
+import type { NumberFormat } from '@hedrion/core'
+import type { Parts } from '../state/look'
+import type { Mark, Scene } from './scene'
+
+export interface PlanOptions {
+  readonly format: NumberFormat
+  readonly mark: Mark
+  /** Area load, member load, or neither. */
+  readonly area: boolean
+  readonly member: boolean
+  /** Span arrows, member and section names. */
+  readonly names: boolean
+  readonly spans: boolean
+  /** Loads of patches alone, or of the default alone. */
+  readonly parts?: Parts
+  /** Panels on a ground that stands out. */
+  readonly lit?: ReadonlySet<string> | undefined
+}
+
+/** A part of a scene; what it does not have is nothing. */
+export const part = (scene: Partial<Scene>): Pick<Scene, 'shapes' | 'labels' | 'targets'> => ({
+  shapes: scene.shapes ?? [],
+  labels: scene.labels ?? [],
+  targets: scene.targets ?? [],
+})
