@@ -180,6 +180,24 @@ function nextLabel(tool: Tool, document: Document, layout: Layout): string {
   return freeLabel(`${letters[tool]}1`, new Set(taken))
 }
 
+/** Barriers along wall runs, so that people lean on parapets: as high as a wall whose height is typed, where that is one to lean on. */
+export function barriersAlong(document: Document, runs: readonly WallRun[], random: Random): readonly Barrier[] {
+  const made: Barrier[] = []
+  for (const { layout: id, path, closed, heightRule, height } of runs) {
+    const layout = document.records.get(id)
+    if (layout?.kind !== 'layout') continue
+    const drawn = drawRecord('barrier', path, { document, layout, random, closed })
+    if (!drawn.ok || drawn.record.kind !== 'barrier') continue
+    const taken = new Set([
+      ...recordsOf(document, 'barrier').flatMap((entry) => (entry.layout === id ? [entry.label] : [])),
+      ...made.flatMap((entry) => (entry.layout === id ? [entry.label] : [])),
+    ])
+    const typed = heightRule === 'typed' && height !== null && height <= 2 ? { height } : {}
+    made.push({ ...drawn.record, ...typed, label: freeLabel(`${letters.barrier}1`, taken) })
+  }
+  return made
+}
+
 function drawMember(
   role: Member['role'],
   points: readonly Point[],

@@ -7,7 +7,7 @@ import type { Layout, Level } from '../document/recordKinds'
 import { eachEdge, signedArea } from '../geometry/polygon'
 import { shippedSets, standardOf } from '../standards/families'
 import { parameter } from '../standards/layer'
-import { drawRecord, leastPoints, tools, type Tool } from './drawn'
+import { barriersAlong, drawRecord, leastPoints, tools, type Tool } from './drawn'
 import { addLevelEdits, layoutOfLevelEdits, removeLevelEdits, storeyHeightEdits } from './levels'
 import { layoutOutline } from './outline'
 import { panelsInRings } from './panelsInRings'
@@ -155,6 +155,32 @@ describe('drawing', () => {
     if (!made.ok) throw new Error(made.problem)
     return made.record
   }
+
+  test('barriers along walls: as high as a parapet, not as high as a wall of a storey', () => {
+    const { building, floors } = tower()
+    const parapet = building.wall(
+      floors,
+      [
+        [0, 0],
+        [6, 0],
+      ],
+      { height: 1.2 },
+    )
+    const wall = building.wall(
+      floors,
+      [
+        [0, 4],
+        [6, 4],
+        [6, 0],
+      ],
+      { height: 3, closed: true },
+    )
+    const made = barriersAlong(building.document, [parapet, wall], random)
+    expect(made).toMatchObject([
+      { label: 'H1', path: parapet.path, closed: false, height: 1.2 },
+      { label: 'H2', path: wall.path, closed: true, height: 1.1 },
+    ])
+  })
 
   test.each(Object.keys(tools) as readonly Tool[])('a %s is a legal record with a label of its own', (tool) => {
     const { building, floors } = tower()

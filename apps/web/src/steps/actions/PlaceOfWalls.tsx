@@ -1,4 +1,4 @@
-import { formatQuantity, movedAside, onSlabEdge, type WallRun } from '@hedrion/core'
+import { barriersAlong, formatQuantity, movedAside, onSlabEdge, type WallRun } from '@hedrion/core'
 import { useFormat, useGetDocument } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { Line } from '../../sheet/Sheet'
@@ -23,28 +23,44 @@ export function PlaceOfWalls({ runs }: { readonly runs: readonly WallRun[] }) {
     const document = getDocument()
     return edit.setEach(runs, `${note.subject(runs)}: on the slab edge`, (run) => onSlabEdge(document, run) ?? {})
   }
+  const leanOn = () => {
+    const barriers = barriersAlong(getDocument(), runs, Math.random)
+    return edit.add(`${barriers.length === 1 ? 'Barrier' : 'Barriers'} along ${note.subject(runs)}`, barriers)
+  }
   return (
-    <Line
-      reference="place"
-      result={
-        <Button kind="link" onPress={toEdge}>
-          Move to the slab edge
-        </Button>
-      }
-    >
-      aside by{' '}
-      <QuantityField
-        label="Aside by"
-        quantity="length"
-        format={format}
-        value={null}
-        placeholder="0.00"
-        optional
-        min={-50}
-        max={50}
-        onCommit={aside}
-      />{' '}
-      {closed === true ? 'outwards' : closed === false ? 'to its left' : 'outwards, or to the left'}
-    </Line>
+    <>
+      <Line
+        reference="place"
+        result={
+          <Button kind="link" onPress={toEdge}>
+            Move to the slab edge
+          </Button>
+        }
+      >
+        aside by{' '}
+        <QuantityField
+          label="Aside by"
+          quantity="length"
+          format={format}
+          value={null}
+          placeholder="0.00"
+          optional
+          min={-50}
+          max={50}
+          onCommit={aside}
+        />{' '}
+        {closed === true ? 'outwards' : closed === false ? 'to its left' : 'outwards, or to the left'}
+      </Line>
+      <Line
+        reference="people"
+        result={
+          <Button kind="link" onPress={leanOn}>
+            {runs.length === 1 ? 'Barrier along it' : 'Barriers along them'}
+          </Button>
+        }
+      >
+        who lean on a parapet press against it
+      </Line>
+    </>
   )
 }
