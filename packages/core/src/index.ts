@@ -93,8 +93,8 @@ export { memberTableLimits, readMemberTable, type ReadMembers, type TableProblem
 export { csvFiles, type CsvFile } from './exchange/csv'
 export { resultStages, type ResultStage } from './exchange/results'
 export { resultsSchema } from './exchange/resultsSchema'
-export { concentratedKey, uniformKey, titleOfUse } from './standards/family'
-export { embedded, families, familyOf, shippedSets } from './standards/families'
+export { barrierKey, concentratedKey, uniformKey, titleOfUse } from './standards/family'
+export { embedded, families, familyOf, shippedSets, standardOf } from './standards/families'
 export type {
   ActionId,
   Exclusion,

@@ -10,19 +10,7 @@ import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 import { Fold } from '../../ui/Fold'
 import { QuantityField } from '../../ui/QuantityField'
-
-const groups: readonly (readonly [prefix: string, title: string])[] = [
-  ['basis.gamma', 'Partial factors'],
-  ['basis.K_FI', 'Reliability'],
-  ['basis.psi', 'Combination factors ψ'],
-  ['rule.', 'Factors of the combinations'],
-  ['imposed.partitions', 'Partitions'],
-  ['imposed.', 'Imposed loads by use'],
-  ['wind.terrain', 'Terrain'],
-  ['wind.', 'Wind'],
-]
-
-const groupOf = (key: string): number => groups.findIndex(([prefix]) => key.startsWith(prefix))
+import { groupOfValue, valueGroups } from './valueGroups'
 
 /** Every value of the standard in use: what a layer replaced is struck through, the project's own can be taken back. */
 export function StandardValues() {
@@ -34,8 +22,8 @@ export function StandardValues() {
       title="Values of the standard"
       aside={<small>{changed.length === 0 ? 'as recommended' : `${changed.length} replaced`}</small>}
     >
-      {groups.map(([, title], i) => {
-        const entries = values.filter(({ key }) => groupOf(key) === i)
+      {valueGroups.map(([, title], i) => {
+        const entries = values.filter(({ key }) => groupOfValue(key) === i)
         return entries.length > 0 && <Group key={title} title={title} entries={entries} />
       })}
     </Section>

@@ -1,4 +1,5 @@
 import {
+  barrierKey,
   concentratedKey,
   familyOf,
   formatValue,
@@ -44,6 +45,7 @@ export function UseTable() {
             <th>
               <Symbol name={imposedSymbols[1]} /> {unitOf('force', format)}
             </th>
+            <th>on a barrier {unitOf('lineLoad', format)}</th>
             <th>may be reduced</th>
             <th>taken by</th>
           </tr>
@@ -56,6 +58,7 @@ export function UseTable() {
                 <th>{titleOfUse(id, use)}</th>
                 <td>{shown(values.get(uniformKey(id)), format)}</td>
                 <td>{shown(values.get(concentratedKey(id)), format)}</td>
+                <td>{shown(values.get(barrierKey(id)), format)}</td>
                 <td>{use.reducible ? 'yes' : 'no'}</td>
                 <td>{takers.join(', ')}</td>
               </tr>

@@ -1,0 +1,16 @@
+/** The folds that values of a standard stand in, by the beginning of their key; the first that fits counts. */
+export const valueGroups: readonly (readonly [prefix: string, title: string])[] = [
+  ['basis.gamma', 'Partial factors'],
+  ['basis.K_FI', 'Reliability'],
+  ['basis.psi', 'Combination factors ψ'],
+  ['rule.', 'Factors of the combinations'],
+  ['imposed.partitions', 'Partitions'],
+  ['imposed.', 'Imposed loads by use'],
+  ['barrier.', 'Loads on barriers by use'],
+  ['mass.', 'Parts of imposed load in the mass'],
+  ['wind.terrain', 'Terrain'],
+  ['wind.', 'Wind'],
+]
+
+/** Index of the fold, or -1 for a value that none shows. */
+export const groupOfValue = (key: string): number => valueGroups.findIndex(([prefix]) => key.startsWith(prefix))
