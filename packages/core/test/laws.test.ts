@@ -193,7 +193,7 @@ describe('what must not matter does not', () => {
         })
         expectSameFeet(stateOf(document), stateOf(after))
       }),
-      { examples: [[999994], [820533]], numRuns: 20 },
+      { examples: [[999994], [820533], [999982]], numRuns: 20 },
     )
   })
 })

@@ -178,7 +178,8 @@ function addLoads(site: Site): void {
   times(dice, 2, () => building.pointLoad(layout, pointAt(site), dice.between(-5000, 40_000), natureOf(dice)))
   times(dice, 2, () =>
     building.stair(layout, pointAt(site), pointAt(site), {
-      width: dice.between(0.8, 2),
+      // not in whole centimetres: an end that laps a beam by just the tolerance would fall to one side or the other by rounding
+      width: 0.8 + 1.2 * dice.random(),
       rise: dice.between(0, 3),
       waist: 0.15,
       riser: 0.17,

@@ -153,12 +153,14 @@ function panelsUnder(
   return panels.filter((plan) => beside(plan, 1) || beside(plan, -1))
 }
 
+/** Where a wall crosses the border of a panel, or passes one of its corners: on the other side of it another panel may count. */
 function crossings({ a, b, length }: WallSegment, region: Region): readonly number[] {
   const found: number[] = []
   for (const ring of region)
     eachEdge(ring, (p, q) => {
       const from = project(a, b, p)
       const to = project(a, b, q)
+      if (Math.abs(from.off) <= onLine && from.s > 0 && from.s < length) found.push(from.s)
       if (from.off > 0 === to.off > 0) return
       const s = from.s + ((to.s - from.s) * from.off) / (from.off - to.off)
       if (s > 0 && s < length) found.push(s)

@@ -98,6 +98,8 @@ const Frame = styled.section`
     font-size: 13px;
   }
   td:nth-child(2),
+  td:nth-child(4),
+  th:nth-child(4),
   td:nth-child(3),
   th:nth-child(2),
   th:nth-child(3) {
