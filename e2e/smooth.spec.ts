@@ -108,7 +108,7 @@ test('a tower of forty storeys with more than 500 members each: opening it and e
   page,
   request,
 }) => {
-  test.setTimeout(240_000)
+  test.setTimeout(300_000)
   const id = await newProject(request, 'Tall')
   await page.goto(`/p/${id}/building`)
   await page
@@ -122,7 +122,7 @@ test('a tower of forty storeys with more than 500 members each: opening it and e
   await page.locator('input[aria-label="weight of the wall"]').waitFor()
   await saved(page)
   let long: readonly string[] = []
-  for (let round = 0; round < 3; round++) {
+  for (let round = 0; round < 6; round++) {
     const tasks = await watchTasks(page)
     await page.goto(`/p/${id}/actions?case=permanent/walls`)
     await page.locator('section[aria-label="Actions"]').waitFor()

@@ -60,7 +60,7 @@ export function ActionsSheet() {
       <BarrierLines barriers={barriers} />
       <PickedRuns runs={runs} levelId={level.id} />
       {loaded.length > 0 && (
-        <Later after={3}>
+        <Later after={5}>
           <PickedTools />
         </Later>
       )}

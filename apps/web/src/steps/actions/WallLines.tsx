@@ -56,7 +56,7 @@ export const WallLines = memo(function WallLines({ run, levelId, open }: WallLin
   return (
     <Section title="Weight and height">
       <WallEditor runs={runs} />
-      <Later>
+      <Later after={4}>
         {first?.head && <WallPicture run={run} head={first.head} height={heightOf(first.trace)} />}
         <ConcernsHere ids={run.id} />
         {rows.map(({ id: row, length: stretch, trace, head }, i) => (
@@ -121,6 +121,8 @@ export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: re
       </Later>
       <Later after={2}>
         <PlaceOfWalls runs={runs} />
+      </Later>
+      <Later after={3}>
         <Line reference="path">
           <Choice
             label="Whether the wall returns to its start"
