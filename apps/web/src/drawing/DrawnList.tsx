@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import { ListBox, ListBoxItem, Virtualizer, ListLayout, type Selection } from 'react-aria-components'
 import styled from 'styled-components'
 import type { Target } from './scene'
+import { byNumber } from '../ui/byNumber'
 
 interface DrawnListProps {
   readonly targets: readonly Target[]
@@ -26,9 +27,6 @@ const kinds: readonly Target['kind'][] = [
   'level',
   'gridLine',
 ]
-
-/** B2 before B10. */
-const byNumber = new Intl.Collator('en', { numeric: true })
 
 /** What is drawn, in words, with the same selection as the picture: for readers, the keyboard and whoever prefers a list. */
 export function DrawnList({ targets, picked, onPick }: DrawnListProps) {

@@ -89,11 +89,15 @@ export function wallLoad(
   })
 }
 
+/** Whether a rule for the net height takes off the depth of the beam or of the slab above. */
+export const takesOff = (rule: WallRun['heightRule'], what: 'beam' | 'slab'): boolean =>
+  rule === 'lessBoth' || rule === (what === 'beam' ? 'lessBeam' : 'lessSlab')
+
 function heightOf(run: Pick<WallRun, 'heightRule' | 'height' | 'label'>, head: WallHead): Traced<'length'> | null {
   if (run.heightRule === 'typed') return given('h_net', 'length', run.height ?? 0, `typed for ${run.label}`)
   if (head.storeyHeight === null) return null
-  const takesBeam = run.heightRule === 'lessBeam' || run.heightRule === 'lessBoth'
-  const takesSlab = run.heightRule === 'lessSlab' || run.heightRule === 'lessBoth'
+  const takesBeam = takesOff(run.heightRule, 'beam')
+  const takesSlab = takesOff(run.heightRule, 'slab')
   return netHeight({
     h_storey: given('h_storey', 'length', head.storeyHeight, 'storey height'),
     h_beam: given(

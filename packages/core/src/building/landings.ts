@@ -2,7 +2,7 @@ import type { Column, FramePlan } from './frame'
 import type { PanelPlan } from './panelRegions'
 import { nearby } from '../geometry/nearby'
 import { touches } from '../geometry/polygon'
-import { distance, project } from '../geometry/segment'
+import { distance, footOn } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 
 /** Where the foot of a column stands on the floor below: on a column, or on a beam (a transfer) at s along it. */
@@ -57,9 +57,8 @@ function onBeam({ at }: Column, row: number, below: FramePlan, near: readonly nu
   for (const index of near) {
     const beam = below.beams[index]
     if (!beam) continue
-    const { s, off } = project(beam.a, beam.b, at)
-    if (Math.abs(off) <= onLine && s >= -onLine && s <= beam.length + onLine)
-      return { row, on: 'beam', index, s: Math.min(Math.max(s, 0), beam.length) }
+    const s = footOn(beam.a, beam.b, at, onLine)
+    if (s !== undefined) return { row, on: 'beam', index, s }
   }
   return undefined
 }

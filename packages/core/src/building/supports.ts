@@ -1,7 +1,7 @@
 import type { MemberShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
 import { nearby, type Near } from '../geometry/nearby'
-import { distance, project } from '../geometry/segment'
+import { distance, footOn, project } from '../geometry/segment'
 import { onLine, sameSupport } from '../geometry/tolerance'
 import type { Column, Support } from './frame'
 
@@ -27,9 +27,8 @@ function standOnColumns(draft: Draft, columns: readonly Column[], near: readonly
   for (const index of near) {
     const column = columns[index]
     if (!column) continue
-    const { s, off } = project(draft.a, draft.b, column.at)
-    if (Math.abs(off) <= onLine && s >= -onLine && s <= draft.length + onLine)
-      draft.supports.push({ s: Math.min(Math.max(s, 0), draft.length), on: 'column', index, at: 0 })
+    const s = footOn(draft.a, draft.b, column.at, onLine)
+    if (s !== undefined) draft.supports.push({ s, on: 'column', index, at: 0 })
   }
 }
 

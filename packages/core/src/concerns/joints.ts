@@ -3,7 +3,7 @@ import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
 import { nearby } from '../geometry/nearby'
 import type { Point } from '../geometry/point'
-import { along, distance, overlapOn, project } from '../geometry/segment'
+import { along, distance, footOn, overlapOn, project } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { Concern } from '../outcome/outcome'
 
@@ -115,7 +115,7 @@ function nearMisses(frame: FramePlan): readonly Found[] {
     const targets: readonly (readonly Target[])[] = [
       columnsNear([at]).flatMap((k) => targetsOf(columns[k]?.member.id, [columns[k]?.at], at)),
       others.flatMap(({ member, a, b }) => targetsOf(member.id, [a, b], at)),
-      others.flatMap((other) => targetsOf(other.member.id, [footOn(other, at)], at)),
+      others.flatMap((other) => targetsOf(other.member.id, [footInside(other, at)], at)),
     ]
     const [target] = targets.map(nearest).filter((found) => found !== undefined)
     if (!target) return []
@@ -131,12 +131,9 @@ function nearMisses(frame: FramePlan): readonly Found[] {
   })
 }
 
-const meets = ({ a, b, length }: Beam, point: Point): boolean => {
-  const { s, off } = project(a, b, point)
-  return Math.abs(off) <= onLine && s >= -onLine && s <= length + onLine
-}
+const meets = ({ a, b }: Beam, point: Point): boolean => footOn(a, b, point, onLine) !== undefined
 
-function footOn({ a, b, length }: Beam, point: Point): Point | undefined {
+function footInside({ a, b, length }: Beam, point: Point): Point | undefined {
   const { s } = project(a, b, point)
   return s > 0 && s < length ? along(a, b, s) : undefined
 }

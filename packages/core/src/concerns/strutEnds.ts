@@ -6,7 +6,7 @@ import { memberOf } from '../document/labels'
 import type { Strut } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { touches } from '../geometry/polygon'
-import { distance, project } from '../geometry/segment'
+import { distance, footOn } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { Concern } from '../outcome/outcome'
 
@@ -51,10 +51,7 @@ function reachesAt(state: ProjectState, { operator, level }: FloorState, at: Poi
     elevation < level.elevation ? [elevation - level.elevation] : [],
   )
   const columns = frame.columns.filter((column) => distance(column.at, at) <= onLine)
-  const beams = frame.beams.filter(({ a, b, length }) => {
-    const { s, off } = project(a, b, at)
-    return Math.abs(off) <= onLine && s >= -onLine && s <= length + onLine
-  })
+  const beams = frame.beams.filter(({ a, b }) => footOn(a, b, at, onLine) !== undefined)
   const found: readonly Reach[] = [
     // it may pass levels, and one more may stand under it
     ...columns.map((): Reach => [Math.min(0, ...below) - meets, top + meets]),

@@ -1,3 +1,4 @@
+import { takesOff } from '../actions/wallLoad'
 import { wallSourcesOf } from '../derivation/heads'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
@@ -21,8 +22,7 @@ function heightConcern(state: ProjectState, { walls, level }: FloorState, id: st
   if (!run) return undefined
   const data = { label: run.label, level: level.name }
   if (walls.loads[i] === null) return { code: 'wall.no-height', severity: 'caution', about: [id], data }
-  const takesBeam = run.heightRule === 'lessBeam' || run.heightRule === 'lessBoth'
-  return takesBeam && head?.beamDepth === null
+  return takesOff(run.heightRule, 'beam') && head?.beamDepth === null
     ? { code: 'wall.no-beam-above', severity: 'note', about: [id], data }
     : undefined
 }

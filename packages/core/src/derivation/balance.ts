@@ -1,5 +1,5 @@
 import { barrierCase, isHorizontal, windDirectionOf } from '../actions/cases'
-import { pressedInCase } from './barriers'
+import { pressedOnBarriers } from './barriers'
 import { readCase } from './cells'
 import type { FloorState } from './floorStates'
 import type { ProjectState } from './project'
@@ -23,7 +23,7 @@ export function balanceOf(state: ProjectState, caseId: string): Balance {
     return { caseId, applied: total, onMembers: 0, atSupports: 0, notCarried: 0, handedOn: 'storeyForces' }
   }
   if (caseId === barrierCase) {
-    const applied = pressedInCase(state, caseId)
+    const applied = pressedOnBarriers(state)
     return { caseId, applied, onMembers: 0, atSupports: 0, notCarried: 0, handedOn: 'barriers' }
   }
   const at = readCase(state, caseId)

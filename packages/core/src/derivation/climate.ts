@@ -1,3 +1,4 @@
+import type { ProjectState } from './project'
 import { windLoads, type WindBody, type WindLoads } from '../actions/wind/windLoads'
 import type { WindLevel } from '../actions/wind/wallStrips'
 import type { Floor } from '../building/floors'
@@ -84,4 +85,11 @@ export function deriveWind(
   const body = { box: extent, roof: roof.level.elevation - ground, parapet: part?.parapet ?? 0 }
   const { basicWindVelocity, terrain } = basis
   return memo.get(windStage, body, exposed, basicWindVelocity, terrain, standard, part?.structuralFactor ?? 1)
+}
+
+/** Height of the top of the building with its parapet over the ground, m; 10 m while nothing stands. */
+export function topInWind({ basis, floors, part }: Pick<ProjectState, 'basis' | 'floors' | 'part'>): number {
+  const top = floors.at(-1)?.level.elevation
+  const roof = top === undefined ? 10 : top - (basis?.ground ?? 0)
+  return Math.max(0.1, roof + (part?.parapet ?? 0))
 }

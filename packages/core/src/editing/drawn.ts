@@ -18,7 +18,7 @@ import type { Point } from '../geometry/point'
 import { signedArea } from '../geometry/polygon'
 import type { Ring } from '../geometry/polygon'
 import { ringAt } from './beamRings'
-import { freeLabel, type Drawn } from './shaped'
+import { freeLabel, labeller, type Drawn } from './shaped'
 import {
   storeyUnder,
   usualBarrier,
@@ -182,20 +182,17 @@ function nextLabel(tool: Tool, document: Document, layout: Layout): string {
 
 /** Barriers along wall runs, so that people lean on parapets: as high as a wall whose height is typed, where that is one to lean on. */
 export function barriersAlong(document: Document, runs: readonly WallRun[], random: Random): readonly Barrier[] {
-  const made: Barrier[] = []
-  for (const { layout: id, path, closed, heightRule, height } of runs) {
+  const labellers = new Map<string, ReturnType<typeof labeller>>()
+  return runs.flatMap(({ layout: id, path, closed, heightRule, height }): Barrier[] => {
     const layout = document.records.get(id)
-    if (layout?.kind !== 'layout') continue
+    if (layout?.kind !== 'layout') return []
     const drawn = drawRecord('barrier', path, { document, layout, random, closed })
-    if (!drawn.ok || drawn.record.kind !== 'barrier') continue
-    const taken = new Set([
-      ...recordsOf(document, 'barrier').flatMap((entry) => (entry.layout === id ? [entry.label] : [])),
-      ...made.flatMap((entry) => (entry.layout === id ? [entry.label] : [])),
-    ])
+    if (!drawn.ok || drawn.record.kind !== 'barrier') return []
+    const label = labellers.get(id) ?? labeller(document, layout)
+    labellers.set(id, label)
     const typed = heightRule === 'typed' && height !== null && height <= 2 ? { height } : {}
-    made.push({ ...drawn.record, ...typed, label: freeLabel(`${letters.barrier}1`, taken) })
-  }
-  return made
+    return [{ ...drawn.record, ...typed, label: label(drawn.record) }]
+  })
 }
 
 function drawMember(

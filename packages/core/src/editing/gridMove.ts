@@ -3,11 +3,8 @@ import type { Edit } from '../document/changes'
 import type { Document } from '../document/document'
 import type { GridLine } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
-import { onLine } from '../geometry/tolerance'
+import { onLine, tidy } from '../geometry/tolerance'
 import { drawnOf, pointsOf, withPoints } from './shaped'
-
-/** Rounds away what adding lengths leaves behind. */
-const tidy = (value: number): number => Math.round(value * 1e9) / 1e9
 
 /**
  * Another place of a grid line. Every drawn point on it goes with it where that is wanted: members, panels, patches and walls stretch.

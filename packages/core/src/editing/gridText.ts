@@ -3,7 +3,7 @@ import type { Random } from '../document/document'
 import { gridLetter } from '../document/labels'
 import type { GridLine } from '../document/recordKinds'
 import { distance } from '../geometry/segment'
-import { onLine } from '../geometry/tolerance'
+import { onLine, tidy } from '../geometry/tolerance'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 import { readLengths } from './lengthsText'
@@ -121,9 +121,6 @@ function amount(text: string, quantity: 'length' | 'angle', format: NumberFormat
   const read = parseQuantity(text.trim(), quantity, format)
   return read.ok ? read.value : refuse(read.problem)
 }
-
-/** Below a setting-out tolerance, what adding lengths leaves behind. */
-const tidy = (value: number): number => Math.round(value * 1e9) / 1e9
 
 /** Labels that count on from a first one (or the one after it) and are not there yet: 3 after 2, C after B, S2 after S1. */
 export function counting(first: string, after: boolean, grid: readonly GridLine[]): () => string {

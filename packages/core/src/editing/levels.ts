@@ -1,3 +1,4 @@
+import { tidy } from '../geometry/tolerance'
 import type { Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import type { Layout, Level, LevelRange } from '../document/recordKinds'
@@ -9,8 +10,6 @@ export const floorsOf = (document: Document): readonly Floor[] =>
 
 const rising = (document: Document): readonly Level[] =>
   [...recordsOf(document, 'level')].sort((a, b) => a.elevation - b.elevation)
-
-const tidy = (value: number): number => Math.round(value * 1e9) / 1e9
 
 /** Another height of the storey below a level: it and all above move together. */
 export function storeyHeightEdits(document: Document, level: Level, height: number): readonly Edit[] {

@@ -1,3 +1,4 @@
+import { tidy } from '../geometry/tolerance'
 import type { Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import { splitExpanded } from '../document/labels'
@@ -48,9 +49,6 @@ export const pointsOf = (record: Drawn): readonly Point[] => ('path' in record ?
 export function withPoints<D extends Drawn>(record: D, points: readonly Point[]): D {
   return 'path' in record ? { ...record, path: points } : { ...record, outline: points }
 }
-
-/** Rounds away what adding lengths leaves behind, well below a setting-out tolerance. */
-const tidy = (value: number): number => Math.round(value * 1e9) / 1e9
 
 export const moved = <D extends Drawn>(record: D, [dx, dy]: Point): D =>
   withPoints(

@@ -1,3 +1,4 @@
+import { tidy } from '../geometry/tolerance'
 import type { Panel } from '../document/recordKinds'
 import { regionOf } from '../geometry/clip'
 import type { Point } from '../geometry/point'
@@ -32,10 +33,10 @@ interface Side {
 /** Where two sides meet; sides of a ring without straight corners are never parallel. */
 function meet(before: Side, side: Side): Point {
   const cross = before.along[0] * side.along[1] - before.along[1] * side.along[0]
-  if (Math.abs(cross) < 1e-9) return tidy(side.at)
+  if (Math.abs(cross) < 1e-9) return tidyPoint(side.at)
   const [dx, dy] = [side.at[0] - before.at[0], side.at[1] - before.at[1]]
   const t = (dx * side.along[1] - dy * side.along[0]) / cross
-  return tidy([before.at[0] + t * before.along[0], before.at[1] + t * before.along[1]])
+  return tidyPoint([before.at[0] + t * before.along[0], before.at[1] + t * before.along[1]])
 }
 
-const tidy = ([x, y]: Point): Point => [Math.round(x * 1e9) / 1e9, Math.round(y * 1e9) / 1e9]
+const tidyPoint = ([x, y]: Point): Point => [tidy(x), tidy(y)]

@@ -4,7 +4,7 @@ import { union } from '../geometry/clip'
 import type { Point } from '../geometry/point'
 import { corners, counterClockwise, eachEdge, signedArea, touches, type Ring } from '../geometry/polygon'
 import { distance, project } from '../geometry/segment'
-import { alongSpan, onLine } from '../geometry/tolerance'
+import { alongSpan, onLine, tidy } from '../geometry/tolerance'
 import { layoutOutline } from './outline'
 
 /** A path that a wall run follows. */
@@ -13,7 +13,7 @@ export interface WallPath {
   readonly closed: boolean
 }
 
-const tidy = ([x, y]: Point): Point => [Math.round(x * 1e9) / 1e9, Math.round(y * 1e9) / 1e9]
+const tidyPoint = ([x, y]: Point): Point => [tidy(x), tidy(y)]
 
 /**
  * The path moved aside: a closed one outwards (inwards where less than zero), an open one to its left as it was drawn. Its
@@ -41,7 +41,7 @@ function shiftedSides(points: readonly Point[], closed: boolean, shiftOf: (side:
     const before = i > 0 ? sides[i - 1] : closed ? last : undefined
     return before ? meet(before, side) : side[0]
   })
-  return { path: [...moved, ...(closed || !last ? [] : [last[1]])].map(tidy), closed }
+  return { path: [...moved, ...(closed || !last ? [] : [last[1]])].map(tidyPoint), closed }
 }
 
 type Side = readonly [Point, Point]
@@ -73,7 +73,7 @@ export function onSlabEdge(document: Document, run: Pick<WallRun, 'layout' | 'pa
   if (rings.length === 0 || !first) return null
   if (run.closed) {
     const round = rings.find((ring) => touches([ring], first)) ?? rings[0]
-    return round ? { path: round.map(tidy), closed: true } : null
+    return round ? { path: round.map(tidyPoint), closed: true } : null
   }
   const edges: Side[] = []
   for (const ring of rings) eachEdge(ring, (a, b) => edges.push([a, b]))
@@ -101,7 +101,7 @@ function offsetOf([a, b]: Side, edges: readonly Side[]): number {
 export const pathsRound = (outlines: readonly Ring[]): readonly WallPath[] =>
   union(outlines.map(counterClockwise))
     .filter((ring) => signedArea(ring) > 0)
-    .map((ring) => ({ path: corners(ring).map(tidy), closed: true }))
+    .map((ring) => ({ path: corners(ring).map(tidyPoint), closed: true }))
 
 /** Along beams: those that end on each other make one path, however they were drawn. */
 export function pathsAlong(beams: readonly Pick<Member, 'path'>[]): readonly WallPath[] {
@@ -111,7 +111,7 @@ export function pathsAlong(beams: readonly Pick<Member, 'path'>[]): readonly Wal
     for (let grown = true; grown;) grown = [true, false].some((atEnd) => grow(chain ?? [], rest, atEnd))
     const [first, last] = [chain[0], chain.at(-1)]
     const closed = chain.length > 3 && first !== undefined && last !== undefined && distance(first, last) <= onLine
-    found.push({ path: (closed ? chain.slice(0, -1) : chain).map(tidy), closed })
+    found.push({ path: (closed ? chain.slice(0, -1) : chain).map(tidyPoint), closed })
   }
   return found
 }

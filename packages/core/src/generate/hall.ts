@@ -1,3 +1,4 @@
+import { tidy } from '../geometry/tolerance'
 import { blankBasis, blankLoadKey, simpleMember, newGridLine } from '../document/blanks'
 import { newId, type Random } from '../document/document'
 import { gridLetter } from '../document/labels'
@@ -239,9 +240,6 @@ const bracesOf = ({ brief, layout, stock, random, label }: Site, xs: readonly nu
     section: stock.brace.id,
     material: stock.steel.id,
   }))
-
-/** Rounds away what adding lengths leaves behind. */
-const tidy = (value: number): number => Math.round(value * 1e9) / 1e9
 
 /** A twelfth of the span deep at the eaves at the least, even bays about as long as purlins stand apart. */
 function trussOf({ span, purlins }: HallBrief, stock: HallStock): NonNullable<Member['truss']> {

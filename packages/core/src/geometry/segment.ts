@@ -16,6 +16,14 @@ export function project(a: Point, b: Point, p: Point): { readonly s: number; rea
   return { s: dx * ux + dy * uy, off: dy * ux - dx * uy }
 }
 
+/** Where along the segment a–b a point lies that is within a tolerance of it, held between its ends; undefined beside it. */
+export function footOn(a: Point, b: Point, p: Point, tolerance: number): number | undefined {
+  const length = distance(a, b)
+  const { s, off } = project(a, b, p)
+  const meets = Math.abs(off) <= tolerance && s >= -tolerance && s <= length + tolerance
+  return meets ? Math.min(Math.max(s, 0), length) : undefined
+}
+
 /** The part of segment p–q that lies on the line a–b within a tolerance, as an interval along a–b. */
 export function overlapOn(
   a: Point,

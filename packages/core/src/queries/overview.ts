@@ -1,7 +1,7 @@
 import { standsApart, type Action } from '../actions/cases'
 import { concernsOf } from '../concerns/concernsOf'
 import { balanceOf, equilibriumResidual, type Balance } from '../derivation/balance'
-import { derivesWind, windSite } from '../derivation/climate'
+import { derivesWind, topInWind, windSite } from '../derivation/climate'
 import { effectKey, effectsOf } from '../derivation/effects'
 import { floorArea } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
@@ -114,12 +114,10 @@ function figuresOf(state: ProjectState, actions: readonly ActionView[]): Figures
 }
 
 /** At the top of the building with its parapet, or at 10 m while nothing stands. */
-function peakPressureAtTop({ basis, floors, part, standard }: ProjectState): Figures['peakPressure'] {
+function peakPressureAtTop(state: ProjectState): Figures['peakPressure'] {
+  const { basis, standard } = state
   if (!basis || basis.basicWindVelocity === null || !derivesWind(standard)) return null
-  const height = Math.max(
-    0.1,
-    (floors.at(-1)?.level.elevation ?? 10 + basis.ground) - basis.ground + (part?.parapet ?? 0),
-  )
+  const height = topInWind(state)
   const site = windSite(basis.basicWindVelocity, basis.terrain)
   return { height, value: peakVelocityPressure(height, site, standard).value }
 }

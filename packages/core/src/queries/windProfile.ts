@@ -1,4 +1,4 @@
-import { derivesWind, windSite } from '../derivation/climate'
+import { derivesWind, topInWind, windSite } from '../derivation/climate'
 import type { ProjectState } from '../derivation/project'
 import { peakVelocityPressure } from '../standards/en/peakVelocityPressure'
 
@@ -13,10 +13,11 @@ export interface WindProfile {
 const steps = 48
 
 /** Peak velocity pressure over height, a little beyond the top of the building; null while there is no velocity. */
-export function windProfile({ basis, floors, part, standard }: ProjectState): WindProfile | null {
+export function windProfile(state: ProjectState): WindProfile | null {
+  const { basis, standard } = state
   if (!basis || basis.basicWindVelocity === null || !derivesWind(standard)) return null
   const site = windSite(basis.basicWindVelocity, basis.terrain)
-  const top = Math.max(0.1, (floors.at(-1)?.level.elevation ?? 10 + basis.ground) - basis.ground + (part?.parapet ?? 0))
+  const top = topInWind(state)
   const at = (z: number) => peakVelocityPressure(z, site, standard).value
   // an even number of metres, for a scale with round figures
   const height = 2 * Math.ceil(Math.max(12, top * 1.35) / 2)

@@ -3,7 +3,7 @@ import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { WallSegment } from '../building/wallSegments'
 import type { Point } from '../geometry/point'
 import { contains, eachEdge, touches, type Region } from '../geometry/polygon'
-import { along, distance, overlapOn, project } from '../geometry/segment'
+import { along, distance, footOn, overlapOn, project } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import { shareLine, sharePoint } from './oneWay'
 import type { Carrier } from './rails'
@@ -111,10 +111,8 @@ export function shareForce(
   panels: readonly PanelPlan[],
 ): Share {
   const under = carriers.flatMap(({ member, a, b }) => {
-    const { s, off } = project(a, b, at)
-    const length = distance(a, b)
-    const meets = Math.abs(off) <= onLine && s >= -onLine && s <= length + onLine
-    return meets ? [{ member, s: Math.min(Math.max(s, 0), length) }] : []
+    const s = footOn(a, b, at, onLine)
+    return s === undefined ? [] : [{ member, s }]
   })
   const alone: Share = { ...emptyShare, applied: 1, appliedMoments: at }
   if (under.length > 0)

@@ -1,5 +1,5 @@
 import { memo } from 'react'
-import { formatQuantity, titleOfUse, type Barrier } from '@hedrion/core'
+import { formatQuantity, type Barrier } from '@hedrion/core'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
@@ -13,8 +13,7 @@ import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 import { clauseOf } from './UseLine'
-
-const noUse = 'none'
+import { noUse, useUses } from './useUses'
 
 /** The picked barriers: how hard people press, how high, and what that asks of the edge. */
 export const BarrierLines = memo(function BarrierLines({ barriers }: { readonly barriers: readonly Barrier[] }) {
@@ -52,7 +51,7 @@ function UseOfFloor({ barriers }: { readonly barriers: readonly Barrier[] }) {
   const note = useNote()
   const fieldOf = useFieldOf()
   const format = useFormat()
-  const uses = useAnswer({ kind: 'standard' })?.uses ?? {}
+  const uses = useUses()
   const use = shared(barriers.map((barrier) => barrier.use ?? noUse))
   return (
     <Line reference="floor behind it">
@@ -60,10 +59,7 @@ function UseOfFloor({ barriers }: { readonly barriers: readonly Barrier[] }) {
         label="Use of the floor behind the barrier"
         value={use}
         placeholder={use === null ? severalWord : `${use}: not in this standard`}
-        options={[
-          [noUse, 'no use'] as const,
-          ...Object.entries(uses).map(([id, entry]) => [id, titleOfUse(id, entry)] as const),
-        ]}
+        options={uses}
         onChange={(next) =>
           edit.setEach(barriers, note.text(barriers, 'use', use ?? severalWord, next), () => ({
             use: next === noUse ? null : next,

@@ -3,9 +3,7 @@ import { expanded, formatQuantity, goingOf, type Layout } from '@hedrion/core'
 import { useFormat, useRecords } from '../../compute/SessionContext'
 import { PickLine } from '../../sheet/PickLine'
 import { Note, Section } from '../../sheet/Sheet'
-
-/** Q2 before Q10. */
-const byNumber = new Intl.Collator('en', { numeric: true })
+import { byNumber } from '../../ui/byNumber'
 
 /** Flights of stairs and barriers of a layout, each in one line. */
 export const EdgesOfLayout = memo(function EdgesOfLayout({

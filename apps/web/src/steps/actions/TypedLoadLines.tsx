@@ -3,13 +3,12 @@ import {
   distance,
   expanded,
   formatQuantity,
-  titleOfUse,
   type Layout,
   type LineLoad,
   type PointLoad,
   type TypedLoad,
 } from '@hedrion/core'
-import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
+import { useFormat, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
@@ -22,15 +21,13 @@ import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 import { TextLine } from '../../ui/TextLine'
+import { noUse, useUses } from './useUses'
+import { byNumber } from '../../ui/byNumber'
 
 const natures = [
   ['permanent', 'permanent'],
   ['imposed', 'imposed'],
 ] as const
-const noUse = 'none'
-/** Q2 before Q10. */
-const byNumber = new Intl.Collator('en', { numeric: true })
-
 /** The picked line and point loads: what they are, how much, and which case they act in. */
 export const TypedLoadLines = memo(function TypedLoadLines({ loads }: { readonly loads: readonly TypedLoad[] }) {
   const lines = loads.filter((load): load is LineLoad => load.kind === 'lineLoad')
@@ -100,12 +97,8 @@ const lengthOf = ({ path }: LineLoad): number =>
 function NatureLine({ loads }: { readonly loads: readonly TypedLoad[] }) {
   const edit = useEdit()
   const note = useNote()
-  const uses = useAnswer({ kind: 'standard' })?.uses ?? {}
+  const options = useUses()
   const [nature, use] = [shared(loads.map((load) => load.nature)), shared(loads.map((load) => load.use ?? noUse))]
-  const options = [
-    [noUse, 'no use'] as const,
-    ...Object.entries(uses).map(([id, entry]) => [id, titleOfUse(id, entry)] as const),
-  ]
   return (
     <Line reference="acts as">
       <Choice

@@ -1,4 +1,4 @@
-import { titleOfUse, type LoadKey, type Traced } from '@hedrion/core'
+import type { LoadKey, Traced } from '@hedrion/core'
 import { useAnswer } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { FromMemory } from '../../sheet/FromMemory'
@@ -8,6 +8,7 @@ import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
+import { noUse, useUses } from './useUses'
 
 /** The clause that a value of the standard is from, and whether it is remembered. */
 export function clauseOf(traced: Traced | null | undefined, otherwise: string) {
@@ -20,19 +21,13 @@ export function clauseOf(traced: Traced | null | undefined, otherwise: string) {
   )
 }
 
-const noUse = 'none'
-
 /** The use gives the imposed load; a typed value stands instead of it. */
 export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
   const edit = useEdit()
   const note = useNote()
   const fieldOf = useFieldOf()
   const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === loadKey.id)
-  const uses = useAnswer({ kind: 'standard' })?.uses ?? {}
-  const options = [
-    [noUse, 'no use'] as const,
-    ...Object.entries(uses).map(([id, use]) => [id, titleOfUse(id, use)] as const),
-  ]
+  const options = useUses()
   const choose = (chosen: string) => {
     const use = chosen === noUse ? null : chosen
     edit.set(loadKey, note.text(loadKey, 'use', loadKey.use ?? 'none', use ?? 'none'), { use })

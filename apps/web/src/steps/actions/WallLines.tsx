@@ -1,5 +1,13 @@
 import { memo, useMemo } from 'react'
-import { buildUpWeight, expanded, formatQuantity, wallOfLayersEdits, wallTypedEdits, type WallRun } from '@hedrion/core'
+import {
+  buildUpWeight,
+  expanded,
+  formatQuantity,
+  takesOff,
+  wallOfLayersEdits,
+  wallTypedEdits,
+  type WallRun,
+} from '@hedrion/core'
 import { useAnswer, useFormat, useGetDocument, useRecord } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
@@ -68,9 +76,7 @@ export const WallLines = memo(function WallLines({ run, levelId, open }: WallLin
             }
           >
             <Value value={stretch} quantity="length" strong={false} />
-            {head?.beamDepth === null && (run.heightRule === 'lessBeam' || run.heightRule === 'lessBoth') && (
-              <small> no beam above</small>
-            )}
+            {head?.beamDepth === null && takesOff(run.heightRule, 'beam') && <small> no beam above</small>}
           </Line>
         ))}
         <Line reference="sum" result={<Value value={force} quantity="force" address={whole} />}>

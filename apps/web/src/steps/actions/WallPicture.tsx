@@ -1,4 +1,4 @@
-import { formatQuantity, type WallRun } from '@hedrion/core'
+import { formatQuantity, takesOff, type WallRun } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { useLit } from '../../sheet/litStore'
 import { SheetPicture } from '../../sheet/SheetPicture'
@@ -66,21 +66,18 @@ export function WallPicture({ run, head, height }: WallPictureProps) {
           x={left + 130}
           from={y(storey)}
           to={y(storey - beam)}
-          text={`beam ${show(beam)}${takes(run, 'beam') ? '' : ', not taken off'}`}
+          text={`beam ${show(beam)}${takesOff(run.heightRule, 'beam') ? '' : ', not taken off'}`}
         />
       )}
       {slab > 0 && (
         <text
           x={left + 118}
           y={y(storey) - 5}
-        >{`slab ${show(slab)}${takes(run, 'slab') ? '' : ', not taken off'}`}</text>
+        >{`slab ${show(slab)}${takesOff(run.heightRule, 'slab') ? '' : ', not taken off'}`}</text>
       )}
     </SheetPicture>
   )
 }
-
-const takes = ({ heightRule }: WallRun, what: 'beam' | 'slab'): boolean =>
-  heightRule === 'lessBoth' || heightRule === (what === 'beam' ? 'lessBeam' : 'lessSlab')
 
 interface DimensionProps {
   readonly x: number

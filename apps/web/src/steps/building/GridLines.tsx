@@ -21,9 +21,7 @@ import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 import { TextLine } from '../../ui/TextLine'
 import { useGridLook } from './gridStore'
-
-/** 3 before 12. */
-const byNumber = new Intl.Collator('en', { numeric: true })
+import { byNumber } from '../../ui/byNumber'
 
 const axes = [
   ['x', 'Lines at x'],
