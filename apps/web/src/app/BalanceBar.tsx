@@ -1,17 +1,14 @@
 import { formatQuantity, type Balance, type Edit } from '@hedrion/core'
 import { useEffect, useRef, useState } from 'react'
 import styled from 'styled-components'
-import { useAnswer, useDocumentState, useFormat, useSession } from '../compute/SessionContext'
-import { caseInView } from '../drawing/marks'
+import { useDocumentState, useFormat, useSession } from '../compute/SessionContext'
+import { useCaseInView } from '../drawing/useCaseInView'
 import { useDraft } from '../sheet/draftStore'
 import { Value } from '../sheet/Value'
-import { useLook } from '../state/look'
 
 /** The sum of the case that is looked at, always there; after a change it says what the change did for some seconds. */
 export function BalanceBar() {
-  const [look] = useLook()
-  const overview = useAnswer({ kind: 'overview' })
-  const inView = caseInView(overview, look.case)
+  const inView = useCaseInView()
   const balance = inView?.loadCase.balance
   return (
     <Bar aria-label="Balance">

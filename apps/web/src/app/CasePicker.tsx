@@ -1,7 +1,8 @@
 import { Button, Header, ListBox, ListBoxItem, ListBoxSection, Select, type Key } from 'react-aria-components'
 import styled from 'styled-components'
 import { useAnswer } from '../compute/SessionContext'
-import { caseInView, markOf } from '../drawing/marks'
+import { markOf } from '../drawing/marks'
+import { useCaseInView } from '../drawing/useCaseInView'
 import { useLook } from '../state/look'
 import { PopCard } from '../ui/PopCard'
 import { Swatch } from '../ui/Swatch'
@@ -9,8 +10,8 @@ import { Swatch } from '../ui/Swatch'
 /** What is looked at: the action and its case. */
 export function CasePicker() {
   const overview = useAnswer({ kind: 'overview' })
-  const [look, change] = useLook()
-  const inView = caseInView(overview, look.case)
+  const [, change] = useLook()
+  const inView = useCaseInView()
   if (!overview || !inView) return <span />
   const { action, loadCase } = inView
   const choose = (key: Key | null) => key !== null && change({ case: String(key) })

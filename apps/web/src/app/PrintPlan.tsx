@@ -4,11 +4,12 @@ import { Link } from 'react-router'
 import styled, { createGlobalStyle } from 'styled-components'
 import { useAnswer, useFormat, useRecords } from '../compute/SessionContext'
 import { Legend } from '../drawing/Legend'
-import { caseInView, markOf } from '../drawing/marks'
+import { markOf } from '../drawing/marks'
 import { paint, textSizes } from '../drawing/paint'
 import { paperView, scaleFor, type Room } from '../drawing/paper'
 import { planScene } from '../drawing/planScene'
 import type { Scene } from '../drawing/scene'
+import { useCaseInView } from '../drawing/useCaseInView'
 import { useLevel } from '../drawing/useLevel'
 import { addressOf, useLook } from '../state/look'
 import { Button } from '../ui/Button'
@@ -24,8 +25,7 @@ export function PrintPlan({ base }: { readonly base: string }) {
   const [look] = useLook()
   const format = useFormat()
   const { level } = useLevel()
-  const overview = useAnswer({ kind: 'overview' })
-  const seen = caseInView(overview, look.case)
+  const seen = useCaseInView()
   const caseId = seen?.loadCase.id ?? ''
   const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
   const grid = useRecords('gridLine')

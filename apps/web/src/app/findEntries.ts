@@ -1,4 +1,5 @@
 import { expanded, familyOf, recordsOf, stillThere, type Document, type Overview } from '@hedrion/core'
+import { kindNames } from '../compute/useEdit'
 import type { Look } from '../state/look'
 import { stepNames, stepTitles } from './steps'
 
@@ -97,34 +98,24 @@ const elementSteps = {
   barrier: 'actions',
   opening: 'building',
 } as const
-const elementWords = {
-  member: 'member',
-  panel: 'panel',
-  patch: 'patch',
-  wallRun: 'wall run',
-  lineLoad: 'line load',
-  pointLoad: 'point load',
-  stair: 'flight of stairs',
-  barrier: 'barrier',
-  opening: 'opening',
-} as const
 
 /** An element on every level that its layout stands on. */
 function elementEntries(document: Document, overview: Overview | undefined): readonly FindEntry[] {
   const levels = overview?.levels ?? []
-  return (Object.keys(elementSteps) as (keyof typeof elementSteps)[]).flatMap((kind) =>
-    recordsOf(document, kind).flatMap((record) =>
+  return (Object.keys(elementSteps) as (keyof typeof elementSteps)[]).flatMap((kind) => {
+    const word = kindNames[kind].toLowerCase()
+    return recordsOf(document, kind).flatMap((record) =>
       levels
         .filter(({ layoutId }) => layoutId === record.layout)
         .map((level): FindEntry => ({
           id: `${record.id} ${level.id}`,
-          text: `${elementWords[kind]} ${record.label}, level ${level.name}`,
-          kind: kind === 'member' && record.kind === 'member' ? record.role : elementWords[kind],
+          text: `${word} ${record.label}, level ${level.name}`,
+          kind: kind === 'member' && record.kind === 'member' ? record.role : word,
           step: elementSteps[kind],
           look: { level: level.id, view: 'plan', picked: [expanded(record.id, level.id)] },
         })),
-    ),
-  )
+    )
+  })
 }
 
 /** Words of a name as they are compared: “Member C1, level 1” has member, c1, level and 1. */

@@ -9,10 +9,11 @@ import { useLook } from '../state/look'
 import { Drawing, type DrawingProps } from './Drawing'
 import { elevationScene } from './elevationScene'
 import { LevelStrip } from './LevelStrip'
-import { caseInView, markOf } from './marks'
+import { markOf } from './marks'
 import type { PlanOptions } from './planOptions'
 import { planScene } from './planScene'
 import type { Scene } from './scene'
+import { useCaseId } from './useCaseInView'
 import { useLevel } from './useLevel'
 
 interface PlanPaneProps {
@@ -95,16 +96,11 @@ function useReached(levelId: string): readonly string[] {
   )
 }
 
-function useCaseInView(): string {
-  const [look] = useLook()
-  return caseInView(useAnswer({ kind: 'overview' }), look.case)?.loadCase.id ?? ''
-}
-
 function usePlanScene({ options, more }: PlanPaneProps): Scene {
   const grid = useRecords('gridLine')
   const format = useFormat()
   const { level } = useLevel()
-  const caseId = useCaseInView()
+  const caseId = useCaseId()
   const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
   const { area, member, names, spans, lit } = options
   const [{ parts }] = useLook()
@@ -131,7 +127,7 @@ function useNumbersWanted(scene: Scene): Scene {
 function useElevationScene(): Scene {
   const [look] = useLook()
   const format = useFormat()
-  const caseId = useCaseInView()
+  const caseId = useCaseId()
   const elevation = useAnswer({ kind: 'elevation', axis: look.view === 'y' ? 'y' : 'x', caseId })
   return useMemo(
     () => elevationScene(elevation, { format, mark: markOf(caseId), forces: true }),

@@ -1,4 +1,5 @@
 import {
+  along,
   displayFactor,
   distance,
   formatQuantity,
@@ -100,14 +101,12 @@ function ordinateLabels(
   top: number,
   format: NumberFormat,
 ): readonly Label[] {
-  const length = distance(a, b)
-  const at = (s: number): Point => [a[0] + ((b[0] - a[0]) * s) / length, a[1] + ((b[1] - a[1]) * s) / length]
   const [nx, ny] = acrossOf(a, b)
   const label = (s: number, q: number): Label => {
     const beyond = Math.abs(q) * scale + 9
     return {
       text: formatValue(q, 'lineLoad', format),
-      at: at(s),
+      at: along(a, b, s),
       dx: nx * (beyond + 8),
       dy: -ny * beyond,
       priority: 20 + (30 * Math.abs(q)) / top + (s1 - s0),

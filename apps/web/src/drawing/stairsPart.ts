@@ -1,4 +1,5 @@
 import {
+  along,
   distance,
   formatQuantity,
   formatValue,
@@ -42,10 +43,6 @@ function flightShapes({ outline, foot, head, load, notCarriedWidth }: StairView,
   const [a = foot, b = foot, c = head, d = head] = outline
   const length = distance(foot, head)
   const treads = Math.min(60, Math.max(2, Math.round(length / tread)))
-  const between = (from: Point, to: Point, t: number): Point => [
-    from[0] + (to[0] - from[0]) * t,
-    from[1] + (to[1] - from[1]) * t,
-  ]
   const lost = notCarriedWidth > 1e-6
   const end = (from: Point, to: Point): Shape => ({
     kind: 'line',
@@ -59,18 +56,21 @@ function flightShapes({ outline, foot, head, load, notCarriedWidth }: StairView,
     { kind: 'area', region: [outline], ground: 'floor', stroke: { tone: 'quiet', width: 1 } },
     ...Array.from({ length: treads - 1 }, (_, i): Shape => {
       const t = (i + 1) / treads
-      return { kind: 'line', points: [between(a, d, t), between(b, c, t)], stroke: { tone: 'border', width: 0.7 } }
+      return { kind: 'line', points: [partWay(a, d, t), partWay(b, c, t)], stroke: { tone: 'border', width: 0.7 } }
     }),
     {
       kind: 'line',
-      points: [between(foot, head, 0.08), between(foot, head, 0.92)],
+      points: [partWay(foot, head, 0.08), partWay(foot, head, 0.92)],
       stroke: { tone: 'ink', width: 1.2 },
     },
-    { kind: 'arrow', at: between(foot, head, 0.92), ...towards(foot, head), tone: 'ink', width: 1.2, tail: 'away' },
+    { kind: 'arrow', at: partWay(foot, head, 0.92), ...towards(foot, head), tone: 'ink', width: 1.2, tail: 'away' },
     end(a, b),
     end(d, c),
   ]
 }
+
+/** The point at a part of the way from one to the other. */
+const partWay = (from: Point, to: Point, part: number): Point => along(from, to, part * distance(from, to))
 
 /** A dozen pixels the way up. */
 function towards([x0, y0]: Point, [x1, y1]: Point): { readonly dx: number; readonly dy: number } {
@@ -134,8 +134,7 @@ function barrierShapes({ a, b, outward, load, value }: BarrierView): readonly Sh
     load === 0
       ? []
       : Array.from({ length: count }, (_, i): Shape => {
-          const t = (i + 0.5) / count
-          const at: Point = [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t]
+          const at = partWay(a, b, (i + 0.5) / count)
           return { kind: 'arrow', at, dx: 20 * outward[0], dy: 20 * outward[1], tone, width: 1.6, tail: 'at' }
         })
   return [{ kind: 'line', points: [a, b], stroke: { tone, width: load === 0 ? 1.6 : 3, dash: [1, 3] } }, ...arrows]

@@ -1,4 +1,4 @@
-import { formatQuantity, type FloorView, type NumberFormat, type Point, type TypedLoadView } from '@hedrion/core'
+import { formatQuantity, meanOf, type FloorView, type NumberFormat, type TypedLoadView } from '@hedrion/core'
 import { typedText } from './describe'
 import type { Label, Mark, Scene, Shape, Target, Tone } from './scene'
 
@@ -40,11 +40,9 @@ function shapesOf({ kind, a, b, load, notCarried }: TypedLoadView, tone: Tone): 
 const labelOf = ({ kind, a, b, load, expandedId }: TypedLoadView, format: NumberFormat): Label => ({
   of: expandedId,
   text: formatQuantity(load, kind === 'line' ? 'lineLoad' : 'force', format),
-  at: middle(a, b),
+  at: meanOf([a, b]),
   priority: 58,
   bold: true,
   // beside a line that runs up the sheet, above any other
   ...(Math.abs(b[1] - a[1]) > Math.abs(b[0] - a[0]) ? { dx: 8, align: 'left' as const } : { dy: -13 }),
 })
-
-const middle = (a: Point, b: Point): Point => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]

@@ -4,11 +4,11 @@ import styled from 'styled-components'
 import { fieldLook } from './FieldBox'
 import { PopCard } from './PopCard'
 
-interface ChoiceProps<T extends string> {
+export interface ChoiceProps<T extends string> {
   readonly label: string
   readonly value: T | null
   readonly options: readonly (readonly [value: T, text: string])[]
-  readonly onChange: (value: T) => void
+  readonly onChange: (value: T) => unknown
   readonly placeholder?: string
   readonly isDisabled?: boolean
 }

@@ -62,7 +62,7 @@ export const slabWeight = (thickness: number, material: Material): Traced<'press
   })
 
 /** A layer weighs its thickness × unit weight, or what was typed for it. */
-export function buildUpWeight(buildUp: BuildUp | undefined): Traced<'pressure'> {
+export function buildUpWeight(buildUp: Pick<BuildUp, 'layers'> | undefined): Traced<'pressure'> {
   const terms = (buildUp?.layers ?? []).map(({ name, thickness, unitWeight, load, source }): TracedTerm => {
     if (load !== null) return { label: `${name}, typed`, value: load }
     if (thickness === null || unitWeight === null) return { label: `${name}, no weight given`, value: 0 }

@@ -1,6 +1,6 @@
 import type { GridLine } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
-import { distance } from '../geometry/segment'
+import { crossing, distance } from '../geometry/segment'
 
 /** A straight grid line as a point on it and its direction, of unit length. */
 interface Straight {
@@ -29,11 +29,8 @@ export function crossingsOf(first: GridLine, second: GridLine): readonly Point[]
 
 /** Nearly parallel lines (a thousandth) meet too far away to be meant. */
 function crossingOfLines(a: Straight, b: Straight): readonly Point[] {
-  const across = a.along[0] * b.along[1] - a.along[1] * b.along[0]
-  if (Math.abs(across) < 1e-3) return []
-  const [dx, dy] = [b.at[0] - a.at[0], b.at[1] - a.at[1]]
-  const s = (dx * b.along[1] - dy * b.along[0]) / across
-  return [[a.at[0] + s * a.along[0], a.at[1] + s * a.along[1]]]
+  const point = crossing(a.at, a.along, b.at, b.along, 1e-3)
+  return point ? [point] : []
 }
 
 /** A line that is drawn from its start meets a ring ahead of it; one across the whole grid may meet it twice. */

@@ -1,6 +1,7 @@
 import type { Beam, FramePlan } from '../building/frame'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
+import { once } from '../document/once'
 import { nearby } from '../geometry/nearby'
 import type { Point } from '../geometry/point'
 import { along, distance, footOn, overlapOn, project } from '../geometry/segment'
@@ -16,13 +17,7 @@ const shared = 0.1
 type Found = Omit<Concern, 'data'> & { readonly data: (label: (id: string) => string) => Concern['data'] }
 
 /** A frame is looked through once: an edit of a load keeps it. */
-const known = new WeakMap<FramePlan, readonly Found[]>()
-
-function foundIn(frame: FramePlan): readonly Found[] {
-  const found = known.get(frame) ?? [...doubledAndCrossing(frame), ...nearMisses(frame)]
-  known.set(frame, found)
-  return found
-}
+const foundIn = once((frame: FramePlan): readonly Found[] => [...doubledAndCrossing(frame), ...nearMisses(frame)])
 
 /** Members drawn twice, ends that just miss what they were to stand on, and beams that cross without a joint. */
 export function jointConcerns({ document, floors }: ProjectState): readonly Concern[] {

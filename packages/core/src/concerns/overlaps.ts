@@ -1,5 +1,6 @@
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
+import { once } from '../document/once'
 import { intersection, regionOf } from '../geometry/clip'
 import { nearby } from '../geometry/nearby'
 import { regionArea, type Region, type Ring } from '../geometry/polygon'
@@ -12,15 +13,19 @@ const meant = 0.1
 
 /** Panels of one layout that lie over each other: what they carry counts twice there. */
 export const overlappingPanels = (state: ProjectState): readonly Concern[] =>
-  overlapsIn(state, 'panel.overlap', ({ panels }) =>
-    panels.map(({ panel, outline }) => ({ id: panel.id, ring: panel.outline, outline })),
-  )
+  overlapsIn(state, 'panel.overlap', panelOverlaps)
 
 /** Roof slopes that lie over each other: it is doubtful which of them is the roof there. */
 export const overlappingSlopes = (state: ProjectState): readonly Concern[] =>
-  overlapsIn(state, 'slope.overlap', ({ slopes }) =>
-    slopes.map(({ id, outline }) => ({ id, ring: outline, outline: regionOf(outline) })),
-  )
+  overlapsIn(state, 'slope.overlap', slopeOverlaps)
+
+// a plan is looked through once: an edit of a load keeps it
+const panelOverlaps = once(({ panels }: LayoutPlan) =>
+  overlapsOf(panels.map(({ panel, outline }) => ({ id: panel.id, ring: panel.outline, outline }))),
+)
+const slopeOverlaps = once(({ slopes }: LayoutPlan) =>
+  overlapsOf(slopes.map(({ id, outline }) => ({ id, ring: outline, outline: regionOf(outline) }))),
+)
 
 interface Outlined {
   readonly id: string
@@ -28,32 +33,21 @@ interface Outlined {
   readonly outline: Region
 }
 
+type Overlap = readonly [Outlined, Outlined, number]
+
 function overlapsIn(
   { document, floors }: ProjectState,
   code: Concern['code'],
-  of: (plan: LayoutPlan) => readonly Outlined[],
+  of: (plan: LayoutPlan) => readonly Overlap[],
 ): readonly Concern[] {
   const layouts = new Map(floors.map(({ floor, operator }) => [floor.layoutId, operator.plan]))
   return [...layouts.values()].flatMap((plan) =>
-    overlapsOnce(plan, code, () => of(plan)).map(([a, b, area]): Concern => {
+    of(plan).map(([a, b, area]): Concern => {
       const about = [a.id, b.id]
       const [first = '', second = ''] = about.map((id) => labelOf(document, id))
       return { code, severity: 'caution', about, data: { a: first, b: second, area } }
     }),
   )
-}
-
-type Overlap = readonly [Outlined, Outlined, number]
-
-/** A plan is looked through once: an edit of a load keeps it. */
-const known = new WeakMap<LayoutPlan, Map<string, readonly Overlap[]>>()
-
-function overlapsOnce(plan: LayoutPlan, code: string, list: () => readonly Outlined[]): readonly Overlap[] {
-  const ofPlan = known.get(plan) ?? new Map<string, readonly Overlap[]>()
-  known.set(plan, ofPlan)
-  const found = ofPlan.get(code) ?? overlapsOf(list())
-  ofPlan.set(code, found)
-  return found
 }
 
 function overlapsOf(list: readonly Outlined[]): readonly Overlap[] {

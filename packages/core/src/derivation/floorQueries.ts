@@ -1,8 +1,7 @@
 import { columnLength } from '../building/slopes'
-import { goingOf } from '../building/stairs'
 import { expanded, splitExpanded } from '../document/labels'
 import { readArea } from './cells'
-import type { RegionSource, Source } from '../rundown/sources'
+import { keyExtentOf, type KeyExtent, type RegionSource, type Source, type StairSource } from '../rundown/sources'
 import type { FloorState } from './floorStates'
 import type { ProjectState } from './project'
 
@@ -72,21 +71,19 @@ export function keyOfRegion(state: ProjectState, { region, panel }: RegionSource
   return record?.kind === 'patch' ? record.key : record?.kind === 'layout' ? record.defaultKey : null
 }
 
-/** What of a load key one unit of a source brings: m² per unit, in plan and as it lies. */
-export interface KeyShare {
+/** A load key with what one unit of a source brings of it. */
+export interface KeyShare extends KeyExtent {
   readonly keyId: string
-  readonly plan: number
-  readonly lying: number
 }
 
-/** The load key of a region or a flight of stairs, of which each end brings half; null for what has none. */
+/** The load key of a region or a flight of stairs; null for what has none. */
 export function keyShareOf(state: ProjectState, source: Source): KeyShare | null {
-  if (source.kind === 'region') {
-    const keyId = keyOfRegion(state, source)
-    return keyId === null ? null : { keyId, plan: 1, lying: source.region.stretch }
-  }
-  const record = source.kind === 'stair' ? state.document.records.get(source.stair.id) : undefined
-  if (record?.kind !== 'stair' || record.key === null) return null
-  const half = goingOf(record) / 2
-  return { keyId: record.key, plan: half, lying: half }
+  if (source.kind !== 'region' && source.kind !== 'stair') return null
+  const keyId = source.kind === 'region' ? keyOfRegion(state, source) : keyOfStair(state, source)
+  return keyId === null ? null : { keyId, ...keyExtentOf(source) }
+}
+
+function keyOfStair({ document }: ProjectState, { stair }: StairSource): string | null {
+  const record = document.records.get(stair.id)
+  return record?.kind === 'stair' ? record.key : null
 }

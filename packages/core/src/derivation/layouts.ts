@@ -4,6 +4,7 @@ import { planPanel, stripOutline, type PanelPlan } from '../building/panelRegion
 import { stairEnds } from '../building/stairs'
 import { wallSegments, type WallSegment } from '../building/wallSegments'
 import { recordsOf, type Document } from '../document/document'
+import { once } from '../document/once'
 import {
   lineLoadShape,
   memberShape,
@@ -195,11 +196,10 @@ interface LayoutShapes {
 }
 
 /** Of each layout the last shapes and what came of them: the same objects again need not be looked through. */
-const lastOf = new WeakMap<Memo, Map<string, { readonly shapes: LayoutShapes; readonly operator: LayoutOperator }>>()
+const lastOf = once<Memo, Map<string, { shapes: LayoutShapes; operator: LayoutOperator }>>(() => new Map())
 
 function operatorOf(memo: Memo, layoutId: string, shapes: LayoutShapes): LayoutOperator {
-  const known = lastOf.get(memo) ?? new Map<string, { shapes: LayoutShapes; operator: LayoutOperator }>()
-  lastOf.set(memo, known)
+  const known = lastOf(memo)
   const last = known.get(layoutId)
   if (last && sameShapes(last.shapes, shapes)) return last.operator
   const operator = deriveOperator(memo, shapes)
@@ -208,8 +208,8 @@ function operatorOf(memo: Memo, layoutId: string, shapes: LayoutShapes): LayoutO
 }
 
 function forgetOthers(memo: Memo, layoutIds: readonly string[]): void {
-  const known = lastOf.get(memo)
-  for (const id of known?.keys() ?? []) if (!layoutIds.includes(id)) known?.delete(id)
+  const known = lastOf(memo)
+  for (const id of known.keys()) if (!layoutIds.includes(id)) known.delete(id)
 }
 
 const sameShapes = (a: LayoutShapes, b: LayoutShapes): boolean =>

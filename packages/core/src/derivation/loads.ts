@@ -11,13 +11,12 @@ import {
 import { keyLoads, type KeyLoads } from '../actions/keyLoads'
 import { layerWeight, memberWeight, trussWeight } from '../actions/ownWeight'
 import { flightInputs, flightWeight } from '../actions/stairLoad'
-import { goingOf } from '../building/stairs'
 import type { TrussLengths } from '../building/truss'
 import { recordsOf, type Document } from '../document/document'
 import type { BuildUp, LoadKey } from '../document/recordKinds'
 import type { MaterialWeight, MemberStock, PanelSlab, SectionArea, StairStock } from '../document/shapes'
 import type { LayoutOperator } from '../rundown/operator'
-import type { Source } from '../rundown/sources'
+import { keyExtentOf, type KeyExtent, type RegionSource, type StairSource } from '../rundown/sources'
 import { familyOf } from '../standards/families'
 import type { FamilyId } from '../standards/family'
 import type { Standard } from '../standards/layer'
@@ -183,38 +182,29 @@ interface RegionLoads {
   readonly keyOf: ReadonlyMap<string, string>
 }
 
-function putRegion(
-  { panel, region }: Extract<Source, { kind: 'region' }>,
-  { keys, keyOf }: RegionLoads,
-  weights: OwnWeights,
-  put: Put,
-): void {
+function putRegion(source: RegionSource, { keys, keyOf }: RegionLoads, weights: OwnWeights, put: Put): void {
+  const { panel, region } = source
   if (region.base) {
     put(selfWeight, region.stretch * (weights.slabs.get(panel.panel.id) ?? 0))
     put(area, 1)
   }
   const loads = keys.get(keyOf.get(region.patchId ?? 'default') ?? '')
   // what lies in the roof weighs by its true area, what people and stored goods bring goes by the plan
-  if (loads) putKey(loads, { lying: region.stretch, plan: 1 }, put)
+  if (loads) putKey(loads, keyExtentOf(source), put)
 }
 
 /** Each end takes half of the flight. */
-function putStair(
-  { stair }: Extract<Source, { kind: 'stair' }>,
-  { keys, keyOf }: RegionLoads,
-  weights: OwnWeights,
-  put: Put,
-): void {
-  const half = goingOf(stair) / 2
-  put(selfWeight, half * (weights.stairs.get(stair.id) ?? 0))
-  const loads = keys.get(keyOf.get(stair.id) ?? '')
-  if (loads) putKey(loads, { lying: half, plan: half }, put)
+function putStair(source: StairSource, { keys, keyOf }: RegionLoads, weights: OwnWeights, put: Put): void {
+  const extent = keyExtentOf(source)
+  put(selfWeight, extent.plan * (weights.stairs.get(source.stair.id) ?? 0))
+  const loads = keys.get(keyOf.get(source.stair.id) ?? '')
+  if (loads) putKey(loads, extent, put)
 }
 
 /** Everything that a load key brings, times how much of it lies there and how much of the plan that is. */
 function putKey(
   { buildUp, construction, cases, imposed, partitions }: KeyLoads,
-  { lying, plan }: { readonly lying: number; readonly plan: number },
+  { lying, plan }: KeyExtent,
   put: Put,
 ): void {
   put(buildUps, lying * buildUp.value)

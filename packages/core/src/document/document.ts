@@ -1,3 +1,4 @@
+import { once } from './once'
 import type { Id, Kind, Rec, RecOf } from './recordKinds'
 
 export const formatName = 'hedrion-project'
@@ -13,19 +14,12 @@ export const emptyDocument: Document = { records: new Map() }
 const byId = (a: { readonly id: string }, b: { readonly id: string }): number =>
   a.id < b.id ? -1 : a.id > b.id ? 1 : 0
 
-const sortedByKind = new WeakMap<Document, Map<Kind, readonly Rec[]>>()
-
 /** All records of a kind in the order of their ids, so that insertion order never matters. */
 export function recordsOf<K extends Kind>(document: Document, kind: K): readonly RecOf<K>[] {
-  let sorted = sortedByKind.get(document)
-  if (!sorted) {
-    sorted = sortRecords(document)
-    sortedByKind.set(document, sorted)
-  }
-  return (sorted.get(kind) ?? []) as readonly RecOf<K>[]
+  return (sortedByKind(document).get(kind) ?? []) as readonly RecOf<K>[]
 }
 
-function sortRecords(document: Document): Map<Kind, readonly Rec[]> {
+const sortedByKind = once((document: Document): ReadonlyMap<Kind, readonly Rec[]> => {
   const found = new Map<Kind, Rec[]>()
   for (const record of document.records.values()) {
     const there = found.get(record.kind)
@@ -34,7 +28,7 @@ function sortRecords(document: Document): Map<Kind, readonly Rec[]> {
   }
   for (const list of found.values()) list.sort(byId)
   return found
-}
+})
 
 export function find<K extends Kind>(document: Document, id: Id<K> | null | undefined): RecOf<K> | undefined {
   return id === null || id === undefined ? undefined : (document.records.get(id) as RecOf<K> | undefined)

@@ -1,5 +1,6 @@
 import type { Document } from './document'
 import { recordsOf } from './document'
+import { once } from './once'
 import { object, type Fields, type Problem, type Reference } from './fields'
 import { kinds, recordKinds, type GridLine, type Level, type Rec } from './recordKinds'
 
@@ -26,17 +27,10 @@ function referenceProblems(document: Document): readonly Problem[] {
 
 const bodies = new Map(kinds.map((kind) => [kind, object(recordKinds[kind] as Fields)]))
 
-/** Records never change, so what one points at is found once: an edit looks at all records, and reads one of them. */
-const found = new WeakMap<Rec, readonly Reference[]>()
-
-/** Every reference that a record holds, with the field it stands in. */
-export function referencesOf(record: Rec): readonly Reference[] {
-  const known = found.get(record)
-  if (known) return known
-  const references = bodies.get(record.kind)?.references?.(record) ?? []
-  found.set(record, references)
-  return references
-}
+/** Every reference that a record holds, with the field it stands in: an edit looks at all records, and reads one of them. */
+export const referencesOf = once(
+  (record: Rec): readonly Reference[] => bodies.get(record.kind)?.references?.(record) ?? [],
+)
 
 /** One basis in every project that holds anything, one layer of each standing in a family, at most one building part. */
 function singleProblems(document: Document): readonly Problem[] {

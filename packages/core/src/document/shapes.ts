@@ -1,3 +1,4 @@
+import { once } from './once'
 import type {
   LineLoad,
   Material,
@@ -16,17 +17,8 @@ import type {
 
 /** Takes some fields of a record as a frozen record of its own, the same object each time. */
 function picker<R extends Rec>() {
-  return <K extends keyof R>(...fields: readonly K[]) => {
-    const known = new WeakMap<R, Pick<R, K>>()
-    return (record: R): Pick<R, K> => {
-      let shape = known.get(record)
-      if (!shape) {
-        shape = Object.freeze(Object.fromEntries(fields.map((field) => [field, record[field]])) as Pick<R, K>)
-        known.set(record, shape)
-      }
-      return shape
-    }
-  }
+  return <K extends keyof R>(...fields: readonly K[]) =>
+    once((record: R) => Object.freeze(Object.fromEntries(fields.map((field) => [field, record[field]])) as Pick<R, K>))
 }
 
 // What of a record shapes the paths of load. Labels, sections, weights and load keys are left out, so that a change of

@@ -3,7 +3,7 @@ import type { Edit } from '../document/changes'
 import type { Document } from '../document/document'
 import type { GridLine } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
-import { onLine, tidy } from '../geometry/tolerance'
+import { onLine, tidy, tidyPoint } from '../geometry/tolerance'
 import { drawnOf, pointsOf, withPoints } from './shaped'
 
 /**
@@ -30,5 +30,5 @@ function mover({ axis, at: from, path: [centre] }: GridLine, at: number): (point
   if (axis === 'x') return ([x, y]) => [tidy(x + at - from), y]
   if (axis === 'y') return ([x, y]) => [x, tidy(y + at - from)]
   const [cx, cy] = centre ?? [0, 0]
-  return ([x, y]) => [tidy(cx + ((x - cx) * at) / from), tidy(cy + ((y - cy) * at) / from)]
+  return ([x, y]) => tidyPoint([cx + ((x - cx) * at) / from, cy + ((y - cy) * at) / from])
 }

@@ -3,10 +3,10 @@ import type { Random } from '../document/document'
 import { gridLetter } from '../document/labels'
 import type { GridLine } from '../document/recordKinds'
 import { distance } from '../geometry/segment'
-import { onLine, tidy } from '../geometry/tolerance'
+import { onLine, tidy, tidyPoint } from '../geometry/tolerance'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
-import { readLengths } from './lengthsText'
+import { partsOf, readLengths } from './lengthsText'
 import { readPlaces } from './placeText'
 
 export type ReadGrid =
@@ -50,9 +50,8 @@ function reading(read: () => readonly GridLine[]): ReadGrid {
 function spacings(text: string, axis: 'x' | 'y', ground: Ground): readonly GridLine[] {
   const read = readLengths(text, ground.format, { name: 'spacing', example: '3 x 7.2, 6.0', least: 0.05, most: 1e5 })
   if (!read.ok) return refuse(read.problem)
-  const same = ground.grid.filter((line) => line.axis === axis).sort((a, b) => a.at - b.at)
-  const last = same.at(-1)
-  const labels = counting(last?.label ?? (axis === 'x' ? '1' : 'A'), last !== undefined, ground.grid)
+  const last = risingLines(axis, ground.grid).at(-1)
+  const labels = nextLabels(axis, ground.grid)
   const places = read.lengths.reduce<readonly number[]>(
     (all, step) => [...all, tidy((all.at(-1) ?? 0) + step)],
     [last?.at ?? 0],
@@ -86,7 +85,7 @@ function aboutPoint(text: string, ground: Ground): readonly GridLine[] {
     ...angles.map((angle) =>
       newGridLine('line', lineLabels(), 0, ground.random, [
         centre,
-        [tidy(centre[0] + reach * Math.cos(angle)), tidy(centre[1] + reach * Math.sin(angle))],
+        tidyPoint([centre[0] + reach * Math.cos(angle), centre[1] + reach * Math.sin(angle)]),
       ]),
     ),
     ...rings.map((radius) => newGridLine('ring', ringLabels(), radius, ground.random, [centre])),
@@ -108,13 +107,10 @@ function anglesOf(text: string, format: NumberFormat): readonly number[] {
 function ringsOf(text: string, format: NumberFormat): readonly number[] {
   const [, list = ''] = /rings?\s+at\s+(.+)$/i.exec(text) ?? []
   const unit = /[a-z]+$/i.exec(list.trim())?.[0] ?? ''
-  return list
-    .split(format.decimal === 'comma' ? ';' : /[,;]/)
-    .filter((part) => part.trim() !== '')
-    .map((part) => {
-      const value = amount(/[a-z]/i.test(part) ? part : `${part} ${unit}`, 'length', format)
-      return value > 0 && value <= 1e5 ? value : refuse('A ring has a radius above nothing, up to 100 km.')
-    })
+  return partsOf(list, format).map((part) => {
+    const value = amount(/[a-z]/i.test(part) ? part : `${part} ${unit}`, 'length', format)
+    return value > 0 && value <= 1e5 ? value : refuse('A ring has a radius above nothing, up to 100 km.')
+  })
 }
 
 function amount(text: string, quantity: 'length' | 'angle', format: NumberFormat): number {
@@ -122,8 +118,26 @@ function amount(text: string, quantity: 'length' | 'angle', format: NumberFormat
   return read.ok ? read.value : refuse(read.problem)
 }
 
+/** The lines across the grid at values of x or of y, from the lowest. */
+const risingLines = (axis: 'x' | 'y', grid: readonly GridLine[]): readonly GridLine[] =>
+  grid.filter((line) => line.axis === axis).sort((a, b) => a.at - b.at)
+
+/** Labels that go on from the last line of a direction. */
+function nextLabels(axis: 'x' | 'y', grid: readonly GridLine[]): () => string {
+  const last = risingLines(axis, grid).at(-1)
+  return counting(last?.label ?? (axis === 'x' ? '1' : 'A'), last !== undefined, grid)
+}
+
+/** One line more in a direction, as far from the last one as that is from the one before; 6 m where there is none. */
+export function lineMore(axis: 'x' | 'y', grid: readonly GridLine[], random: Random): GridLine {
+  const rising = risingLines(axis, grid)
+  const [last, before] = [rising.at(-1), rising.at(-2)]
+  const at = last ? last.at + (before ? last.at - before.at : 6) : 0
+  return newGridLine(axis, nextLabels(axis, grid)(), at, random)
+}
+
 /** Labels that count on from a first one (or the one after it) and are not there yet: 3 after 2, C after B, S2 after S1. */
-export function counting(first: string, after: boolean, grid: readonly GridLine[]): () => string {
+function counting(first: string, after: boolean, grid: readonly GridLine[]): () => string {
   const taken = new Set(grid.map(({ label }) => label))
   const number = /^(.*?)(\d+)$/.exec(first)
   const [head, start] = number ? [number[1] ?? '', Number(number[2])] : ['', letterIndex(first)]

@@ -17,10 +17,14 @@ const limit = 200
 
 const refused = (problem: string): ReadLengths => ({ ok: false, problem })
 
-/** Reads lengths one after another, with how often each comes: `3 x 7.2, 6.0`; where the comma is decimal, semicolons part them. */
+/** What stands between commas or semicolons; where the comma is decimal, semicolons alone part. */
+export const partsOf = (text: string, { decimal }: NumberFormat): readonly string[] =>
+  text.split(decimal === 'comma' ? ';' : /[,;]/).filter((part) => part.trim() !== '')
+
+/** Reads lengths one after another, with how often each comes: `3 x 7.2, 6.0`. */
 export function readLengths(text: string, format: NumberFormat, wanted: Wanted): ReadLengths {
   const { name, example } = wanted
-  const parts = text.split(format.decimal === 'comma' ? ';' : /[,;]/).filter((part) => part.trim() !== '')
+  const parts = partsOf(text, format)
   if (parts.length === 0) return refused(`Say a ${name} or more, such as ${example}.`)
   const lengths: number[] = []
   for (const part of parts) {

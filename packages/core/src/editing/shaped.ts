@@ -1,4 +1,4 @@
-import { tidy } from '../geometry/tolerance'
+import { tidyPoint } from '../geometry/tolerance'
 import type { Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import { splitExpanded } from '../document/labels'
@@ -53,7 +53,7 @@ export function withPoints<D extends Drawn>(record: D, points: readonly Point[])
 export const moved = <D extends Drawn>(record: D, [dx, dy]: Point): D =>
   withPoints(
     record,
-    pointsOf(record).map(([x, y]) => [tidy(x + dx), tidy(y + dy)] as const),
+    pointsOf(record).map(([x, y]) => tidyPoint([x + dx, y + dy])),
   )
 
 /** A label that no record of its kind on the layout has yet: the letters kept, the number counted on. */

@@ -1,8 +1,9 @@
-import { tidy } from '../geometry/tolerance'
 import type { Panel } from '../document/recordKinds'
 import { regionOf } from '../geometry/clip'
 import type { Point } from '../geometry/point'
 import { contains, counterClockwise, corners, type Ring } from '../geometry/polygon'
+import { crossing } from '../geometry/segment'
+import { tidyPoint } from '../geometry/tolerance'
 
 /**
  * The outline of a panel whose free sides stand out (or back, where less than zero) by a distance; sides along which another
@@ -32,11 +33,5 @@ interface Side {
 
 /** Where two sides meet; sides of a ring without straight corners are never parallel. */
 function meet(before: Side, side: Side): Point {
-  const cross = before.along[0] * side.along[1] - before.along[1] * side.along[0]
-  if (Math.abs(cross) < 1e-9) return tidyPoint(side.at)
-  const [dx, dy] = [side.at[0] - before.at[0], side.at[1] - before.at[1]]
-  const t = (dx * side.along[1] - dy * side.along[0]) / cross
-  return tidyPoint([before.at[0] + t * before.along[0], before.at[1] + t * before.along[1]])
+  return tidyPoint(crossing(before.at, before.along, side.at, side.along, 1e-9) ?? side.at)
 }
-
-const tidyPoint = ([x, y]: Point): Point => [tidy(x), tidy(y)]

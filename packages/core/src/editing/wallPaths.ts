@@ -3,8 +3,8 @@ import type { Member, WallRun } from '../document/recordKinds'
 import { union } from '../geometry/clip'
 import type { Point } from '../geometry/point'
 import { corners, counterClockwise, eachEdge, signedArea, touches, type Ring } from '../geometry/polygon'
-import { distance, project } from '../geometry/segment'
-import { alongSpan, onLine, tidy } from '../geometry/tolerance'
+import { crossing, distance, project } from '../geometry/segment'
+import { alongSpan, onLine, tidyPoint } from '../geometry/tolerance'
 import { layoutOutline } from './outline'
 
 /** A path that a wall run follows. */
@@ -12,8 +12,6 @@ export interface WallPath {
   readonly path: readonly Point[]
   readonly closed: boolean
 }
-
-const tidyPoint = ([x, y]: Point): Point => [tidy(x), tidy(y)]
 
 /**
  * The path moved aside: a closed one outwards (inwards where less than zero), an open one to its left as it was drawn. Its
@@ -56,11 +54,7 @@ function sidesOf(points: readonly Point[], closed: boolean): readonly Side[] {
 
 /** Where the lines of two sides meet; the start of the second where they run on. */
 function meet([a, b]: Side, [c, d]: Side): Point {
-  const [ux, uy, vx, vy] = [b[0] - a[0], b[1] - a[1], d[0] - c[0], d[1] - c[1]]
-  const cross = ux * vy - uy * vx
-  if (Math.abs(cross) < 1e-9) return c
-  const t = ((c[0] - a[0]) * vy - (c[1] - a[1]) * vx) / cross
-  return [a[0] + t * ux, a[1] + t * uy]
+  return crossing(a, [b[0] - a[0], b[1] - a[1]], c, [d[0] - c[0], d[1] - c[1]], 1e-9) ?? c
 }
 
 /**

@@ -12,7 +12,7 @@ export interface ReadLayers {
   readonly problems: readonly TableProblem[]
 }
 
-const most = { characters: 100_000, layers: 40 } as const
+export const layerTableLimits = { characters: 100_000, layers: 40 } as const
 
 const columns = {
   name: null,
@@ -38,15 +38,15 @@ export function readLayerTable(text: string, format: NumberFormat): ReadLayers {
     layers: [],
     problems: [{ row, column: '', problem }],
   })
-  if (text.length > most.characters) return refused(1, 'The table is larger than 100 kB.')
+  if (text.length > layerTableLimits.characters) return refused(1, 'The table is larger than 100 kB.')
   const rows = readCells(text)
   const [first] = rows
   if (!first) return refused(1, 'Paste a row to each layer: name, thickness, unit weight; or name, load.')
   const headings = headingsOf(first)
   const body = headings ? rows.slice(1) : rows
   if (body.length === 0) return refused(first.row, 'There are headings and no layer.')
-  if (body.length > most.layers)
-    return refused(1, `There are ${body.length} rows; a build-up has ${most.layers} layers at most.`)
+  if (body.length > layerTableLimits.layers)
+    return refused(1, `There are ${body.length} rows; a build-up has ${layerTableLimits.layers} layers at most.`)
   const layers: Layer[] = []
   const problems: TableProblem[] = []
   for (const { cells, row } of body) {

@@ -8,6 +8,17 @@ export const along = (a: Point, b: Point, s: number): Point => {
   return [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t]
 }
 
+/**
+ * Where the line through p along u meets the line through q along v; undefined where their vectors span less than `least`, so that
+ * they run side by side.
+ */
+export function crossing(p: Point, u: Point, q: Point, v: Point, least: number): Point | undefined {
+  const across = u[0] * v[1] - u[1] * v[0]
+  if (Math.abs(across) < least) return undefined
+  const t = ((q[0] - p[0]) * v[1] - (q[1] - p[1]) * v[0]) / across
+  return [p[0] + t * u[0], p[1] + t * u[1]]
+}
+
 /** Where a point lies relative to the line through a and b: s along it from a, off beside it (left positive). */
 export function project(a: Point, b: Point, p: Point): { readonly s: number; readonly off: number } {
   const length = distance(a, b)

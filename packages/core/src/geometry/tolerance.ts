@@ -1,8 +1,11 @@
+import type { Point } from './point'
+
 /** Two points nearer than this are one point of the building (1 mm: finer than any setting-out). */
 export const samePoint = 1e-3
 
 /** Rounds away what adding and turning lengths leaves behind, well below a setting-out tolerance. */
 export const tidy = (value: number): number => Math.round(value * 1e9) / 1e9
+export const tidyPoint = ([x, y]: Point): Point => [tidy(x), tidy(y)]
 
 /** A supporting member may lie off a panel's edge by this much, as drawn by hand or imported (1 cm). */
 export const onLine = 1e-2

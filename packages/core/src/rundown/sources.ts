@@ -1,6 +1,7 @@
 import type { Beam, FramePlan } from '../building/frame'
 import type { LoadRegion, PanelPlan } from '../building/panelRegions'
 import { stretchesOf, trueLength } from '../building/slopes'
+import { goingOf } from '../building/stairs'
 import type { WallSegment } from '../building/wallSegments'
 import type {
   LineLoadShape,
@@ -69,6 +70,19 @@ export interface StairSource {
   readonly a: Point
   readonly b: Point
   readonly share: Share
+}
+
+/** What of a load key one unit of a source brings: m² per unit, in plan and as it lies. */
+export interface KeyExtent {
+  readonly plan: number
+  readonly lying: number
+}
+
+/** A region brings it by its area, which is larger where it lies in the roof; each end of a flight of stairs brings half of its length. */
+export function keyExtentOf(source: RegionSource | StairSource): KeyExtent {
+  if (source.kind === 'region') return { plan: 1, lying: source.region.stretch }
+  const half = goingOf(source.stair) / 2
+  return { plan: half, lying: half }
 }
 
 export interface BeamSource {

@@ -1,21 +1,14 @@
 import type { Concern } from '../outcome/outcome'
 import { formatQuantity, type NumberFormat } from '../units/format'
 import type { Quantity } from '../units/quantity'
+import { sourceNames } from './sourceNames'
 
 type Sentence = (
   data: Readonly<Record<string, number | string>>,
   show: (key: string, quantity: Quantity) => string,
 ) => string
 
-const whatIs: Readonly<Record<string, string>> = {
-  region: 'panel',
-  wall: 'wall run',
-  line: 'line load',
-  point: 'point load',
-  stair: 'flight of stairs',
-  beam: 'beam',
-  strut: 'member in space',
-}
+const whatIs: Readonly<Record<string, string>> = sourceNames
 
 /** One sentence with its remedy for every code; a test holds the list against the codes in use. */
 const sentences: Readonly<Record<string, Sentence>> = {

@@ -17,9 +17,10 @@ import { type } from '../../ui/tokens'
 import { roleText, strutNames } from '../describe'
 import { DrawnList } from '../DrawnList'
 import { neighbour } from '../hit'
-import { caseInView, markOf } from '../marks'
+import { markOf } from '../marks'
 import { directions, pickedAfter } from '../picking'
 import type { Target } from '../scene'
+import { useCaseId } from '../useCaseInView'
 import { largestOf } from './solids'
 import { SpaceScene } from './SpaceScene'
 
@@ -33,7 +34,7 @@ export function SpacePane({ area, member }: SpacePaneProps) {
   const [look, change] = useLook()
   const format = useFormat()
   const overview = useAnswer({ kind: 'overview' })
-  const caseId = caseInView(overview, look.case)?.loadCase.id ?? ''
+  const caseId = useCaseId()
   const view = useAnswer({ kind: 'space', caseId })
   const palette = usePalette()
   const frame = useRef<HTMLDivElement>(null)

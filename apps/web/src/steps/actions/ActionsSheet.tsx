@@ -11,12 +11,11 @@ import {
   type WallRun,
 } from '@hedrion/core'
 import { useAnswer, useRecord } from '../../compute/SessionContext'
-import { caseInView } from '../../drawing/marks'
+import { useCaseId } from '../../drawing/useCaseInView'
 import { useLevel } from '../../drawing/useLevel'
 import { PickedTools, usePicked } from '../../sheet/PickedTools'
 import { Scope } from '../../sheet/Scope'
 import { Note, Section, Sheet } from '../../sheet/Sheet'
-import { useLook } from '../../state/look'
 import { Later } from '../../ui/Later'
 import { BarrierLines } from './BarrierLines'
 import { EdgesOfLayout } from './EdgesOfLayout'
@@ -33,10 +32,9 @@ import { WindSheet } from './WindSheet'
 
 /** Gravity actions of the level in view, or wind where a wind case is looked at. */
 export function ActionsSheet() {
-  const [look] = useLook()
   const { level } = useLevel()
   const overview = useAnswer({ kind: 'overview' })
-  const caseId = caseInView(overview, look.case)?.loadCase.id ?? ''
+  const caseId = useCaseId()
   const layout = useRecord(level?.layoutId)
   const picked = usePicked()
   const { patches, runs, typed, stairs, barriers } = useMemo(() => byKind(picked), [picked])

@@ -2,13 +2,14 @@ import { useCallback, useMemo } from 'react'
 import type { FloorView } from '@hedrion/core'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { Legend } from '../../drawing/Legend'
-import { caseInView, markOf } from '../../drawing/marks'
+import { markOf } from '../../drawing/marks'
 import { PlaceLine } from '../../drawing/placing/PlaceLine'
 import { PlacingOverlay } from '../../drawing/placing/PlacingOverlay'
 import { ToolBar } from '../../drawing/placing/ToolBar'
 import { usePlacing } from '../../drawing/placing/usePlacing'
 import { PlanPane } from '../../drawing/PlanPane'
 import type { Scene } from '../../drawing/scene'
+import { useCaseId } from '../../drawing/useCaseInView'
 import { useLevel } from '../../drawing/useLevel'
 import { ViewBar } from '../../drawing/ViewBar'
 import { StepLayout } from '../../sheet/StepLayout'
@@ -21,8 +22,7 @@ import { windOnPlan } from './windOnPlan'
 export function ActionsStep() {
   const [look] = useLook()
   const { level } = useLevel()
-  const overview = useAnswer({ kind: 'overview' })
-  const caseId = caseInView(overview, look.case)?.loadCase.id ?? ''
+  const caseId = useCaseId()
   const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
   const placing = usePlacing()
   const options = useMemo(() => ({ area: true, member: false, names: false, spans: false }), [])

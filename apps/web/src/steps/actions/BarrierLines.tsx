@@ -1,19 +1,18 @@
 import { memo } from 'react'
 import { formatQuantity, type Barrier } from '@hedrion/core'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
-import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
 import { Several } from '../../sheet/Several'
 import { Line, Note, Section } from '../../sheet/Sheet'
-import { severalWord, shared } from '../../sheet/several'
 import { Symbol } from '../../sheet/Symbol'
+import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 import { clauseOf } from './UseLine'
-import { noUse, useUses } from './useUses'
+import { useUses } from './useUses'
 
 /** The picked barriers: how hard people press, how high, and what that asks of the edge. */
 export const BarrierLines = memo(function BarrierLines({ barriers }: { readonly barriers: readonly Barrier[] }) {
@@ -47,25 +46,13 @@ export const BarrierLines = memo(function BarrierLines({ barriers }: { readonly 
 
 /** The use of the floor behind it gives the load; a typed value stands instead of it. */
 function UseOfFloor({ barriers }: { readonly barriers: readonly Barrier[] }) {
-  const edit = useEdit()
-  const note = useNote()
+  const choiceOf = useChoiceOf()
   const fieldOf = useFieldOf()
   const format = useFormat()
   const uses = useUses()
-  const use = shared(barriers.map((barrier) => barrier.use ?? noUse))
   return (
     <Line reference="floor behind it">
-      <Choice
-        label="Use of the floor behind the barrier"
-        value={use}
-        placeholder={use === null ? severalWord : `${use}: not in this standard`}
-        options={uses}
-        onChange={(next) =>
-          edit.setEach(barriers, note.text(barriers, 'use', use ?? severalWord, next), () => ({
-            use: next === noUse ? null : next,
-          }))
-        }
-      />{' '}
+      <Choice {...choiceOf(barriers, 'use', 'use', { ...uses, label: 'Use of the floor behind the barrier' })} />{' '}
       <QuantityField
         {...fieldOf(barriers, 'value', 'typed load on the barrier', 'lineLoad', {
           min: 0,

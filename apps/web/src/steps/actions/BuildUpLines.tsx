@@ -1,7 +1,9 @@
 import { useState } from 'react'
 import {
+  buildUpWeight,
   formatQuantity,
   formatValue,
+  layerTableLimits,
   readLayerTable,
   sourceOf,
   unitWeights,
@@ -80,9 +82,6 @@ function PastedLayers({ onAdd }: { readonly onAdd: (layers: readonly Layer[]) =>
   const [text, setText] = useState('')
   const [refused, setRefused] = useState<string | null>(null)
   const read = text.trim() === '' ? null : readLayerTable(text, format)
-  const weight = (read?.layers ?? []).reduce((sum, { load, thickness, unitWeight }) => {
-    return sum + (load ?? (thickness ?? 0) * (unitWeight ?? 0))
-  }, 0)
   return (
     <>
       <CellsField
@@ -92,7 +91,7 @@ function PastedLayers({ onAdd }: { readonly onAdd: (layers: readonly Layer[]) =>
         onText={setText}
         problems={read?.problems ?? []}
         nothing="Nothing is added."
-        limit={100_000}
+        limit={layerTableLimits.characters}
       />
       {refused !== null && <CellsProblem>{refused}</CellsProblem>}
       {read && read.problems.length === 0 && (
@@ -105,7 +104,7 @@ function PastedLayers({ onAdd }: { readonly onAdd: (layers: readonly Layer[]) =>
             </Button>
           }
         >
-          <Value value={weight} quantity="pressure" strong={false} />
+          <Value value={buildUpWeight({ layers: read.layers }).value} quantity="pressure" strong={false} />
         </Line>
       )}
     </>
@@ -201,7 +200,6 @@ function LayerLine({ buildUp, layer, index }: LayerLineProps) {
       }
     />
   )
-  const weight = layer.load ?? (layer.thickness ?? 0) * (layer.unitWeight ?? 0)
   return (
     <Line
       reference={
@@ -218,7 +216,7 @@ function LayerLine({ buildUp, layer, index }: LayerLineProps) {
       }
       result={
         <>
-          <Value value={weight} quantity="pressure" />{' '}
+          <Value value={buildUpWeight({ layers: [layer] }).value} quantity="pressure" />{' '}
           <Button
             kind="link"
             aria-label={`Delete layer ${layer.name}`}

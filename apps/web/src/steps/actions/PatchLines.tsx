@@ -1,13 +1,13 @@
 import { memo } from 'react'
 import { signedArea, type Patch } from '@hedrion/core'
 import { useRecords } from '../../compute/SessionContext'
-import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
-import { severalWord, shared } from '../../sheet/several'
+import { wordOf } from '../../sheet/several'
+import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
@@ -19,14 +19,12 @@ export const patchModes = [
 
 /** The picked patches: what they carry, and whether they replace or add. */
 export const PatchLines = memo(function PatchLines({ patches }: { readonly patches: readonly Patch[] }) {
-  const edit = useEdit()
-  const note = useNote()
+  const choiceOf = useChoiceOf()
   const fieldOf = useFieldOf()
   const keys = useRecords('loadKey')
   const [first] = patches
   if (!first) return null
-  const nameOf = (id: string | null) => keys.find((key) => key.id === id)?.name ?? severalWord
-  const [key, mode] = [shared(patches.map((patch) => patch.key)), shared(patches.map((patch) => patch.mode))]
+  const keyOptions = keys.map(({ id, name }) => [id, name] as const)
   const area = patches.reduce((sum, { outline }) => sum + Math.abs(signedArea(outline)), 0)
   const alone = patches.length === 1
   return (
@@ -35,41 +33,20 @@ export const PatchLines = memo(function PatchLines({ patches }: { readonly patch
         {alone && <NameField label="Label of the patch" record={first} />}
       </Line>
       <Line reference="carries">
-        <Choice
-          label="Load key of the patch"
-          value={key}
-          placeholder={severalWord}
-          options={keys.map(({ id, name }) => [id as string, name])}
-          onChange={(id) => {
-            const next = keys.find((entry) => entry.id === id)
-            if (next)
-              edit.setEach(patches, note.text(patches, 'load key', nameOf(key), next.name), () => ({ key: next.id }))
-          }}
-        />
-        <Several records={patches} textOf={(patch) => nameOf(patch.key)} />
+        <Choice {...choiceOf(patches, 'key', 'load key', { label: 'Load key of the patch', options: keyOptions })} />
+        <Several records={patches} textOf={({ key }) => wordOf(keyOptions, key)} />
       </Line>
       <Line reference="stands">
-        <Choice
-          label="How the patch stands"
-          value={mode}
-          placeholder={severalWord}
-          options={patchModes}
-          onChange={(next) =>
-            edit.setEach(patches, note.text(patches, 'stands', modeWord(mode), modeWord(next)), () => ({ mode: next }))
-          }
-        />
+        <Choice {...choiceOf(patches, 'mode', 'stands', { label: 'How the patch stands', options: patchModes })} />
         {alone && (
           <>
             {' as number '}
             <QuantityField {...fieldOf(first, 'order', 'order of the patch', 'count', { min: 0, max: 1e6 })} />
           </>
         )}
-        <Several records={patches} textOf={(patch) => modeWord(patch.mode)} />
+        <Several records={patches} textOf={({ mode }) => wordOf(patchModes, mode)} />
       </Line>
       <ConcernsHere ids={patches.map(({ id }) => id).join()} />
     </Section>
   )
 })
-
-const modeWord = (mode: Patch['mode'] | null): string =>
-  patchModes.find(([value]) => value === mode)?.[1] ?? severalWord

@@ -1,11 +1,10 @@
 import { memo } from 'react'
+import { selfWeight } from '@hedrion/core'
 import { useAnswer } from '../../compute/SessionContext'
 import { Line, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
-
-const selfWeight = 'permanent/self-weight'
 
 /** The last line: self-weight is counted once, from sections and slabs, in one case with the factor 1. */
 export const SelfWeightLine = memo(function SelfWeightLine() {

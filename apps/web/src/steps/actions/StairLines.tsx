@@ -1,13 +1,13 @@
 import { memo } from 'react'
-import { atEnd, formatQuantity, goingOf, weightOfFlight, type Stair } from '@hedrion/core'
+import { atEnd, buildUps, formatQuantity, goingOf, selfWeight, weightOfFlight, type Stair } from '@hedrion/core'
 import { useAnswer, useFormat, useRecord, useRecords } from '../../compute/SessionContext'
-import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
 import { Several } from '../../sheet/Several'
 import { Line, Note, Section } from '../../sheet/Sheet'
-import { severalWord, shared } from '../../sheet/several'
+import { severalWord } from '../../sheet/several'
 import { Symbol } from '../../sheet/Symbol'
+import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
@@ -57,50 +57,30 @@ export const StairLines = memo(function StairLines({ stairs }: { readonly stairs
 })
 
 function MaterialChoice({ stairs }: { readonly stairs: readonly Stair[] }) {
-  const edit = useEdit()
-  const note = useNote()
-  const materials = useRecords('material')
-  const nameOf = (id: string | null) => materials.find((entry) => entry.id === id)?.name ?? severalWord
-  const material = shared(stairs.map((stair) => stair.material))
+  const choiceOf = useChoiceOf()
+  const options = useRecords('material').map(({ id, name }) => [id, name] as const)
   return (
     <>
       {' of '}
-      <Choice
-        label="Material of the flight"
-        value={material}
-        placeholder={severalWord}
-        options={materials.map(({ id, name }) => [id as string, name])}
-        onChange={(id) => {
-          const next = materials.find((entry) => entry.id === id)
-          if (next)
-            edit.setEach(stairs, note.text(stairs, 'material', nameOf(material), next.name), () => ({
-              material: next.id,
-            }))
-        }}
-      />
+      <Choice {...choiceOf(stairs, 'material', 'material', { label: 'Material of the flight', options })} />
     </>
   )
 }
 
 /** Finishes and use come from a load key, as they do for a floor. */
 function KeyChoice({ stairs }: { readonly stairs: readonly Stair[] }) {
-  const edit = useEdit()
-  const note = useNote()
+  const choiceOf = useChoiceOf()
   const keys = useRecords('loadKey')
-  const key = shared(stairs.map((stair) => stair.key ?? noKey))
-  const nameOf = (id: string | null) =>
-    id === noKey ? 'none' : (keys.find((entry) => entry.id === id)?.name ?? severalWord)
+  const nameOf = (id: string) => (id === noKey ? 'none' : (keys.find((entry) => entry.id === id)?.name ?? severalWord))
   return (
     <Line reference="finishes and use">
       <Choice
-        label="Load key of the flight"
-        value={key}
-        placeholder={severalWord}
-        options={[[noKey, 'no load key'] as const, ...keys.map(({ id, name }) => [id as string, name] as const)]}
-        onChange={(id) => {
-          const next = keys.find((entry) => entry.id === id)?.id ?? null
-          edit.setEach(stairs, note.text(stairs, 'load key', nameOf(key), nameOf(id)), () => ({ key: next }))
-        }}
+        {...choiceOf(stairs, 'key', 'load key', {
+          label: 'Load key of the flight',
+          options: [[noKey, 'no load key'], ...keys.map(({ id, name }) => [id, name] as const)],
+          none: noKey,
+          saidAs: nameOf,
+        })}
       />
       <Several records={stairs} textOf={(stair) => nameOf(stair.key ?? noKey)} />
     </Line>
@@ -113,8 +93,8 @@ function EndLoads({ stair }: { readonly stair: Stair }) {
   const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === stair.key)
   const weight = material?.kind === 'material' ? weightOfFlight(stair, material) : null
   const rows = [
-    ['own weight', weight, 'permanent/self-weight'],
-    ['build-up', loads?.buildUp, 'permanent/build-ups'],
+    ['own weight', weight, selfWeight],
+    ['build-up', loads?.buildUp, buildUps],
     ['imposed', loads?.imposed, loads?.cases?.imposed],
   ] as const
   return rows.map(([name, load, caseId]) =>

@@ -15,13 +15,13 @@ import { NameField } from '../../sheet/NameField'
 import { PickLine } from '../../sheet/PickLine'
 import { Several } from '../../sheet/Several'
 import { Line, Note, Section } from '../../sheet/Sheet'
-import { severalWord, shared } from '../../sheet/several'
+import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 import { TextLine } from '../../ui/TextLine'
-import { noUse, useUses } from './useUses'
+import { useUses } from './useUses'
 import { byNumber } from '../../ui/byNumber'
 
 const natures = [
@@ -95,33 +95,13 @@ const lengthOf = ({ path }: LineLoad): number =>
 
 /** Permanent, or imposed with the use whose factors it goes by. */
 function NatureLine({ loads }: { readonly loads: readonly TypedLoad[] }) {
-  const edit = useEdit()
-  const note = useNote()
-  const options = useUses()
-  const [nature, use] = [shared(loads.map((load) => load.nature)), shared(loads.map((load) => load.use ?? noUse))]
+  const choiceOf = useChoiceOf()
+  const uses = useUses()
   return (
     <Line reference="acts as">
-      <Choice
-        label="Nature of the load"
-        value={nature}
-        placeholder={severalWord}
-        options={natures}
-        onChange={(next) =>
-          edit.setEach(loads, note.text(loads, 'acts as', nature ?? severalWord, next), () => ({ nature: next }))
-        }
-      />{' '}
-      {nature === 'imposed' && (
-        <Choice
-          label="Use of the load"
-          value={use}
-          placeholder={use === null ? severalWord : `${use}: not in this standard`}
-          options={options}
-          onChange={(next) =>
-            edit.setEach(loads, note.text(loads, 'use', use ?? severalWord, next), () => ({
-              use: next === noUse ? null : next,
-            }))
-          }
-        />
+      <Choice {...choiceOf(loads, 'nature', 'acts as', { label: 'Nature of the load', options: natures })} />{' '}
+      {loads.every(({ nature }) => nature === 'imposed') && (
+        <Choice {...choiceOf(loads, 'use', 'use', { ...uses, label: 'Use of the load' })} />
       )}
       <Several records={loads} textOf={({ nature: word, use: of }) => (of ? `${word}, ${of}` : word)} />
     </Line>

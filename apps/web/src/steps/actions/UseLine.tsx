@@ -1,14 +1,14 @@
 import type { LoadKey, Traced } from '@hedrion/core'
 import { useAnswer } from '../../compute/SessionContext'
-import { useEdit, useNote } from '../../compute/useEdit'
 import { FromMemory } from '../../sheet/FromMemory'
 import { Line } from '../../sheet/Sheet'
 import { Symbol } from '../../sheet/Symbol'
+import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
-import { noUse, useUses } from './useUses'
+import { useUses } from './useUses'
 
 /** The clause that a value of the standard is from, and whether it is remembered. */
 export function clauseOf(traced: Traced | null | undefined, otherwise: string) {
@@ -23,15 +23,10 @@ export function clauseOf(traced: Traced | null | undefined, otherwise: string) {
 
 /** The use gives the imposed load; a typed value stands instead of it. */
 export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
-  const edit = useEdit()
-  const note = useNote()
+  const choiceOf = useChoiceOf()
   const fieldOf = useFieldOf()
   const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === loadKey.id)
-  const options = useUses()
-  const choose = (chosen: string) => {
-    const use = chosen === noUse ? null : chosen
-    edit.set(loadKey, note.text(loadKey, 'use', loadKey.use ?? 'none', use ?? 'none'), { use })
-  }
+  const uses = useUses()
   return (
     <Line
       reference={clauseOf(loads?.imposed, 'imposed')}
@@ -41,13 +36,7 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
         )
       }
     >
-      <Choice
-        label={`Use of ${loadKey.name}`}
-        value={loadKey.use ?? noUse}
-        options={options}
-        onChange={choose}
-        placeholder={`${loadKey.use}: not in this standard`}
-      />{' '}
+      <Choice {...choiceOf(loadKey, 'use', 'use', { ...uses, label: `Use of ${loadKey.name}` })} />{' '}
       {loadKey.use !== null && (
         <>
           <Symbol name={loads?.imposed?.symbol ?? 'q'} />{' '}

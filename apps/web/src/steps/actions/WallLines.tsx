@@ -15,7 +15,7 @@ import { PickLine } from '../../sheet/PickLine'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
 import { Symbol } from '../../sheet/Symbol'
-import { severalWord, shared } from '../../sheet/several'
+import { severalWord, shared, wordOf } from '../../sheet/several'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
@@ -111,16 +111,20 @@ export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: re
           placeholder={severalWord}
           options={heightRules}
           onChange={(heightRule) =>
-            edit.setEach(runs, note.text(runs, 'net height', ruleName(rule), ruleName(heightRule)), ({ height }) => ({
-              heightRule,
-              ...(heightRule === 'typed' && height === null ? { height: 3 } : {}),
-            }))
+            edit.setEach(
+              runs,
+              note.text(runs, 'net height', wordOf(heightRules, rule), wordOf(heightRules, heightRule)),
+              ({ height }) => ({
+                heightRule,
+                ...(heightRule === 'typed' && height === null ? { height: 3 } : {}),
+              }),
+            )
           }
         />{' '}
         {rule === 'typed' && (
           <QuantityField {...fieldOf(runs, 'height', 'height of the wall', 'length', { min: 0.01, max: 100 })} />
         )}
-        <Several records={runs} textOf={({ heightRule }) => ruleName(heightRule)} />
+        <Several records={runs} textOf={({ heightRule }) => wordOf(heightRules, heightRule)} />
       </Line>
       <Later>
         <OpeningsLine runs={runs} />
@@ -154,8 +158,6 @@ export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: re
   )
 })
 
-const ruleName = (rule: WallRun['heightRule'] | null): string =>
-  heightRules.find(([value]) => value === rule)?.[1] ?? severalWord
 const pathOf = (closed: boolean) => (closed ? 'closed' : 'open')
 /** What the wall weighs per area of its face: typed, or the sum of its layers. */
 function MakeLines({ runs }: { readonly runs: readonly WallRun[] }) {

@@ -1,10 +1,9 @@
 import { memo } from 'react'
 import {
-  counting,
   formatQuantity,
   formatValue,
   gridMoveEdits,
-  newGridLine,
+  lineMore,
   readFreeGrid,
   readSpacings,
   type GridLine,
@@ -87,10 +86,8 @@ function AxisLines({ axis, name, lines }: AxisLinesProps) {
   const all = useRecords('gridLine')
   const rising = [...lines].sort((a, b) => a.at - b.at)
   const addOne = () => {
-    const [last, before] = [rising.at(-1), rising.at(-2)]
-    const at = last ? last.at + (before ? last.at - before.at : 6) : 0
-    const label = counting(last?.label ?? (axis === 'x' ? '1' : 'A'), last !== undefined, all)()
-    edit.add(`New grid line ${label}`, [newGridLine(axis, label, at, Math.random)])
+    const line = lineMore(axis, all, Math.random)
+    edit.add(`New grid line ${line.label}`, [line])
   }
   return (
     <Line

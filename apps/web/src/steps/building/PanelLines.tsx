@@ -7,7 +7,7 @@ import { lights } from '../../sheet/litStore'
 import { NameField } from '../../sheet/NameField'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
-import { severalWord, shared } from '../../sheet/several'
+import { severalWord, shared, wordOf } from '../../sheet/several'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
@@ -22,9 +22,6 @@ const openingRules = [
   ['bridged', 'the deck bridges them'],
   ['interrupting', 'they interrupt the span'],
 ] as const
-
-const wordOf = (words: readonly (readonly [string, string])[], value: string): string =>
-  words.find(([entry]) => entry === value)?.[1] ?? value
 
 /** Span, slab and rules of the picked panels. */
 export function PanelLines({ panels }: { readonly panels: readonly Panel[] }) {

@@ -1,4 +1,4 @@
-import { formatQuantity, type MemberView, type PathRow } from '@hedrion/core'
+import { formatQuantity, sourceNames, type MemberView, type PathRow } from '@hedrion/core'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { roleNames } from '../../drawing/describe'
 import { markOf } from '../../drawing/marks'
@@ -57,17 +57,6 @@ export function BeamSheet({ expandedId, caseId }: { readonly expandedId: string;
 
 const letter = (index: number): string => String.fromCharCode(65 + (index % 26))
 
-const kinds = {
-  region: 'panel',
-  wall: 'wall run',
-  line: 'line load',
-  point: 'point load',
-  stair: 'flight of stairs',
-  ownWeight: 'own weight',
-  strut: 'member in space',
-  beam: 'beam',
-  column: 'column',
-} as const
 /** What a load is per, and how much of that lands. */
 const units = {
   region: ['pressure', 'area'],
@@ -104,7 +93,7 @@ function LandingLine({ row, caseId }: { readonly row: PathRow; readonly caseId: 
         </>
       }
     >
-      {kinds[kind]} {kind === 'ownWeight' ? '' : label}
+      {sourceNames[kind]} {kind === 'ownWeight' ? '' : label}
       {intensity !== null && part !== null && (
         <small>
           {' '}

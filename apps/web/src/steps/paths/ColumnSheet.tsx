@@ -1,4 +1,12 @@
-import { formatQuantity, formatValue, unitOf, type ColumnView, type NumberFormat, type PathRow } from '@hedrion/core'
+import {
+  formatQuantity,
+  formatValue,
+  sourceNames,
+  unitOf,
+  type ColumnView,
+  type NumberFormat,
+  type PathRow,
+} from '@hedrion/core'
 import styled from 'styled-components'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { usePicked } from '../../sheet/PickedTools'
@@ -151,11 +159,7 @@ function AreaCheck({ view, caseId }: { readonly view: ColumnView; readonly caseI
 
 const footings = { base: 'stands on the base', beam: 'stands on a beam', nothing: 'stands on nothing' } as const
 const references: Readonly<Record<PathRow['kind'], string>> = {
-  region: 'panel',
-  wall: 'wall run',
-  line: 'line load',
-  point: 'point load',
-  stair: 'flight of stairs',
+  ...sourceNames,
   ownWeight: 'A · γ · l',
   strut: 'half of A · γ · l',
   beam: 'reaction',

@@ -1,6 +1,6 @@
 import { splitExpanded } from '@hedrion/core'
 import { useAnswer, useRecord } from '../../compute/SessionContext'
-import { caseInView } from '../../drawing/marks'
+import { useCaseId } from '../../drawing/useCaseInView'
 import { Note, Sheet } from '../../sheet/Sheet'
 import { useLook } from '../../state/look'
 import { BeamSheet } from './BeamSheet'
@@ -14,9 +14,9 @@ export function PathsSheet() {
   const picked = look.picked.at(-1) ?? ''
   const record = useRecord(splitExpanded(picked)[0])
   const overview = useAnswer({ kind: 'overview' })
-  const caseId = caseInView(overview, look.case)?.loadCase.id
+  const caseId = useCaseId()
   if (!overview) return null
-  if (!caseId)
+  if (caseId === '')
     return (
       <Sheet title="Load paths">
         <Note>No panel yet. Close a ring of beams, or build from the opening sentence.</Note>

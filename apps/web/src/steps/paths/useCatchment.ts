@@ -1,8 +1,8 @@
 import type { BeamView, FloorView } from '@hedrion/core'
 import { useCallback, useMemo } from 'react'
 import { useAnswer } from '../../compute/SessionContext'
-import { caseInView } from '../../drawing/marks'
 import type { Label, Scene, Shape } from '../../drawing/scene'
+import { useCaseId } from '../../drawing/useCaseInView'
 import { useLook } from '../../state/look'
 
 interface Catchment {
@@ -17,8 +17,7 @@ const nothing = { beams: [], panels: [] } as const
 /** Lights what feeds the picked member on the level in view: panels, and beams that rest on it or on each other. */
 export function useCatchment(): Catchment {
   const [look] = useLook()
-  const overview = useAnswer({ kind: 'overview' })
-  const caseId = caseInView(overview, look.case)?.loadCase.id ?? ''
+  const caseId = useCaseId()
   const picked = look.picked.at(-1) ?? ''
   const member = useAnswer({ kind: 'member', expandedId: picked, caseId })
   const column = useAnswer({ kind: 'column', expandedId: picked, caseId })

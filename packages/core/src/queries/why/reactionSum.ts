@@ -3,7 +3,8 @@ import type { ProjectState } from '../../derivation/project'
 import { pointReactions } from '../../rundown/beamStatics'
 import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 import { landingRows, type PathRow } from '../pathRows'
-import { folded, kindNames, splitCase } from './sums'
+import { sourceNames } from '../../wording/sourceNames'
+import { folded, splitCase } from './sums'
 
 /** `reaction:BEAM@LEVEL:SUPPORT:CASE`: what each load on a beam gives to one of its supports, by lever. */
 export function reactionSum(state: ProjectState, rest: string): Traced | null {
@@ -29,7 +30,7 @@ function partOf({ floor, row }: Place, { source, intensity, at, force }: PathRow
 
 function termOf({ kind, label, force, address }: PathRow, value: number): TracedTerm {
   return {
-    label: kind === 'ownWeight' ? 'own weight' : `${kindNames[kind]} ${label}`,
+    label: kind === 'ownWeight' ? 'own weight' : `${sourceNames[kind]} ${label}`,
     value,
     factors: [
       { value: force, quantity: 'force' },

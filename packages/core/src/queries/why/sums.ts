@@ -8,6 +8,7 @@ import { labelOf } from '../../document/labels'
 import { takenOf } from '../../rundown/operator'
 import { recordOfSource, type Source } from '../../rundown/sources'
 import { tracedSum, type Amount, type Traced, type TracedTerm } from '../../trace/traced'
+import { sourceNames } from '../../wording/sourceNames'
 import { barriersOn } from '../../derivation/barriers'
 import { columnRows, landingRows, sourceAddress, type PathRow } from '../pathRows'
 
@@ -30,21 +31,9 @@ export function splitCase(rest: string): readonly [what: string, caseId: string]
   return [rest.slice(0, at), rest.slice(at + 1)]
 }
 
-export const kindNames = {
-  region: 'panel',
-  wall: 'wall run',
-  line: 'line load',
-  point: 'point load',
-  stair: 'flight of stairs',
-  ownWeight: 'own weight',
-  beam: 'beam',
-  strut: 'member in space',
-  column: 'column',
-} as const
-
 export function termOf({ kind, label, force, intensity, part, address }: PathRow): TracedTerm {
   const factors = intensity === null || part === null ? undefined : product(kind, intensity, part)
-  const name = kind === 'ownWeight' ? 'own weight' : `${kindNames[kind]} ${label}`
+  const name = kind === 'ownWeight' ? 'own weight' : `${sourceNames[kind]} ${label}`
   return { label: name, value: force, ...(factors ? { factors } : {}), ...(address ? { address } : {}) }
 }
 
@@ -132,7 +121,7 @@ const sourceTerm = (
 ): TracedTerm => {
   const address = sourceAddress(state, source, caseId, floor.level.id)
   return {
-    label: `${kindNames[source.kind]} ${labelOf(state.document, recordOfSource(source))}`,
+    label: `${sourceNames[source.kind]} ${labelOf(state.document, recordOfSource(source))}`,
     value: intensity * amount,
     factors: product(source.kind, intensity, amount),
     ...(address ? { address } : {}),

@@ -1,0 +1,12 @@
+/** What a load on a member comes from, as sums, concerns and sheets call it. */
+export const sourceNames = {
+  region: 'panel',
+  wall: 'wall run',
+  line: 'line load',
+  point: 'point load',
+  stair: 'flight of stairs',
+  ownWeight: 'own weight',
+  beam: 'beam',
+  strut: 'member in space',
+  column: 'column',
+} as const
