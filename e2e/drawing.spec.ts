@@ -31,6 +31,30 @@ test('a beam by typed grid crossings, undone and made again', async ({ page }) =
   expect(await drawn(page, 'member')).toHaveLength(before + 1)
 })
 
+test('a balcony on a bent beam: drawn by typing, made an arc by its rise, its turning moment said', async ({
+  page,
+}) => {
+  await page.getByRole('button', { name: 'Draw something else' }).click()
+  await page.getByRole('option', { name: 'bent beam' }).click()
+  await typePlace(page, 'A1 to A1 + 2 m south + 3.6 m east to A2')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('status').filter({ hasText: 'New bent beam' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Make it straight' }).click()
+  const rise = page.getByRole('textbox', { name: 'Rise of its arc' })
+  await expect(rise).toHaveValue('0.00')
+  await type(page, 'Rise of its arc', '-1.8 m')
+  await saved(page)
+  const path = (await drawn(page, 'member'))
+    .map((record) => record.path as [number, number][])
+    .find(({ length }) => length > 3)
+  // c²/4 = f (2 R - f): R = (3.6²/1.8 + 1.8)/2 = 4.50 m about 2.70 m north of the middle
+  for (const [x, y] of path ?? [[0, 0]]) expect(Math.hypot(x - 3.6, y - 2.7)).toBeCloseTo(4.5, 6)
+  await page.getByRole('link', { name: 'Paths' }).click()
+  const turning = page.getByText('about the line A to B: its ends are to hold this')
+  await expect(turning).toBeVisible()
+})
+
 test('a column and a panel by the arrow keys over snaps', async ({ page }) => {
   await page.getByRole('radio', { name: 'panel', exact: true }).click()
   await page.getByTestId('drawing').focus()

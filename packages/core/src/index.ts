@@ -5,6 +5,8 @@ export { formatNumber, formatQuantity, formatValue, metricPoint, unitOf, type Nu
 export { parseQuantity, type ParsedQuantity } from './units/parseQuantity'
 export type { Amount, Basis as TraceBasis, Traced, TracedTerm } from './trace/traced'
 export type { Table } from './trace/table'
+export { arcPath, mostRise, riseOf } from './geometry/arc'
+export { legsOf, lengthOfLegs, middleAlong, type Leg } from './geometry/course'
 export type { Point } from './geometry/point'
 export {
   boxOf,
@@ -17,7 +19,7 @@ export {
   type Ring,
 } from './geometry/polygon'
 export { along, distance, project } from './geometry/segment'
-export { sliverArea } from './geometry/tolerance'
+export { onLine, sliverArea } from './geometry/tolerance'
 export type { Problem } from './document/fields'
 export {
   isKind,
@@ -160,7 +162,7 @@ export { gridMoveEdits } from './editing/gridMove'
 export { buildUpWeight } from './actions/ownWeight'
 export { isTypedLoad, typedValue, type TypedLoad } from './actions/typedLoads'
 export { barrierCase, buildUps, isHorizontal, selfWeight, windDirectionOf, windDirections } from './actions/cases'
-export type { LoadLine, LoadPoint } from './rundown/memberLines'
+export { atBends, type LoadLine, type LoadPoint } from './rundown/memberLines'
 export type { RuleId } from './combinations/ruleSets'
 export { panelsInRings } from './editing/panelsInRings'
 export { edgeMoved } from './editing/slabEdge'

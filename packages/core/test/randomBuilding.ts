@@ -1,6 +1,7 @@
 import type { Document, Random } from '../src/document/document'
 import type { Layout, LoadKey, Material, Member, Section, LineLoad } from '../src/document/recordKinds'
 import type { Point } from '../src/geometry/point'
+import { distance } from '../src/geometry/segment'
 import { Building } from './build'
 import { rectangle } from './shapes'
 
@@ -44,6 +45,7 @@ export function randomBuilding(seed: number): Document {
   const storeys = dice.count(1, 4)
   for (let i = 1; i <= storeys; i++) levels.push(building.level(String(i), i * dice.between(2.8, 3.4)))
   const lines = { xs: gridOf(dice), ys: gridOf(dice) }
+  const layouts: Layout[] = []
   let next = 1
   while (next <= storeys) {
     const last = Math.min(storeys, next + dice.count(0, 2))
@@ -53,12 +55,30 @@ export function randomBuilding(seed: number): Document {
       levels[next],
       levels[last],
     )
+    layouts.push(layout)
     fill({ building, dice, layout, stock, ...lines })
     next = last + (dice.chance(0.15) ? 2 : 1)
   }
   if (dice.chance(0.5)) building.part({ parapet: dice.between(0, 1.5) })
+  // after all else, so that seeds that once failed still make the building that failed
+  for (const layout of layouts) addBentBeams({ building, dice, layout, stock, ...lines })
   return building.document
 }
+
+/** Bent beams from column to column or from nowhere to nowhere, round corners and back over themselves. */
+function addBentBeams(site: Site): void {
+  const { building, dice, layout, stock, xs, ys } = site
+  const point = (): Point => [pick(dice, xs), pick(dice, ys)]
+  const [section, material] = [stock.sections[0].id, stock.materials[0].id]
+  if (dice.chance(0.6)) return
+  times(dice, 2, () => {
+    const between = Array.from({ length: dice.count(1, 4) }, () => somewhere(site))
+    const [a, b] = dice.chance(0.8) ? [point(), point()] : [somewhere(site), somewhere(site)]
+    if (distance(a, b) > 0.1) building.member(layout, 'beam', [a, ...between, b], { section, material })
+  })
+}
+
+const pick = (dice: Dice, values: readonly number[]): number => values[dice.count(0, values.length - 1)] ?? 0
 
 function stockOf(building: Building, dice: Dice): Stock {
   const buildUp = building.buildUp([

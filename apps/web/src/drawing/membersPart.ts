@@ -1,14 +1,16 @@
 import {
   along,
+  atBends,
   displayFactor,
-  distance,
   formatQuantity,
   formatValue,
-  meanOf,
+  legsOf,
+  lengthOfLegs,
+  middleAlong,
   type BeamView,
   type FloorView,
+  type Leg,
   type NumberFormat,
-  type Point,
 } from '@hedrion/core'
 import { beamText, columnText } from './describe'
 import { acrossOf } from './paintOrdinates'
@@ -52,17 +54,17 @@ const widths: Partial<Record<BeamView['role'], number>> = {
 /** Beams as lines by their role, those that cannot stand in the warm colour. */
 export function beamsPart(beams: readonly BeamView[], { names, format }: PlanOptions) {
   return part({
-    shapes: beams.map(({ a, b, role, stable }): Shape => ({
+    shapes: beams.map(({ path, role, stable }): Shape => ({
       kind: 'line',
-      points: [a, b],
+      points: path,
       stroke: { tone: stable ? 'ink' : 'warm', width: widths[role] ?? 2 },
     })),
     labels: names
-      ? beams.map(({ a, b, label, expandedId }) => ({
+      ? beams.map(({ path, label, expandedId }) => ({
           text: label,
           of: expandedId,
-          at: meanOf([a, b]),
-          priority: 10 + Math.min(9, distance(a, b)),
+          at: middleAlong(path),
+          priority: 10 + Math.min(9, lengthOfLegs(legsOf(path))),
           dy: -9,
           tone: 'quiet' as const,
         }))
@@ -70,7 +72,7 @@ export function beamsPart(beams: readonly BeamView[], { names, format }: PlanOpt
     targets: beams.map((beam): Target => ({
       id: beam.expandedId,
       kind: 'beam',
-      shape: { kind: 'path', points: [beam.a, beam.b] },
+      shape: { kind: 'path', points: beam.path },
       text: beamText(beam, format),
     })),
   })
@@ -84,19 +86,45 @@ export function ordinatesPart(
 ) {
   const loaded = beams.filter(({ lines }) => lines.length > 0)
   return part({
-    shapes: loaded.map(({ a, b, lines }): Shape => ({ kind: 'ordinates', a, b, lines, scale, mark })),
-    labels: loaded.flatMap(({ a, b, lines, expandedId }) =>
-      lines
-        .flatMap((line) => ordinateLabels(a, b, line, scale, top, format))
-        .map((label) => ({ ...label, of: expandedId })),
+    shapes: loaded.flatMap(({ path, lines }) =>
+      ordinatesByLeg(path, lines).map(([{ a, b }, own]): Shape => ({
+        kind: 'ordinates',
+        a,
+        b,
+        lines: own,
+        scale,
+        mark,
+      })),
+    ),
+    labels: loaded.flatMap(({ path, lines, expandedId }) =>
+      ordinatesByLeg(path, lines).flatMap(([leg, own]) =>
+        own
+          .flatMap((line) => ordinateLabels(leg, line, scale, top, format))
+          .map((label) => ({ ...label, of: expandedId })),
+      ),
     ),
   })
 }
 
+type Ordinates = BeamView['lines']
+
+/** The line loads of each straight piece of a beam, counted from where it begins. */
+function ordinatesByLeg(path: BeamView['path'], lines: Ordinates): readonly (readonly [Leg, Ordinates])[] {
+  const legs = legsOf(path)
+  if (legs.length === 1) return legs.map((leg) => [leg, lines])
+  const parts = lines.flatMap((line) => atBends(legs, line))
+  return legs.map((leg) => [
+    leg,
+    parts.flatMap(([s0, s1, q0, q1]): Ordinates => {
+      const middle = (s0 + s1) / 2 - leg.from
+      return middle > 0 && middle < leg.length ? [[s0 - leg.from, s1 - leg.from, q0, q1]] : []
+    }),
+  ])
+}
+
 function ordinateLabels(
-  a: Point,
-  b: Point,
-  [s0, s1, q0, q1]: BeamView['lines'][number],
+  { a, b }: Leg,
+  [s0, s1, q0, q1]: Ordinates[number],
   scale: number,
   top: number,
   format: NumberFormat,

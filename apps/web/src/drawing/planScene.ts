@@ -72,7 +72,7 @@ function gridBox(grid: readonly GridLine[]) {
 
 function boxOfFloor(floor: FloorView, grid: readonly GridLine[]) {
   const points: Point[] = [
-    ...floor.beams.flatMap(({ a, b }) => [a, b]),
+    ...floor.beams.flatMap(({ path }) => path),
     ...floor.columns.map(({ at }) => at),
     ...floor.regions.flatMap(({ region }) => region.flat()),
     ...floor.walls.flatMap(({ a, b }) => [a, b]),

@@ -11,9 +11,9 @@ export function sketchScene(records: readonly Rec[]): Scene {
   const points = [...members.flatMap(({ path }) => path), ...panels.flat()]
   const floors: readonly Shape[] = panels.map((outline) => ({ kind: 'area', region: [outline], ground: 'floor' }))
   const lines = members.flatMap(({ role, path }): Shape[] => {
-    const [a, b] = path
+    const [a] = path
     if (role === 'column' && a) return [{ kind: 'dot', at: a, size: 10, tone: 'ink' }]
-    return a && b ? [{ kind: 'line', points: [a, b], stroke: { tone: 'ink', width: role === 'girder' ? 3 : 1.6 } }] : []
+    return [{ kind: 'line', points: path, stroke: { tone: 'ink', width: role === 'girder' ? 3 : 1.6 } }]
   })
   return {
     box: points.length > 0 ? boxOf(points) : emptyBox,

@@ -1,4 +1,5 @@
 import type { MemberShape } from '../document/shapes'
+import type { Leg } from '../geometry/course'
 import type { Point } from '../geometry/point'
 
 /** What a beam stands on, at s along it from its start. */
@@ -20,14 +21,24 @@ export interface Station {
 
 export interface Beam {
   readonly member: MemberShape
+  /** Its ends. */
   readonly a: Point
   readonly b: Point
+  /** Its straight pieces: one, or more where it is bent or follows a curve. */
+  readonly legs: readonly Leg[]
+  /** Along its pieces. */
   readonly length: number
   readonly supports: readonly Support[]
   readonly stations: readonly Station[]
   /** Whether statics can hand its load on: two stations, or one at an end that is held against turning. */
   readonly stable: boolean
 }
+
+/** Whether it has more than one piece. */
+export const isBent = ({ legs }: Pick<Beam, 'legs'>): boolean => legs.length > 1
+
+/** All points of a beam, from end to end. */
+export const pointsOfBeam = ({ legs, a }: Pick<Beam, 'legs' | 'a'>): readonly Point[] => [a, ...legs.map(({ b }) => b)]
 
 export interface Column {
   readonly member: MemberShape

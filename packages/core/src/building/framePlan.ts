@@ -1,5 +1,5 @@
 import type { MemberShape } from '../document/shapes'
-import { distance } from '../geometry/segment'
+import { legsOf, lengthOfLegs } from '../geometry/course'
 import { onLine, sameSupport } from '../geometry/tolerance'
 import type { Beam, Column, FramePlan, Station, Support } from './frame'
 import { findSupports, isStable, type Draft } from './supports'
@@ -12,9 +12,11 @@ export function framePlan(members: readonly MemberShape[]): FramePlan {
     return member.role === 'column' && at ? [{ member, at }] : []
   })
   const drafts = members.flatMap((member): Draft[] => {
-    const [a, b] = member.path
-    if (member.role === 'column' || !a || !b || distance(a, b) < onLine) return []
-    return [{ member, a, b, length: distance(a, b), supports: [] }]
+    const [a, b] = [member.path[0], member.path.at(-1)]
+    const legs = legsOf(member.path)
+    const length = lengthOfLegs(legs)
+    if (member.role === 'column' || !a || !b || length < onLine) return []
+    return [{ member, a, b, legs, length, supports: [] }]
   })
   findSupports(drafts, columns)
   const beams = drafts.map(finish)
@@ -22,9 +24,9 @@ export function framePlan(members: readonly MemberShape[]): FramePlan {
 }
 
 function finish(draft: Draft): Beam {
-  const { member, a, b, length } = draft
+  const { member, a, b, legs, length } = draft
   const supports = [...draft.supports].sort((p, q) => p.s - q.s || (p.on < q.on ? 1 : -1) || p.index - q.index)
-  return { member, a, b, length, supports, stations: stationsOf(supports), stable: isStable(draft) }
+  return { member, a, b, legs, length, supports, stations: stationsOf(supports), stable: isStable(draft) }
 }
 
 function stationsOf(supports: readonly Support[]): readonly Station[] {

@@ -1,8 +1,9 @@
-import type { Column, FramePlan } from './frame'
+import { pointsOfBeam, type Column, type FramePlan } from './frame'
 import type { PanelPlan } from './panelRegions'
 import { nearby } from '../geometry/nearby'
 import { touches } from '../geometry/polygon'
-import { distance, footOn } from '../geometry/segment'
+import { feetAlong } from '../geometry/course'
+import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 
 /** Where the foot of a column stands on the floor below: on a column, or on a beam (a transfer) at s along it. */
@@ -24,7 +25,7 @@ export interface FootPlan {
 /** Columns stand on a column at the same point, else on a beam under it, else on nothing. */
 export function standFeet(above: FramePlan, below: FramePlan): FootPlan {
   const columnsNear = nearby(below.columns.map(({ at }) => [at]))
-  const beamsNear = nearby(below.beams.map(({ a, b }) => [a, b]))
+  const beamsNear = nearby(below.beams.map(pointsOfBeam))
   const landings: Landing[] = []
   const unsupported: number[] = []
   above.columns.forEach((column, row) => {
@@ -57,7 +58,7 @@ function onBeam({ at }: Column, row: number, below: FramePlan, near: readonly nu
   for (const index of near) {
     const beam = below.beams[index]
     if (!beam) continue
-    const s = footOn(beam.a, beam.b, at, onLine)
+    const [s] = feetAlong(beam.legs, at, onLine)
     if (s !== undefined) return { row, on: 'beam', index, s }
   }
   return undefined

@@ -1,4 +1,5 @@
 import type { SlopeShape } from '../document/shapes'
+import type { Leg } from '../geometry/course'
 import type { Point } from '../geometry/point'
 import { eachEdge, touches } from '../geometry/polygon'
 import { along, distance, project } from '../geometry/segment'
@@ -46,6 +47,12 @@ export function stretchesOf(slopes: readonly SlopeShape[], a: Point, b: Point): 
     return { s0, s1, stretch: Math.hypot(1, rise) }
   })
 }
+
+/** The same along a line of several pieces, cut at its bends as well. */
+export const stretchesAlong = (slopes: readonly SlopeShape[], legs: readonly Leg[]): readonly Stretch[] =>
+  legs.flatMap(({ a, b, from }) =>
+    stretchesOf(slopes, a, b).map(({ s0, s1, stretch }) => ({ s0: from + s0, s1: from + s1, stretch })),
+  )
 
 interface Plane {
   readonly s0: number

@@ -1,15 +1,17 @@
 import type { MemberShape } from '../document/shapes'
+import { feetAlong, pointAlong, type Leg } from '../geometry/course'
 import type { Point } from '../geometry/point'
 import { nearby, type Near } from '../geometry/nearby'
-import { distance, footOn, project } from '../geometry/segment'
+import { distance, project } from '../geometry/segment'
 import { onLine, sameSupport } from '../geometry/tolerance'
-import type { Column, Support } from './frame'
+import { pointsOfBeam, type Column, type Support } from './frame'
 
 /** A beam while its supports are being found. */
 export interface Draft {
   readonly member: MemberShape
   readonly a: Point
   readonly b: Point
+  readonly legs: readonly Leg[]
   readonly length: number
   readonly supports: Support[]
 }
@@ -17,8 +19,8 @@ export interface Draft {
 /** Finds the supports of every draft: columns on its line, beams under its ends, tips of beams that stand already. */
 export function findSupports(drafts: readonly Draft[], columns: readonly Column[]): void {
   const columnsNear = nearby(columns.map(({ at }) => [at]))
-  const draftsNear = nearby(drafts.map(({ a, b }) => [a, b]))
-  for (const draft of drafts) standOnColumns(draft, columns, columnsNear([draft.a, draft.b]))
+  const draftsNear = nearby(drafts.map(pointsOfBeam))
+  for (const draft of drafts) standOnColumns(draft, columns, columnsNear(pointsOfBeam(draft)))
   for (const draft of drafts) standOnBeams(draft, drafts, draftsNear)
   standOnTips(drafts, draftsNear)
 }
@@ -27,8 +29,7 @@ function standOnColumns(draft: Draft, columns: readonly Column[], near: readonly
   for (const index of near) {
     const column = columns[index]
     if (!column) continue
-    const s = footOn(draft.a, draft.b, column.at, onLine)
-    if (s !== undefined) draft.supports.push({ s, on: 'column', index, at: 0 })
+    for (const s of feetAlong(draft.legs, column.at, onLine)) draft.supports.push({ s, on: 'column', index, at: 0 })
   }
 }
 
@@ -43,9 +44,9 @@ function standOnBeams(draft: Draft, drafts: readonly Draft[], near: Near): void 
   for (const { point, s } of freeEnds(draft)) {
     const under = near([point]).flatMap((index) => {
       const other = drafts[index]
-      if (!other || other === draft || parallel(other, draft)) return []
-      const { s: at, off } = project(other.a, other.b, point)
-      return Math.abs(off) <= onLine && at > onLine && at < other.length - onLine ? [{ other, index, at }] : []
+      if (!other || other === draft) return []
+      const at = insideOf(other, point, s === 0 ? draft.legs[0] : draft.legs.at(-1))
+      return at === undefined ? [] : [{ other, index, at }]
     })
     const best = under.sort((p, q) => columnCount(q.other) - columnCount(p.other) || p.index - q.index)[0]
     if (best) draft.supports.push({ s, on: 'beam', index: best.index, at: best.at })
@@ -54,8 +55,19 @@ function standOnBeams(draft: Draft, drafts: readonly Draft[], near: Near): void 
 
 const columnCount = (draft: Draft): number => draft.supports.filter(({ on }) => on === 'column').length
 
+/** Where inside the length of a beam a point lies, for an end that comes to it in a piece of its own. */
+function insideOf({ legs, length }: Draft, point: Point, coming: Leg | undefined): number | undefined {
+  for (const leg of legs) {
+    const { s, off } = project(leg.a, leg.b, point)
+    const at = leg.from + s
+    const within = s >= -onLine && s <= leg.length + onLine && at > onLine && at < length - onLine
+    if (within && Math.abs(off) <= onLine && coming && !parallel(leg, coming)) return at
+  }
+  return undefined
+}
+
 /** Within a thousandth: a beam that runs along another does not stand on it. */
-function parallel(p: Draft, q: Draft): boolean {
+function parallel(p: Leg, q: Leg): boolean {
   const cross = (p.b[0] - p.a[0]) * (q.b[1] - q.a[1]) - (p.b[1] - p.a[1]) * (q.b[0] - q.a[0])
   return Math.abs(cross) < 1e-3 * p.length * q.length
 }
@@ -65,10 +77,23 @@ const isFixedAt = ({ member, length }: Draft, s: number): boolean =>
 
 /** Two supports apart from each other, or one at an end that is held against turning. */
 export function isStable(draft: Draft): boolean {
-  const [first, ...more] = draft.supports.map(({ s }) => s).sort((p, q) => p - q)
-  if (first === undefined) return false
-  return (more.at(-1) ?? first) - first >= sameSupport || isFixedAt(draft, first)
+  const stops = draft.supports.map(({ s }) => s).sort((p, q) => p - q)
+  const [first, last] = [stops[0], stops.at(-1)]
+  if (first === undefined || last === undefined) return false
+  return last - first >= sameSupport ? standsApart(draft, stops) : isFixedAt(draft, first)
 }
+
+/** A bent beam may come back to where it began: each of its spans has ends apart in plan as well. */
+const standsApart = ({ legs }: Draft, stops: readonly number[]): boolean =>
+  legs.length === 1 ||
+  stops.every((s, i) => {
+    const before = stops[i - 1]
+    return (
+      before === undefined ||
+      s - before < sameSupport ||
+      distance(pointAlong(legs, before), pointAlong(legs, s)) >= sameSupport
+    )
+  })
 
 /** An end that meets the tip of a beam that stands by itself hangs on that tip (the edge beam of a balcony). */
 function standOnTips(drafts: readonly Draft[], near: Near): void {

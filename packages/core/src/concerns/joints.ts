@@ -1,10 +1,11 @@
-import type { Beam, FramePlan } from '../building/frame'
+import { isBent, pointsOfBeam, type Beam, type FramePlan } from '../building/frame'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
 import { once } from '../document/once'
 import { nearby } from '../geometry/nearby'
 import type { Point } from '../geometry/point'
-import { along, distance, footOn, overlapOn, project } from '../geometry/segment'
+import { feetAlong, type Leg } from '../geometry/course'
+import { along, distance, overlapOn, project } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { Concern } from '../outcome/outcome'
 
@@ -31,10 +32,10 @@ export function jointConcerns({ document, floors }: ProjectState): readonly Conc
 /** Every pair of beams whose boxes come near each other is looked at once; there are many, and most meet end to end. */
 function doubledAndCrossing(frame: FramePlan): readonly Found[] {
   const { beams } = frame
-  const near = nearby(beams.map(({ a, b }) => [a, b]))
+  const near = nearby(beams.map(pointsOfBeam))
   const found: Found[] = []
   beams.forEach((first, i) => {
-    for (const k of near([first.a, first.b])) {
+    for (const k of near(pointsOfBeam(first))) {
       const second = beams[k]
       if (k > i && second && !meetEndToEnd(first, second))
         found.push(...doubled(first, second), ...crosses(first, second, frame))
@@ -44,10 +45,12 @@ function doubledAndCrossing(frame: FramePlan): readonly Found[] {
 }
 
 const meetEndToEnd = (first: Beam, second: Beam): boolean =>
-  goApart(first.a, first.b, second.a, second.b) ||
-  goApart(first.a, first.b, second.b, second.a) ||
-  goApart(first.b, first.a, second.a, second.b) ||
-  goApart(first.b, first.a, second.b, second.a)
+  !isBent(first) &&
+  !isBent(second) &&
+  (goApart(first.a, first.b, second.a, second.b) ||
+    goApart(first.a, first.b, second.b, second.a) ||
+    goApart(first.b, first.a, second.a, second.b) ||
+    goApart(first.b, first.a, second.b, second.a))
 
 /** From one point to different sides: they neither lie on each other nor cross. */
 const goApart = (a: Point, u: Point, b: Point, v: Point): boolean =>
@@ -56,18 +59,29 @@ const goApart = (a: Point, u: Point, b: Point, v: Point): boolean =>
   (u[0] - a[0]) * (v[0] - b[0]) + (u[1] - a[1]) * (v[1] - b[1]) <= 0
 
 function doubled(first: Beam, second: Beam): readonly Found[] {
-  const overlap = overlapOn(first.a, first.b, second.a, second.b, onLine)
-  if (!overlap || overlap.to - overlap.from <= shared) return []
-  const whole = overlap.to - overlap.from >= Math.max(first.length, second.length) - 2 * onLine
+  const length = sharedLength(first, second)
+  if (length <= shared) return []
+  const whole = length >= Math.max(first.length, second.length) - 2 * onLine
   const [a, b] = [first.member.id, second.member.id]
   const data = (label: (id: string) => string) => ({
     a: label(a),
     b: label(b),
-    length: overlap.to - overlap.from,
+    length,
     whole: Number(whole),
   })
   return [{ code: 'member.doubled', severity: 'caution', about: [a, b], data }]
 }
+
+/** How much of two beams lies on each other, piece by piece. */
+const sharedLength = (first: Beam, second: Beam): number =>
+  first.legs.reduce(
+    (sum, p) =>
+      second.legs.reduce((within, q) => {
+        const overlap = overlapOn(p.a, p.b, q.a, q.b, onLine)
+        return overlap ? within + overlap.to - overlap.from : within
+      }, sum),
+    0,
+  )
 
 interface Target {
   readonly id: string
@@ -100,10 +114,7 @@ function nearMisses(frame: FramePlan): readonly Found[] {
     columns.map(({ at }) => [at]),
     missed,
   )
-  const beamsNear = nearby(
-    beams.map(({ a, b }) => [a, b]),
-    missed,
-  )
+  const beamsNear = nearby(beams.map(pointsOfBeam), missed)
   return ends.flatMap(({ beam, index, end, at }): Found[] => {
     const others = beamsNear([at]).flatMap((k) => (k === index ? [] : (beams[k] ?? [])))
     if (others.some((other) => meets(other, at))) return []
@@ -126,11 +137,15 @@ function nearMisses(frame: FramePlan): readonly Found[] {
   })
 }
 
-const meets = ({ a, b }: Beam, point: Point): boolean => footOn(a, b, point, onLine) !== undefined
+const meets = ({ legs }: Beam, point: Point): boolean => feetAlong(legs, point, onLine).length > 0
 
-function footInside({ a, b, length }: Beam, point: Point): Point | undefined {
-  const { s } = project(a, b, point)
-  return s > 0 && s < length ? along(a, b, s) : undefined
+/** The foot of a point on the line of a beam, inside the piece that is nearest. */
+function footInside({ legs }: Beam, point: Point): Point | undefined {
+  const feet = legs.flatMap(({ a, b, length }) => {
+    const { s, off } = project(a, b, point)
+    return s > 0 && s < length ? [{ at: along(a, b, s), off: Math.abs(off) }] : []
+  })
+  return feet.sort((p, q) => p.off - q.off)[0]?.at
 }
 
 const targetsOf = (id: string | undefined, points: readonly (Point | undefined)[], end: Point): readonly Target[] =>
@@ -143,15 +158,26 @@ const nearest = (targets: readonly Target[]): Target | undefined =>
   targets.reduce<Target | undefined>((best, target) => (best && best.gap <= target.gap ? best : target), undefined)
 
 function crosses(first: Beam, second: Beam, { columns }: FramePlan): readonly Found[] {
-  const at = crossing(first, second)
-  if (!at || columns.some((column) => distance(column.at, at) <= onLine)) return []
   const [a, b] = [first.member.id, second.member.id]
-  const data = (label: (id: string) => string) => ({ a: label(a), b: label(b), x: at[0], y: at[1] })
-  return [{ code: 'member.crossing', severity: 'note', about: [a, b], data }]
+  return crossingsOf(first, second)
+    .filter((at) => !columns.some((column) => distance(column.at, at) <= onLine))
+    .map((at) => {
+      const data = (label: (id: string) => string) => ({ a: label(a), b: label(b), x: at[0], y: at[1] })
+      return { code: 'member.crossing', severity: 'note', about: [a, b], data }
+    })
 }
 
-/** Where two beams cross inside both; none where one ends on the other. */
-function crossing(first: Beam, second: Beam): Point | undefined {
+/** Where two beams cross inside both, piece by piece. */
+const crossingsOf = (first: Beam, second: Beam): readonly Point[] =>
+  first.legs.flatMap((p) =>
+    second.legs.flatMap((q) => {
+      const at = crossing(p, q)
+      return at ? [at] : []
+    }),
+  )
+
+/** Where two pieces cross inside both; none where one ends on the other. */
+function crossing(first: Leg, second: Leg): Point | undefined {
   const [from, to] = [project(first.a, first.b, second.a), project(first.a, first.b, second.b)]
   if (Math.abs(from.off) <= onLine || Math.abs(to.off) <= onLine || from.off > 0 === to.off > 0) return undefined
   const s = from.s + ((to.s - from.s) * from.off) / (from.off - to.off)

@@ -1,3 +1,6 @@
+import { legsOf } from '../geometry/course'
+import { footOn } from '../geometry/segment'
+import { onLine } from '../geometry/tolerance'
 import type { Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import { splitExpanded } from '../document/labels'
@@ -91,10 +94,8 @@ const fixedEnd: Maker = ({ records: [record], data: { end } }) => {
 /** The end moves onto what it just missed. */
 const metEnd: Maker = ({ records: [record], data }) => {
   if (record?.kind !== 'member') return []
-  const [a, b] = record.path
-  if (!a || !b) return []
   const at = pointIn(data)
-  const path = data['end'] === 'start' ? [at, b] : [a, at]
+  const path = data['end'] === 'start' ? [at, ...record.path.slice(1)] : [...record.path.slice(0, -1), at]
   return [{ words: `Move its ${data['end']} onto ${data['other']}`, edits: [edit(record, { ...record, path })] }]
 }
 
@@ -103,13 +104,17 @@ const splitAt: Maker = ({ document, records: [first, second], data, random }) =>
   const at = pointIn(data)
   const split = (record: Rec | undefined, on: string | number | undefined): readonly Mend[] => {
     if (record?.kind !== 'member') return []
-    const [a, b] = record.path
-    if (!a || !b) return []
+    const legs = legsOf(record.path)
+    const k = legs.findIndex(({ a, b }) => footOn(a, b, at, onLine) !== undefined)
+    const [start, end] = [record.path[0], record.path.at(-1)]
+    if (k < 0 || !start || !end) return []
+    const before = legs.slice(0, k).map(({ b }) => b)
+    const after = legs.slice(k, -1).map(({ b }) => b)
     const others = recordsOf(document, 'member').filter(({ layout }) => layout === record.layout)
     const label = freeLabel(record.label, new Set(others.map((other) => other.label)))
-    const rest = { ...record, id: newId('member', random), origin: record.id, label, path: [at, b] }
+    const rest = { ...record, id: newId('member', random), origin: record.id, label, path: [at, ...after, end] }
     const edits = [
-      edit(record, { ...record, path: [a, at], endRelease: 'pinned' }),
+      edit(record, { ...record, path: [start, ...before, at], endRelease: 'pinned' }),
       { id: rest.id, before: null, after: { ...rest, startRelease: 'pinned' as const } },
     ]
     return [{ words: `Let ${record.label} end on ${on} at both sides`, edits }]

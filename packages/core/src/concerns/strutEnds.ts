@@ -6,7 +6,8 @@ import { memberOf } from '../document/labels'
 import type { Strut } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { touches } from '../geometry/polygon'
-import { distance, footOn } from '../geometry/segment'
+import { feetAlong } from '../geometry/course'
+import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { Concern } from '../outcome/outcome'
 
@@ -51,7 +52,7 @@ function reachesAt(state: ProjectState, { operator, level }: FloorState, at: Poi
     elevation < level.elevation ? [elevation - level.elevation] : [],
   )
   const columns = frame.columns.filter((column) => distance(column.at, at) <= onLine)
-  const beams = frame.beams.filter(({ a, b }) => footOn(a, b, at, onLine) !== undefined)
+  const beams = frame.beams.filter(({ legs }) => feetAlong(legs, at, onLine).length > 0)
   const found: readonly Reach[] = [
     // it may pass levels, and one more may stand under it
     ...columns.map((): Reach => [Math.min(0, ...below) - meets, top + meets]),

@@ -1,3 +1,4 @@
+import { pointsOfBeam } from '../building/frame'
 import { polygonHull } from 'd3-polygon'
 import { meanHeight } from '../building/slopes'
 import { wallLoad, type WallHead } from '../actions/wallLoad'
@@ -79,7 +80,7 @@ export const ceilingStage = stage(
 
 function hullOf({ frame, panels }: LayoutOperator['plan']): Ring | null {
   const points = [
-    ...frame.beams.flatMap(({ a, b }) => [a, b]),
+    ...frame.beams.flatMap(pointsOfBeam),
     ...frame.columns.map(({ at }) => at),
     ...panels.flatMap(({ panel }) => panel.outline),
   ]
@@ -110,7 +111,7 @@ function headOf(source: WallSource, { plan, height: storeyHeight, depthOf, thick
   const middle = middleOf(source)
   // a beam counts as above the wall where it runs within a hand's width of it
   const depths = plan.frame.beams
-    .filter((beam) => overlapOn(segment.a, segment.b, beam.a, beam.b, 10 * onLine))
+    .filter((beam) => beam.legs.some(({ a, b }) => overlapOn(segment.a, segment.b, a, b, 10 * onLine)))
     .map(({ member }) => depthOf.get(member.id) ?? 0)
   const slabs = plan.panels
     .filter(({ outline }) => nearOrIn(outline, middle))

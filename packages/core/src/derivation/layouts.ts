@@ -44,7 +44,7 @@ import {
   type Source,
 } from '../rundown/sources'
 import { shareArea } from '../sharing/oneWay'
-import type { Carrier } from '../sharing/rails'
+import { carriersOf, type Carrier } from '../sharing/rails'
 import type { Share } from '../sharing/share'
 import { shareForce, shareWall } from '../sharing/wallPath'
 import type { Memo } from './memo'
@@ -220,7 +220,7 @@ const sameShapes = (a: LayoutShapes, b: LayoutShapes): boolean =>
 
 function deriveOperator(memo: Memo, shapes: LayoutShapes): LayoutOperator {
   const frame = memo.get(frameStage, shapes.members)
-  const carriers = frame.beams.map(({ member, a, b }): Carrier => ({ member: member.id, a, b }))
+  const carriers = frame.beams.flatMap(carriersOf)
   const carriersNear = among(
     carriers,
     carriers.map(({ a, b }) => [a, b]),

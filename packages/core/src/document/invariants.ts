@@ -2,7 +2,9 @@ import type { Document } from './document'
 import { recordsOf } from './document'
 import { once } from './once'
 import { object, type Fields, type Problem, type Reference } from './fields'
-import { kinds, recordKinds, type GridLine, type Level, type Rec } from './recordKinds'
+import { distance } from '../geometry/segment'
+import { onLine } from '../geometry/tolerance'
+import { kinds, recordKinds, type GridLine, type Level, type Member, type Rec } from './recordKinds'
 
 /** What must hold between records for the document to be legal; doubts are concerns, not problems. */
 export function invariantProblems(document: Document): readonly Problem[] {
@@ -92,22 +94,40 @@ function rangeProblems(document: Document): readonly Problem[] {
   return problems
 }
 
-function shapeProblems(document: Document): readonly Problem[] {
+/** Least and most; all others are lines through two points or more. */
+const pointsOfMember: Readonly<Partial<Record<Member['role'], readonly [least: number, most: number]>>> = {
+  column: [1, 1],
+  truss: [2, 2],
+}
+
+const shapeProblems = (document: Document): readonly Problem[] => [
+  ...recordsOf(document, 'member').flatMap(memberProblems),
+  ...recordsOf(document, 'wallRun').flatMap((run) =>
+    run.heightRule === 'typed' && run.height === null
+      ? [{ path: `records.${run.id}.height`, problem: 'The height is to be typed, but none is given.' }]
+      : [],
+  ),
+]
+
+function memberProblems({ id, role, path, truss }: Member): readonly Problem[] {
   const problems: Problem[] = []
-  for (const member of recordsOf(document, 'member')) {
-    if (member.truss && member.role !== 'truss')
-      problems.push({ path: `records.${member.id}.truss`, problem: 'Only a truss has chords and a web.' })
-    const wanted = member.role === 'column' ? 1 : 2
-    if (member.path.length !== wanted)
-      problems.push({
-        path: `records.${member.id}.path`,
-        problem: `A ${member.role} has ${wanted === 1 ? 'one point' : 'two points'}.`,
-      })
-  }
-  for (const run of recordsOf(document, 'wallRun'))
-    if (run.heightRule === 'typed' && run.height === null)
-      problems.push({ path: `records.${run.id}.height`, problem: 'The height is to be typed, but none is given.' })
+  if (truss && role !== 'truss')
+    problems.push({ path: `records.${id}.truss`, problem: 'Only a truss has chords and a web.' })
+  const [least, most] = pointsOfMember[role] ?? [2, Infinity]
+  const wanted = most === 1 ? 'one point' : most === 2 ? 'two points' : 'two points or more'
+  if (path.length < least || path.length > most)
+    problems.push({ path: `records.${id}.path`, problem: `A ${role} has ${wanted}.` })
+  else if (endsWhereItBegins(path))
+    problems.push({
+      path: `records.${id}.path`,
+      problem: 'A beam does not end where it begins; a ring is made of two.',
+    })
   return problems
+}
+
+function endsWhereItBegins(path: Member['path']): boolean {
+  const [first, last] = [path[0], path.at(-1)]
+  return path.length > 2 && first !== undefined && last !== undefined && distance(first, last) <= onLine
 }
 
 function gridProblemsOf(document: Document): readonly Problem[] {

@@ -155,12 +155,12 @@ export const recordKinds = {
     assumed: withDefault(flag(), false),
     source,
   },
-  /** A beam has two points; a column one, and goes from its level down to the next. */
+  /** A beam has two points, or more where it is bent or follows a curve; a column one, and goes from its level down to the next. */
   member: {
     layout: ref('layout'),
     label,
     role: oneOf('beam', 'girder', 'joist', 'rafter', 'purlin', 'truss', 'column'),
-    path: list(point(), 2, 1),
+    path: list(point(), 60, 1),
     /** Of a truss: its top chord. */
     section: ref('section'),
     material: ref('material'),

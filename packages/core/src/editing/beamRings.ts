@@ -1,12 +1,13 @@
 import { nearestGap, ringRound, ringsOf, type Line } from '../building/rings'
 import { recordsOf, type Document } from '../document/document'
 import { intersection, union } from '../geometry/clip'
+import { legsOf } from '../geometry/course'
 import type { Point } from '../geometry/point'
 import { regionArea, signedArea, type Ring } from '../geometry/polygon'
 
 /** Beams of a layout as the lines that rings are made of. */
 const beamLines = (document: Document, layout: string): readonly Line[] =>
-  recordsOf(document, 'member').flatMap(({ layout: own, path: [a, b] }) => (own === layout && a && b ? [{ a, b }] : []))
+  recordsOf(document, 'member').flatMap(({ layout: own, path }) => (own === layout ? legsOf(path) : []))
 
 type Found = { readonly ok: true; readonly ring: Ring } | { readonly ok: false; readonly problem: string }
 

@@ -39,6 +39,7 @@ export const tools = {
   rafter: { name: 'rafter', shape: 'segment' },
   purlin: { name: 'purlin', shape: 'segment' },
   truss: { name: 'truss', shape: 'segment' },
+  bentBeam: { name: 'bent beam', shape: 'path' },
   column: { name: 'column', shape: 'point' },
   panel: { name: 'panel', shape: 'ring' },
   panelInRing: { name: 'panel in a ring of beams', shape: 'point' },
@@ -67,6 +68,7 @@ export const letters: Readonly<Record<Tool, string>> = {
   rafter: 'R',
   purlin: 'L',
   truss: 'T',
+  bentBeam: 'B',
   column: 'C',
   panel: 'P',
   panelInRing: 'P',
@@ -111,7 +113,7 @@ const isMemberTool = (tool: Tool): tool is Member['role'] => (memberRoles as rea
 
 /** The kind of record that a tool makes. */
 function kindOf(tool: Tool): Drawn['kind'] {
-  if (isMemberTool(tool)) return 'member'
+  if (isMemberTool(tool) || tool === 'bentBeam') return 'member'
   return tool === 'panelInRing' ? 'panel' : tool === 'patchInRing' ? 'patch' : tool
 }
 
@@ -125,6 +127,10 @@ const makers: Readonly<Record<Tool, Maker>> = {
       (points, base, ground) => drawMember(role, points, base, ground),
     ]),
   ) as Readonly<Record<Member['role'], Maker>>),
+  bentBeam: (points, base, ground) =>
+    ground.closed
+      ? problem('A bent beam does not end where it begins: draw a ring as two.')
+      : drawMember('beam', points, base, ground),
   panel: drawPanel,
   panelInRing: (points, base, ground) => inRing(points, ground, (ring) => drawPanel(ring, base, ground)),
   opening: (outline, base, { random }) =>
@@ -209,7 +215,7 @@ function drawMember(
     id: newId('member', random),
     ...base,
     role,
-    path: points.slice(0, role === 'column' ? 1 : 2),
+    path: role === 'column' ? points.slice(0, 1) : points,
     ...stock,
     startRelease: 'pinned',
     endRelease: 'pinned',

@@ -132,6 +132,11 @@ describe('drawing', () => {
     ) as unknown as Readonly<
       Record<'joist' | 'rafter' | 'purlin' | 'truss' | 'strut' | 'stair' | 'barrier', [number, number][]>
     >),
+    bentBeam: [
+      [0, 0],
+      [3, 1],
+      [6, 0],
+    ],
     slope: rectangle(0, 0, 6, 4),
     column: [[0, 0]],
     panelInRing: [[3, 2]],

@@ -1,5 +1,7 @@
 import type { Member, Panel } from '../document/recordKinds'
+import { legsOf, lengthOfLegs } from '../geometry/course'
 import type { Point } from '../geometry/point'
+import { along } from '../geometry/segment'
 import { nearby } from '../geometry/nearby'
 import { contains } from '../geometry/polygon'
 import type { Drawn } from './shaped'
@@ -76,12 +78,13 @@ function edgeOf(panels: readonly Panel[]): (record: Drawn) => boolean {
 }
 
 function sidesOf({ path }: Member): readonly Point[] {
-  const [a, b] = [path[0], path.at(-1)]
-  if (!a || !b || path.length < 2) return []
+  const legs = legsOf(path)
+  const half = lengthOfLegs(legs) / 2
+  const leg = legs.findLast(({ from }) => from <= half)
+  if (!leg) return []
+  const { a, b, length } = leg
   const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
-  const length = Math.hypot(dx, dy)
-  if (length === 0) return []
-  const [x, y] = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
+  const [x, y] = along(a, b, half - leg.from)
   const [nx, ny] = [(-dy / length) * aside, (dx / length) * aside]
   return [
     [x + nx, y + ny],

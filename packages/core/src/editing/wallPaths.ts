@@ -99,7 +99,7 @@ export const pathsRound = (outlines: readonly Ring[]): readonly WallPath[] =>
 
 /** Along beams: those that end on each other make one path, however they were drawn. */
 export function pathsAlong(beams: readonly Pick<Member, 'path'>[]): readonly WallPath[] {
-  const rest = beams.flatMap(({ path: [a, b] }) => (a && b ? [[a, b] as Point[]] : []))
+  const rest = beams.flatMap(({ path }) => (path.length > 1 ? [[...path]] : []))
   const found: WallPath[] = []
   for (let chain = rest.shift(); chain; chain = rest.shift()) {
     for (let grown = true; grown;) grown = [true, false].some((atEnd) => grow(chain ?? [], rest, atEnd))
@@ -113,12 +113,14 @@ export function pathsAlong(beams: readonly Pick<Member, 'path'>[]): readonly Wal
 /** Takes a beam that goes on from an end of the chain out of the rest; where several do, the chain ends there. */
 function grow(chain: Point[], rest: Point[][], atEnd: boolean): boolean {
   const end = atEnd ? chain.at(-1) : chain[0]
-  const meets = rest.filter((beam) => beam.some((point) => end && distance(point, end) <= onLine))
+  if (!end) return false
+  const isAtEnd = (point: Point | undefined) => point !== undefined && distance(point, end) <= onLine
+  const meets = rest.filter((beam) => isAtEnd(beam[0]) || isAtEnd(beam.at(-1)))
   const [next] = meets
-  if (!next || !end || meets.length > 1) return false
+  if (!next || meets.length > 1) return false
   rest.splice(rest.indexOf(next), 1)
-  const other = next.find((point) => distance(point, end) > onLine) ?? end
-  if (atEnd) chain.push(other)
-  else chain.unshift(other)
+  const onwards = (isAtEnd(next[0]) ? next : [...next].reverse()).slice(1)
+  if (atEnd) chain.push(...onwards)
+  else chain.unshift(...onwards.reverse())
   return true
 }

@@ -212,6 +212,27 @@ describe('records from a plan', () => {
     expect(labels).toEqual(['B1', 'B2', 'B3', 'B4', 'C1', 'C2', 'C3', 'C4'])
   })
 
+  test('an arc of a polyline is one bent beam, its straight sides one beam each; no arc is a grid line', () => {
+    const shape = polyline(
+      'STEEL',
+      [
+        [0, 0],
+        [4000, 0, 1],
+        [4000, 4000],
+        [0, 4000],
+      ],
+      false,
+    )
+    const { records } = importFor({ STEEL: 'beam' }, [shape])
+    const paths = records.flatMap((record) => (record.kind === 'member' ? [record.path] : []))
+    // half a circle of 2 m in chords of ten degrees
+    expect(paths.map((path) => path.length)).toEqual([2, 19, 2])
+    for (const [x, y] of paths[1] ?? []) expect(Math.hypot(x - 4, y - 2)).toBeCloseTo(2, 5)
+    const grid = importFor({ STEEL: 'gridLine' }, [shape])
+    expect(grid.records).toHaveLength(2)
+    expect(grid.leftOut).toEqual(['1 arcs that are no straight grid line'])
+  })
+
   test('grid lines once each, skew ones too', () => {
     const { records, leftOut } = importFor({ STEEL: 'gridLine' }, [
       ...bay,

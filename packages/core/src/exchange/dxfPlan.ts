@@ -1,6 +1,7 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the package's own types ask for those of Node
 /// <reference path="./dxfParser.d.ts" />
 import DxfParser from 'dxf-parser'
+import { arcBetween, chordTurn } from '../geometry/arc'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
 import { samePoint } from '../geometry/tolerance'
@@ -12,6 +13,8 @@ export interface DxfLayer {
   readonly name: string
   /** Lines and open polylines, point by point. */
   readonly paths: readonly (readonly Point[])[]
+  /** Each straight side or arc of its lines and polylines by itself, as members are made of them. */
+  readonly sides: readonly (readonly Point[])[]
   /** Closed polylines. */
   readonly rings: readonly (readonly Point[])[]
   /** Points, centres of circles, places of blocks. */
@@ -71,15 +74,23 @@ function pointOf(value: unknown): Point | null {
 
 interface Shapes {
   readonly paths?: readonly (readonly Point[])[]
+  readonly sides?: readonly (readonly Point[])[]
   readonly rings?: readonly (readonly Point[])[]
   readonly points?: readonly Point[]
 }
 
-type Gathered = Map<string, { paths: (readonly Point[])[]; rings: (readonly Point[])[]; points: Point[] }>
+interface Gathering {
+  readonly paths: (readonly Point[])[]
+  readonly sides: (readonly Point[])[]
+  readonly rings: (readonly Point[])[]
+  readonly points: Point[]
+}
+type Gathered = Map<string, Gathering>
 
-function put(layers: Gathered, name: string, { paths = [], rings = [], points = [] }: Shapes): void {
-  const layer = layers.get(name) ?? { paths: [], rings: [], points: [] }
+function put(layers: Gathered, name: string, { paths = [], sides = [], rings = [], points = [] }: Shapes): void {
+  const layer = layers.get(name) ?? { paths: [], sides: [], rings: [], points: [] }
   layer.paths.push(...paths)
+  layer.sides.push(...sides)
   layer.rings.push(...rings)
   layer.points.push(...points)
   layers.set(name, layer)
@@ -106,9 +117,9 @@ function planOf(entities: readonly unknown[], insUnit: unknown): DxfPlan {
 }
 
 const readers: Readonly<Record<string, (entity: unknown) => Shapes | undefined>> = {
-  LINE: (entity) => asPath(pointsOf(entity), false),
-  LWPOLYLINE: (entity) => asPath(withArcs(entity), fieldOf(entity, 'shape') === true),
-  POLYLINE: (entity) => asPath(withArcs(entity), fieldOf(entity, 'shape') === true),
+  LINE: (entity) => asPath([pointsOf(entity)], false),
+  LWPOLYLINE: (entity) => asPath(sidesOf(entity), fieldOf(entity, 'shape') === true),
+  POLYLINE: (entity) => asPath(sidesOf(entity), fieldOf(entity, 'shape') === true),
   ARC: arcPath,
   CIRCLE: (entity) => asPoint(fieldOf(entity, 'center')),
   POINT: (entity) => asPoint(fieldOf(entity, 'position')),
@@ -127,42 +138,26 @@ const pointsOf = (entity: unknown): readonly Point[] =>
   })
 
 /** A polyline that ends where it began is a ring, whatever it says of itself. */
-function asPath(points: readonly Point[], closed: boolean): Shapes | undefined {
+function asPath(sides: readonly (readonly Point[])[], closed: boolean): Shapes | undefined {
+  const points = sides.flatMap((side, i) => (i === 0 ? side : side.slice(1)))
   const [first, last] = [points[0], points.at(-1)]
   if (!first || !last || points.length < 2) return undefined
   const size = Math.max(...points.map((point) => distance(point, first)))
   const returns = points.length > 3 && distance(first, last) <= 1e-6 * size
   const ring = returns ? points.slice(0, -1) : points
-  return (closed || returns) && ring.length >= 3 ? { rings: [ring] } : { paths: [points] }
+  return (closed || returns) && ring.length >= 3 ? { rings: [ring], sides } : { paths: [points], sides }
 }
 
-/** A turn of at most so much to a chord where a curve is followed by straight pieces. */
-const chord = Math.PI / 18
-
-/** The points of a polyline with its bulges followed by chords (bulge: tangent of a quarter of the angle of the arc). */
-function withArcs(entity: unknown): readonly Point[] {
+/** The sides of a polyline, its bulges followed by chords (bulge: tangent of a quarter of the angle of the arc). */
+function sidesOf(entity: unknown): readonly (readonly Point[])[] {
   const vertices = listOf(fieldOf(entity, 'vertices'))
   const closed = fieldOf(entity, 'shape') === true
-  return vertices.flatMap((vertex, i): readonly Point[] => {
+  return vertices.flatMap((vertex, i): readonly (readonly Point[])[] => {
     const from = pointOf(vertex)
     const to = pointOf(vertices[i + 1] ?? (closed ? vertices[0] : undefined))
     const bulge = numberOf(fieldOf(vertex, 'bulge')) ?? 0
-    if (!from) return []
-    return to && bulge !== 0 ? [from, ...bulged(from, to, bulge)] : [from]
-  })
-}
-
-/** Points between two ends of an arc. */
-function bulged([ax, ay]: Point, [bx, by]: Point, bulge: number): readonly Point[] {
-  const turn = 4 * Math.atan(bulge)
-  const parts = Math.max(1, Math.ceil(Math.abs(turn) / chord))
-  // the centre lies beside the middle of the chord
-  const reach = (1 / bulge - bulge) / 4
-  const [cx, cy] = [(ax + bx) / 2 - (by - ay) * reach, (ay + by) / 2 + (bx - ax) * reach]
-  const [radius, from] = [Math.hypot(ax - cx, ay - cy), Math.atan2(ay - cy, ax - cx)]
-  return Array.from({ length: parts - 1 }, (_, i): Point => {
-    const angle = from + (turn * (i + 1)) / parts
-    return [cx + radius * Math.cos(angle), cy + radius * Math.sin(angle)]
+    if (!from || !to) return []
+    return [bulge === 0 ? [from, to] : [from, ...arcBetween(from, to, bulge), to]]
   })
 }
 
@@ -173,10 +168,10 @@ function arcPath(entity: unknown): Shapes | undefined {
   if (!centre || radius === null || start === null || end === null || radius <= samePoint) return undefined
   // counter-clockwise from start to end
   const turn = (((end - start) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI)
-  const parts = Math.max(1, Math.ceil(turn / chord))
+  const parts = Math.max(1, Math.ceil(turn / chordTurn))
   const path = Array.from({ length: parts + 1 }, (_, i): Point => {
     const angle = start + (turn * i) / parts
     return [centre[0] + radius * Math.cos(angle), centre[1] + radius * Math.sin(angle)]
   })
-  return { paths: [path] }
+  return { paths: [path], sides: [path] }
 }

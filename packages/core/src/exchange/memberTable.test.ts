@@ -54,6 +54,31 @@ describe('what a table says becomes members', () => {
     expect(members[2]?.section).toBe(sections[0]?.id)
   })
 
+  test('bent ones through places, or in an arc that rises to the left', () => {
+    const { members, problems } = site().read(
+      'label,from,to,via,rise,section\nB7,A1,B2,A2 + 1 m north to B2 + 1 m west,,ipe300\nB8,A1,A2,,500 mm,ipe300',
+    )
+    expect(problems).toEqual([])
+    expect(members[0]?.path).toEqual([
+      [0, 0],
+      [6, 1],
+      [5, 4.5],
+      [6, 4.5],
+    ])
+    // c²/4 = f (2 R - f): R = 9.25 m about 8.75 m south of the middle
+    for (const [x, y] of members[1]?.path ?? []) expect(Math.hypot(x - 3, y + 8.75)).toBeCloseTo(9.25, 9)
+    expect(Math.max(...(members[1]?.path ?? []).map(([, y]) => y))).toBeCloseTo(0.5, 9)
+  })
+
+  test.each([
+    ['from,via,section\nA1,A2,ipe300', 'A column is not bent.'],
+    ['role,from,to,rise,section\ntruss,A1,A2,1 m,ipe300', 'A truss is not bent.'],
+    ['from,to,via,rise,section\nA1,A2,B2,1 m,ipe300', 'A member passes places or rises in an arc, not both.'],
+    ['from,to,rise,section\nA1,A2,7 m,ipe300', 'An arc rises by its length at most.'],
+  ])('%s is refused', (text, problem) => {
+    expect(only(text)).toMatchObject([{ problem }])
+  })
+
   test('by coordinates with a unit in the heading, pasted from a spreadsheet or with semicolons', () => {
     for (const sign of ['\t', ';']) {
       const text = [

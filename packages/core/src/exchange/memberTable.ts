@@ -6,6 +6,7 @@ import { readPlaces } from '../editing/placeText'
 import { readSection } from '../editing/sectionText'
 import { freeLabel } from '../editing/shaped'
 import { storeyUnder, usualTruss } from '../editing/usual'
+import { arcPath, mostRise } from '../geometry/arc'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
@@ -36,7 +37,22 @@ interface Ground {
   readonly random: Random
 }
 
-const columns = ['label', 'role', 'from', 'to', 'x1', 'y1', 'x2', 'y2', 'z1', 'z2', 'section', 'material'] as const
+const columns = [
+  'label',
+  'role',
+  'from',
+  'to',
+  'via',
+  'rise',
+  'x1',
+  'y1',
+  'x2',
+  'y2',
+  'z1',
+  'z2',
+  'section',
+  'material',
+] as const
 type Column = (typeof columns)[number]
 
 const otherNames: Readonly<Record<string, Column>> = {
@@ -60,7 +76,8 @@ const inSpace = (role: Role): role is Strut['role'] => (spaceRoles as readonly s
 
 /**
  * Reads members of a layout from a table: CSV with comma or semicolon, or cells pasted from a spreadsheet (tabs). Headings
- * name the columns (label, role, from, to or x1, y1, x2, y2, section, material; z1 and z2 for members in space), a unit after a comma or in brackets:
+ * name the columns (label, role, from, to or x1, y1, x2, y2, section, material; z1 and z2 for members in space; via for places
+ * that a bent member passes, rise for an arc), a unit after a comma or in brackets:
  * `x1, mm`. Places are grid crossings or what one may type while drawing. All or nothing: a problem anywhere leaves the
  * caller with no reason to add any.
  */
@@ -170,15 +187,37 @@ function readRow(cells: Cells, ground: Ground, stock: Stock, taken: ReadonlySet<
   if (inSpace(role))
     return { kind: 'strut', id: newId('strut', ground.random), ...base, role, path, ...heights(cells, ground) }
   refuseHeights(cells, role)
+  const line = bentPath(cells, path, role, ground)
   return {
     kind: 'member',
     id: newId('member', ground.random),
     ...base,
     ...simpleMember,
     role,
-    path: role === 'column' ? path.slice(0, 1) : path,
+    path: role === 'column' ? path.slice(0, 1) : line,
     truss: role === 'truss' ? usualTruss(path, section) : null,
   }
+}
+
+/** A member that passes other places on its way, or rises in an arc to the left of the line between its ends. */
+function bentPath(cells: Cells, path: readonly Point[], role: Member['role'], ground: Ground): readonly Point[] {
+  const { via, rise } = cells
+  const [start, end] = path
+  if (!via && !rise) return path
+  const column = via ? 'via' : 'rise'
+  if (role === 'column' || role === 'truss' || !start || !end) return refuseCell(column, `A ${role} is not bent.`)
+  if (via && rise) return refuseCell('rise', 'A member passes places or rises in an arc, not both.')
+  if (via) return [start, ...placesBetween(via.text, start, ground), end]
+  const height = rise ? coordinate(rise, 'rise', ground.format) : 0
+  return Math.abs(height) <= mostRise * distance(start, end)
+    ? arcPath(start, end, height)
+    : refuseCell('rise', 'An arc rises by its length at most.')
+}
+
+function placesBetween(text: string, start: Point, { document, format }: Ground): readonly Point[] {
+  const read = readPlaces(text, { grid: recordsOf(document, 'gridLine'), format, last: start })
+  if (!read.ok) return refuseCell('via', read.problem)
+  return read.points.length <= 58 ? read.points : refuseCell('via', 'A member has 60 points at most.')
 }
 
 /** Of a member in space over the level: from the foot of the storey up to the level where nothing is said. */

@@ -82,10 +82,9 @@ interface ImportShape {
   readonly closed: boolean
 }
 
-/** The shapes of a layer that a use can be made of; lines and polylines give a member for each of their sides. */
+/** The shapes of a layer that a use can be made of; lines and polylines give a member for each of their sides and arcs. */
 function shapesFor(layer: DxfLayer, use: LayerUse, leave: (why: string) => unknown): readonly ImportShape[] {
   const open = (points: readonly Point[]): ImportShape => ({ points, closed: false })
-  const sides = (path: readonly Point[]) => path.slice(1).map((b, i) => open([path[i] ?? b, b]))
   switch (use) {
     case 'none':
       return []
@@ -93,8 +92,12 @@ function shapesFor(layer: DxfLayer, use: LayerUse, leave: (why: string) => unkno
       return [...layer.points, ...layer.rings.map(meanOf)].map((point) => open([point]))
     case 'beam':
     case 'girder':
-    case 'gridLine':
-      return [...layer.paths.flatMap(sides), ...layer.rings.flatMap((ring) => sides([...ring, ...ring.slice(0, 1)]))]
+      return layer.sides.map(open)
+    case 'gridLine': {
+      const straight = layer.sides.filter((side) => side.length === 2)
+      for (let i = straight.length; i < layer.sides.length; i++) leave('arcs that are no straight grid line')
+      return straight.map(open)
+    }
     case 'wallRun':
       return [...layer.paths.map(open), ...layer.rings.map((points) => ({ points, closed: true }))]
     case 'panel':
@@ -108,13 +111,23 @@ function reasonAgainst(points: readonly Point[], use: LayerUse): string | null {
   if (points.some((point) => point.some((value) => Math.abs(value) > 1e5)))
     return 'shapes further than 100 km from the origin'
   if (use === 'column') return null
-  if (use === 'panel' || use === 'opening') {
-    if (points.length > 500) return 'outlines of more than 500 corners'
-    if (crossesItself(points)) return 'outlines that cross themselves'
-    return Math.abs(signedArea(points)) < sliverArea ? 'outlines without area' : null
-  }
+  return use === 'panel' || use === 'opening' ? reasonAgainstRing(points) : reasonAgainstLine(points, use)
+}
+
+function reasonAgainstRing(points: readonly Point[]): string | null {
+  if (points.length > 500) return 'outlines of more than 500 corners'
+  if (crossesItself(points)) return 'outlines that cross themselves'
+  return Math.abs(signedArea(points)) < sliverArea ? 'outlines without area' : null
+}
+
+/** A line needs a length; a member also has ends apart and not too many points. */
+function reasonAgainstLine(points: readonly Point[], use: LayerUse): string | null {
   const [first, last] = [points[0], points.at(-1)]
-  return points.length === 2 && first && last && distance(first, last) <= onLine ? 'lines without length' : null
+  const returns = first !== undefined && last !== undefined && distance(first, last) <= onLine
+  if (points.length === 2) return returns ? 'lines without length' : null
+  if (use !== 'beam' && use !== 'girder') return null
+  if (returns) return 'arcs that end where they begin'
+  return points.length > 60 ? 'arcs of more than 60 points' : null
 }
 
 /** Upright or level within a hundredth, else skew; one at the same place is not made again. */

@@ -1,5 +1,5 @@
 import { barrierCase, windCase } from '../actions/cases'
-import { stretchesOf } from '../building/slopes'
+import { stretchesAlong } from '../building/slopes'
 import { listCombinations, countCombinations } from '../combinations/structure'
 import { barriersOn } from '../derivation/barriers'
 import { balanceOf } from '../derivation/balance'
@@ -90,7 +90,7 @@ function loadsOfFloor(state: ProjectState, floor: FloorState, caseId: string): r
   const onBeams = memberLoads(floor.operator, (source) => at(floor.intensities, source)).flatMap((load, i) => {
     const beam = beams[i]
     if (!beam) return []
-    const { lines, points } = alongTrueLength(load, stretchesOf(floor.operator.plan.slopes, beam.a, beam.b))
+    const { lines, points } = alongTrueLength(load, stretchesAlong(floor.operator.plan.slopes, beam.legs))
     return [
       ...lines.map(([from, to, q0, q1]) => row(beam.member.id, from, to, q0, q1)),
       ...points.map(({ s, force }) => row(beam.member.id, s, s, force, 0)),

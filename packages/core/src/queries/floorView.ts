@@ -19,8 +19,8 @@ export interface BeamView {
   readonly expandedId: string
   readonly label: string
   readonly role: Member['role']
-  readonly a: Point
-  readonly b: Point
+  /** From end to end; more than two points where it is bent or follows a curve. */
+  readonly path: readonly Point[]
   readonly section: string
   readonly stable: boolean
   /** What lands directly in the case, all sources summed. */
@@ -194,13 +194,12 @@ export function floorView(state: ProjectState, levelId: string, caseId: string):
 function beamViews(state: ProjectState, floor: FloorState, caseId: string): readonly BeamView[] {
   const at = readCase(state, caseId)
   const loads = memberLoads(floor.operator, (row) => at(floor.intensities, row))
-  return floor.operator.plan.frame.beams.map(({ member: { id, role }, a, b, stable }, row) => ({
+  return floor.operator.plan.frame.beams.map(({ member: { id, role, path }, stable }, row) => ({
     id,
     expandedId: expandedAt(floor, id),
     label: labelOf(state.document, id),
     role,
-    a,
-    b,
+    path,
     stable,
     section: sectionOf(state.document, memberOf(state.document, id))?.name ?? '',
     lines: loads[row]?.lines ?? [],

@@ -1,8 +1,10 @@
+import type { Beam } from '../building/frame'
 import { readCase } from '../derivation/cells'
 import { placeOf, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, memberFacts } from '../document/labels'
 import type { Member } from '../document/recordKinds'
+import { bentBalance } from '../rundown/bentBeam'
 import { memberLoads, type LoadLine, type LoadPoint, type MemberLoad } from '../rundown/memberLines'
 import { feedingOf, type Feeding } from './feeding'
 import { landingRows, type PathRow } from './pathRows'
@@ -37,6 +39,8 @@ export interface MemberView {
   readonly residual: number
   /** First moment about the start likewise, Nm; null where one fixed end takes the moment. */
   readonly residualMoment: number | null
+  /** Of a bent beam: the moment of the loads of each span about its chord, Nm; empty for a straight one. */
+  readonly chordMoments: readonly number[]
 }
 
 export function memberView(state: ProjectState, expandedId: string, caseId: string): MemberView | null {
@@ -62,7 +66,18 @@ export function memberView(state: ProjectState, expandedId: string, caseId: stri
     feeding: feedingOf(place, 'beam'),
     residual: total - supports.reduce((sum, { reaction }) => sum + reaction, 0),
   }
-  return { ...view, residualMoment: beam.stations.length < 2 ? null : momentResidual(view) }
+  return { ...view, ...momentsOf(beam, view) }
+}
+
+type Balanced = Pick<MemberView, 'lines' | 'points' | 'lands' | 'supports'>
+
+function momentsOf(beam: Beam, view: Balanced): Pick<MemberView, 'residualMoment' | 'chordMoments'> {
+  const { lines, points, lands, supports } = view
+  const standing = lands.flatMap(({ at, force }) => (at === null ? [] : [{ s: at, force }]))
+  const reactions = supports.map(({ s, reaction }) => ({ s, force: reaction }))
+  const bent = bentBalance(beam, lines, [...points, ...standing], reactions)
+  if (bent) return bent
+  return { residualMoment: beam.stations.length < 2 ? null : momentResidual(view), chordMoments: [] }
 }
 
 function directLoad(state: ProjectState, { floor, row }: Place, caseId: string): MemberLoad {
@@ -82,12 +97,7 @@ function supportViews(state: ProjectState, { floor, row }: Place, caseId: string
 }
 
 /** Moment about the start of all that lands, less that of the reactions. */
-function momentResidual({
-  lines,
-  points,
-  lands,
-  supports,
-}: Pick<MemberView, 'lines' | 'points' | 'lands' | 'supports'>): number {
+function momentResidual({ lines, points, lands, supports }: Balanced): number {
   const ofLines = lines.reduce((sum, [s0, s1, q0, q1]) => {
     const h = s1 - s0
     return sum + ((h * (q0 + q1)) / 2) * s0 + (h * h * (q0 + 2 * q1)) / 6

@@ -1,3 +1,4 @@
+import { carriersOf } from '../sharing/rails'
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorAt, keyOfRegion } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
@@ -57,7 +58,7 @@ export function panelView(state: ProjectState, expandedId: string, caseId: strin
   const sum = (pick: (entry: LoadedRegion) => number) => sources.reduce((total, entry) => total + pick(entry), 0)
   const audits = sources.map(({ source, intensity }) => ({
     intensity,
-    audit: auditShare(source.share, carriersOf(floor)),
+    audit: auditShare(source.share, floor.operator.plan.frame.beams.flatMap(carriersOf)),
   }))
   return {
     expandedId,
@@ -80,9 +81,6 @@ export function panelView(state: ProjectState, expandedId: string, caseId: strin
     oneSupport: sources.some(({ source }) => source.share.torque > 1e-6),
   }
 }
-
-const carriersOf = (floor: FloorState) =>
-  floor.operator.plan.frame.beams.map(({ member, a, b }) => ({ member: member.id, a, b }))
 
 /** A region of a panel with its load in a case, Pa; `row` is its place among the sources of the floor. */
 export interface LoadedRegion {

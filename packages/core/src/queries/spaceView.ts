@@ -1,4 +1,4 @@
-import { heightAt, stretchesOf } from '../building/slopes'
+import { heightAt, stretchesAlong } from '../building/slopes'
 import { trussParts } from '../building/truss'
 import { readCase } from '../derivation/cells'
 import { expandedAt, keyOfRegion, lengthOfColumn } from '../derivation/floorQueries'
@@ -7,10 +7,11 @@ import type { ProjectState } from '../derivation/project'
 import { labelOf, memberOf, sectionAt, sectionOf } from '../document/labels'
 import type { Member, Section, Strut } from '../document/recordKinds'
 import { trussShape } from '../document/shapes'
+import { pointAlong, type Leg } from '../geometry/course'
 import type { Point } from '../geometry/point'
 import type { Ring } from '../geometry/polygon'
 import { along } from '../geometry/segment'
-import { memberLoads } from '../rundown/memberLines'
+import { atBends, memberLoads } from '../rundown/memberLines'
 
 /** A point of the building, m: global axes, Z up. */
 export type Point3 = readonly [x: number, y: number, z: number]
@@ -81,14 +82,14 @@ export function membersInSpace(state: ProjectState, floor: FloorState): readonly
     path: columnPath(floor, row, at),
     ...of(member.id),
   }))
-  const beams = frame.beams.flatMap(({ member, a, b }): readonly SpaceMember[] => {
+  const beams = frame.beams.flatMap(({ member, a, b, legs }): readonly SpaceMember[] => {
     const record = memberOf(state.document, member.id)
     const plain = {
       expandedId: expandedAt(floor, member.id),
       label: labelOf(state.document, member.id),
       role: member.role,
     }
-    if (!record?.truss) return [{ ...plain, path: beamPath(floor, a, b), ...of(member.id) }]
+    if (!record?.truss) return [{ ...plain, path: beamPath(floor, legs), ...of(member.id) }]
     const sections = {
       top: record.section,
       bottom: record.truss.bottomSection,
@@ -133,11 +134,11 @@ function columnPath(floor: FloorState, row: number, at: Point): readonly [Point3
   ]
 }
 
-/** From end to end, over every ridge and valley between. */
-function beamPath({ level, operator }: FloorState, a: Point, b: Point): readonly Point3[] {
+/** From end to end, round every bend and over every ridge and valley between. */
+function beamPath({ level, operator }: FloorState, legs: readonly Leg[]): readonly Point3[] {
   const { slopes } = operator.plan
-  const stops = [0, ...stretchesOf(slopes, a, b).map(({ s1 }) => s1)]
-  return stops.map((s) => pointOn(slopes, level.elevation, along(a, b, s)))
+  const stops = [0, ...stretchesAlong(slopes, legs).map(({ s1 }) => s1)]
+  return stops.map((s) => pointOn(slopes, level.elevation, pointAlong(legs, s)))
 }
 
 const pointOn = (slopes: Parameters<typeof heightAt>[0], elevation: number, at: Point): Point3 => [
@@ -171,9 +172,17 @@ function loadsOf(state: ProjectState, floor: FloorState, caseId: string): readon
     const beam = frame.beams[i]
     if (!beam) return []
     const expandedId = expandedAt(floor, beam.member.id)
-    const at = (s: number) => pointOn(slopes, floor.level.elevation, along(beam.a, beam.b, s))
+    const at = (s: number) => pointOn(slopes, floor.level.elevation, pointAlong(beam.legs, s))
     return [
-      ...lines.map(([s0, s1, q0, q1]): SpaceLoad => ({ expandedId, from: at(s0), to: at(s1), q0, q1 })),
+      ...lines
+        .flatMap((line) => atBends(beam.legs, line))
+        .map(([s0, s1, q0, q1]): SpaceLoad => ({
+          expandedId,
+          from: at(s0),
+          to: at(s1),
+          q0,
+          q1,
+        })),
       ...points.map(({ s, force }): SpaceLoad => ({ expandedId, from: at(s), to: at(s), q0: force, q1: force })),
     ]
   })

@@ -1,4 +1,5 @@
 import { trueAlong, type Stretch } from '../building/slopes'
+import { cutAtBends, type Leg } from '../geometry/course'
 import type { LayoutOperator } from './operator'
 
 /** Line load on a member, linear from q0 at s0 to q1 at s1 (N/m over m), downwards positive. */
@@ -56,6 +57,12 @@ export function alongTrueLength({ lines, points }: MemberLoad, stretches: readon
     ),
     points: points.map(({ s, force }) => ({ s: trueAlong(stretches, s), force })),
   }
+}
+
+/** A line load in parts that go over no bend of its member. */
+export const atBends = (legs: readonly Leg[], [s0, s1, q0, q1]: LoadLine): readonly LoadLine[] => {
+  const at = (s: number) => q0 + ((q1 - q0) * (s - s0)) / (s1 - s0)
+  return cutAtBends(legs, s0, s1).map((part): LoadLine => [part.s0, part.s1, at(part.s0), at(part.s1)])
 }
 
 function listAt<T>(lists: Map<string, T[]>, key: string): T[] {

@@ -1,6 +1,6 @@
 import type { Beam, FramePlan } from '../building/frame'
 import type { LoadRegion, PanelPlan } from '../building/panelRegions'
-import { stretchesOf, trueLength } from '../building/slopes'
+import { stretchesAlong, trueLength } from '../building/slopes'
 import { goingOf } from '../building/stairs'
 import type { WallSegment } from '../building/wallSegments'
 import type {
@@ -13,7 +13,8 @@ import type {
   WallShape,
 } from '../document/shapes'
 import type { Point } from '../geometry/point'
-import { along, distance } from '../geometry/segment'
+import { pointAlong } from '../geometry/course'
+import { distance } from '../geometry/segment'
 import { emptyShare, sumOfShares, type Share } from '../sharing/share'
 
 /**
@@ -179,10 +180,10 @@ export const beamSource = (beam: Beam, slopes: readonly SlopeShape[]): BeamSourc
   share: ownLength(beam, slopes),
 })
 
-function ownLength({ member, a, b }: Beam, slopes: readonly SlopeShape[]): Share {
-  const stretches = stretchesOf(slopes, a, b)
+function ownLength({ member, legs }: Beam, slopes: readonly SlopeShape[]): Share {
+  const stretches = stretchesAlong(slopes, legs)
   const moment = (axis: 0 | 1) =>
-    stretches.reduce((sum, { s0, s1, stretch }) => sum + along(a, b, (s0 + s1) / 2)[axis] * (s1 - s0) * stretch, 0)
+    stretches.reduce((sum, { s0, s1, stretch }) => sum + pointAlong(legs, (s0 + s1) / 2)[axis] * (s1 - s0) * stretch, 0)
   return {
     ...emptyShare,
     lines: stretches.map(({ s0, s1, stretch }) => ({ member: member.id, s0, s1, q0: stretch, q1: stretch })),

@@ -16,11 +16,13 @@ export interface Audit {
  * For the one-way rule by lever with two supports or more all three are nought to rounding.
  */
 export function auditShare(share: Share, carriers: readonly Carrier[]): Audit {
-  const carrierOf = new Map(carriers.map((carrier) => [carrier.member, carrier]))
+  const piecesOf = new Map<string, Carrier[]>()
+  for (const carrier of carriers) piecesOf.set(carrier.member, [...(piecesOf.get(carrier.member) ?? []), carrier])
   const pointOn = (member: string, s: number): Point => {
-    const carrier = carrierOf.get(member)
+    const pieces = piecesOf.get(member) ?? []
+    const carrier = pieces.findLast(({ from }) => from <= s) ?? pieces[0]
     if (!carrier) throw new Error(`No carrier ${member}`)
-    return distance(carrier.a, carrier.b) === 0 ? carrier.a : along(carrier.a, carrier.b, s)
+    return distance(carrier.a, carrier.b) === 0 ? carrier.a : along(carrier.a, carrier.b, s - carrier.from)
   }
   const { force, moments } = shareTotals(share, pointOn)
   const magnitudes = share.lines.reduce(

@@ -5,25 +5,33 @@ import type { ShareLine } from './share'
 /**
  * Joins neighbouring pieces, member by member along s: those that continue each other exactly, then those that one
  * straight ordinate meets within a part of the member's peak, or that are too short to be meant. Force and first moment
- * of every member are kept.
+ * of every member are kept. None is joined over a bend of its member.
  */
-export function mergeLines(lines: readonly ShareLine[]): readonly ShareLine[] {
+export function mergeLines(
+  lines: readonly ShareLine[],
+  bends: ReadonlyMap<string, readonly number[]> = new Map(),
+): readonly ShareLine[] {
+  const follows: Follows = (a, b) =>
+    a.member === b.member &&
+    Math.abs(a.s1 - b.s0) <= 1e-9 &&
+    !(bends.get(a.member) ?? []).some((at) => Math.abs(at - a.s1) <= 1e-6)
   const sorted = [...lines].sort(
     (p, q) => (p.member < q.member ? -1 : p.member > q.member ? 1 : 0) || p.s0 - q.s0 || p.s1 - q.s1,
   )
   const exact: ShareLine[] = []
   for (const line of sorted) {
     const last = exact[exact.length - 1]
-    if (last && continues(last, line)) exact[exact.length - 1] = { ...last, s1: line.s1, q1: line.q1 }
+    if (last && follows(last, line) && continues(last, line))
+      exact[exact.length - 1] = { ...last, s1: line.s1, q1: line.q1 }
     else exact.push(line)
   }
-  return straightened(exact)
+  return straightened(exact, follows)
 }
 
-const follows = (a: ShareLine, b: ShareLine): boolean => a.member === b.member && Math.abs(a.s1 - b.s0) <= 1e-9
+/** Whether a piece begins where the one before ends, on the same straight piece of the same member. */
+type Follows = (a: ShareLine, b: ShareLine) => boolean
 
 function continues(a: ShareLine, b: ShareLine): boolean {
-  if (!follows(a, b)) return false
   const scale = Math.max(Math.abs(a.q0), Math.abs(a.q1), Math.abs(b.q1), 1e-12)
   if (Math.abs(a.q1 - b.q0) > 1e-9 * scale) return false
   const slopeChange = (a.q1 - a.q0) / (a.s1 - a.s0) - (b.q1 - b.q0) / (b.s1 - b.s0)
@@ -31,7 +39,7 @@ function continues(a: ShareLine, b: ShareLine): boolean {
 }
 
 /** Takes as many pieces after one another as one straight ordinate can stand for. */
-function straightened(lines: readonly ShareLine[]): readonly ShareLine[] {
+function straightened(lines: readonly ShareLine[], follows: Follows): readonly ShareLine[] {
   const peaks = new Map<string, number>()
   for (const { member, q0, q1 } of lines)
     peaks.set(member, Math.max(peaks.get(member) ?? 0, Math.abs(q0), Math.abs(q1)))

@@ -13,7 +13,7 @@ const rect = (x0: number, y0: number, x1: number, y1: number): Ring => [
   [x1, y1],
   [x0, y1],
 ]
-const carrier = (index: number, a: Point, b: Point): Carrier => ({ member: `m${index}`, a, b })
+const carrier = (index: number, a: Point, b: Point): Carrier => ({ member: `m${index}`, a, b, from: 0, bent: false })
 const panelOf = (
   ring: Ring,
   carriers: readonly Carrier[],

@@ -4,7 +4,7 @@ import { distance } from '../geometry/segment'
 import { onLine, sameSupport } from '../geometry/tolerance'
 import { shareAlongStrip } from './alongStrip'
 import type { Overhang } from './lever'
-import { railsOf, type Carrier } from './rails'
+import { bendsOf, railsOf, type Carrier } from './rails'
 import { mergeLines } from './mergeLines'
 import type { Share } from './share'
 import { shareBand, type Loaded, type StripGround, type Tally } from './stripPieces'
@@ -21,7 +21,7 @@ export interface OneWayPanel {
 /** Shares one unit of pressure over a region of the panel (one-way; docs/methods/one-way.md). */
 export function shareArea(panel: OneWayPanel, region: Region): Share {
   const load: Loaded = { kind: 'area', edges: edgesOf(region, turnTo(panel.spanAngle)) }
-  return collect(groundOf(panel), load, regionArea(region), regionMoments(region))
+  return collect(panel, load, regionArea(region), regionMoments(region))
 }
 
 /** Shares one unit of line load along a–b, which lies inside the panel. */
@@ -31,8 +31,7 @@ export function shareLine(panel: OneWayPanel, a: Point, b: Point): Share {
   const moments: Point = [((a[0] + b[0]) / 2) * length, ((a[1] + b[1]) / 2) * length]
   const edge = edgeOf(turn.uv(a), turn.uv(b))
   const across = edge.v1 - edge.v0
-  if (across > 1e-6 * length)
-    return collect(groundOf(panel), { kind: 'line', edge, perV: length / across }, length, moments)
+  if (across > 1e-6 * length) return collect(panel, { kind: 'line', edge, perV: length / across }, length, moments)
   return shareAlongStrip(groundOf(panel), edge, length, moments)
 }
 
@@ -48,12 +47,13 @@ const groundOf = ({ outline, spanAngle, overhang, carriers }: OneWayPanel): Stri
   overhang,
 })
 
-function collect(ground: StripGround, load: Loaded, applied: number, appliedMoments: Point): Share {
+function collect(panel: OneWayPanel, load: Loaded, applied: number, appliedMoments: Point): Share {
+  const ground = groundOf(panel)
   const tally: Tally = { lines: [], notCarried: 0, torque: 0, merged: new Map() }
   const stops = breakpoints(ground, load)
   for (let i = 1; i < stops.length; i++) shareBand(ground, load, stops[i - 1] ?? 0, stops[i] ?? 0, tally)
   return {
-    lines: mergeLines(tally.lines),
+    lines: mergeLines(tally.lines, bendsOf(panel.carriers)),
     points: [],
     onColumns: [],
     applied,

@@ -1,3 +1,4 @@
+import type { Beam } from '../building/frame'
 import type { Point } from '../geometry/point'
 import { boxesTouch, boxOf, type Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
@@ -5,11 +6,26 @@ import { alongSpan, onLine, sameSupport } from '../geometry/tolerance'
 import type { ShareLine } from './share'
 import { edgeOf, turnTo, uAt, type Edge } from './strips'
 
-/** A member that may carry a panel: its axis in plan. */
+/** A member that may carry a panel, or one straight piece of it: its axis in plan. */
 export interface Carrier {
   readonly member: string
   readonly a: Point
   readonly b: Point
+  /** Where along the member the piece begins; 0 for a straight member. */
+  readonly from: number
+  /** One of several pieces: what it cannot take, being along the span, would fall between its neighbours. */
+  readonly bent: boolean
+}
+
+/** A beam as what can carry: each of its pieces. */
+export const carriersOf = ({ member, legs }: Pick<Beam, 'member' | 'legs'>): readonly Carrier[] =>
+  legs.map(({ a, b, from }) => ({ member: member.id, a, b, from, bent: legs.length > 1 }))
+
+/** Where the pieces of bent members begin, by member: no stretch of load goes over a bend. */
+export function bendsOf(carriers: readonly Carrier[]): ReadonlyMap<string, readonly number[]> {
+  const bends = new Map<string, number[]>()
+  for (const { member, from } of carriers) if (from > 0) bends.set(member, [...(bends.get(member) ?? []), from])
+  return bends
 }
 
 /** A carrier seen across the span: its edge, and how its own length runs with v. */
@@ -25,13 +41,13 @@ export interface Rail {
 export function railsOf(carriers: readonly Carrier[], spanAngle: number, outline: Region): readonly Rail[] {
   const turn = turnTo(spanAngle)
   const box = boxOf(outline.flat())
-  return carriers.flatMap(({ member, a, b }): Rail[] => {
+  return carriers.flatMap(({ member, a, b, from, bent }): Rail[] => {
     if (!boxesTouch(boxOf([a, b]), box, onLine)) return []
     const [p, q] = [turn.uv(a), turn.uv(b)]
     const length = distance(a, b)
-    if (Math.abs(q[1] - p[1]) < Math.sin(alongSpan) * length) return []
+    if (Math.abs(q[1] - p[1]) < (bent ? 1e-6 : Math.sin(alongSpan)) * length) return []
     const slope = length / (q[1] - p[1])
-    return [{ member, edge: edgeOf(p, q), s0: slope > 0 ? 0 : length, slope }]
+    return [{ member, edge: edgeOf(p, q), s0: from + (slope > 0 ? 0 : length), slope }]
   })
 }
 
@@ -61,7 +77,7 @@ export function clustersWithin(
     const last = clusters[clusters.length - 1]
     if (last && u - last.u < sameSupport) {
       const other = last.rails[0]?.member ?? rail.member
-      merged.set(`${other},${rail.member}`, [other, rail.member])
+      if (other !== rail.member) merged.set(`${other},${rail.member}`, [other, rail.member])
       last.rails.push(rail)
       last.u = u
     } else clusters.push({ rails: [rail], u })

@@ -16,7 +16,7 @@ const wall = (a: Point, b: Point): WallSegment => {
   if (!segment) throw new Error('no segment')
   return segment
 }
-const carrier = (member: string, a: Point, b: Point): Carrier => ({ member, a, b })
+const carrier = (member: string, a: Point, b: Point): Carrier => ({ member, a, b, from: 0, bent: false })
 const panel = (n: number, outline: PanelShape['outline'], more: Partial<PanelShape> = {}): PanelPlan =>
   planPanel(
     {

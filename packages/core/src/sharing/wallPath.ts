@@ -67,7 +67,7 @@ function onBeam(segment: WallSegment, carrier: Carrier, from: number, to: number
   const s0 = Math.max(0, Math.min(...ends))
   const s1 = Math.min(distance(carrier.a, carrier.b), Math.max(...ends))
   const intensity = (to - from) / (s1 - s0) / sharers
-  return { member: carrier.member, s0, s1, q0: intensity, q1: intensity }
+  return { member: carrier.member, s0: carrier.from + s0, s1: carrier.from + s1, q0: intensity, q1: intensity }
 }
 
 function shareOnPanels(
@@ -100,6 +100,25 @@ function addPart(tally: Tally, share: Share, part: number): void {
   tally.torque += part * share.torque
 }
 
+interface Foot {
+  readonly member: string
+  readonly s: number
+  readonly gap: number
+}
+
+/** Where a point stands on members, once on each: of several pieces of one on the nearest. */
+function feetUnder(at: Point, carriers: readonly Carrier[]): readonly Foot[] {
+  const feet = new Map<string, Foot>()
+  for (const { member, a, b, from } of carriers) {
+    const s = footOn(a, b, at, onLine)
+    if (s === undefined) continue
+    const gap = distance(at, along(a, b, s))
+    const known = feet.get(member)
+    if (!known || gap < known.gap) feet.set(member, { member, s: from + s, gap })
+  }
+  return [...feet.values()]
+}
+
 /**
  * One unit of force at a point: onto beams under it (those that lie on each other or end there share equally), else onto a
  * column there, else onto the panel under it by its one-way rule, else not carried.
@@ -110,10 +129,7 @@ export function shareForce(
   columns: readonly Column[],
   panels: readonly PanelPlan[],
 ): Share {
-  const under = carriers.flatMap(({ member, a, b }) => {
-    const s = footOn(a, b, at, onLine)
-    return s === undefined ? [] : [{ member, s }]
-  })
+  const under = feetUnder(at, carriers)
   const alone: Share = { ...emptyShare, applied: 1, appliedMoments: at }
   if (under.length > 0)
     return { ...alone, points: under.map(({ member, s }) => ({ member, s, force: 1 / under.length })) }

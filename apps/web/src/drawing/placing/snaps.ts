@@ -5,7 +5,7 @@ export function snapPoints(floor: FloorView | null | undefined, grid: readonly G
   const all: Point[] = [
     ...gridCrossings(grid),
     ...(floor?.columns ?? []).map(({ at }) => at),
-    ...(floor?.beams ?? []).flatMap(({ a, b }) => [a, b]),
+    ...(floor?.beams ?? []).flatMap(({ path }) => path),
     ...(floor?.regions ?? []).flatMap(({ region }) => region.flat()),
     ...(floor?.openings ?? []).flatMap(({ outline }) => outline),
   ]

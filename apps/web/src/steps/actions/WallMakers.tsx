@@ -13,7 +13,7 @@ interface WallMakersProps {
 export function WallMakers({ picked, layout, levelId }: WallMakersProps) {
   const add = useNewWalls(layout, levelId)
   const here = picked.filter((record) => record.layout === layout.id)
-  const beams = here.filter((record) => record.kind === 'member' && record.path.length === 2)
+  const beams = here.filter((record) => record.kind === 'member' && record.role !== 'column')
   const outlined = here.filter((record) => record.kind === 'panel' || record.kind === 'opening')
   if (beams.length === 0 && outlined.length === 0) return null
   return (

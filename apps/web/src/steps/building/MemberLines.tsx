@@ -10,6 +10,7 @@ import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
 import { StockChoices } from './StockChoices'
+import { CourseLine } from './CourseLine'
 import { TrussLines } from './TrussLines'
 
 const roles = [
@@ -55,6 +56,7 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
         </Line>
       )}
       <StockChoices records={members} />
+      {members.length === 1 && <CourseLine key={first.id} member={first} />}
       {members.length === 1 && !first.truss && <Weight member={first} sections={sections} />}
       {beams.length > 0 && (
         <Line reference="ends">

@@ -52,7 +52,8 @@ function TableField({ layout, onAdded }: TableFieldProps) {
     <>
       <Note>
         Headings: label, role, from, to, section, material; or x1, y1, x2, y2 in place of from and to, with a unit as in
-        “x1, mm”; z1 and z2 for braces, girts, ties and posts. Cells from a spreadsheet, or CSV.
+        “x1, mm”; via for places that a bent member passes, or rise for an arc; z1 and z2 for braces, girts, ties and
+        posts. Cells from a spreadsheet, or CSV.
       </Note>
       <CellsField
         label="Table of members"

@@ -1,4 +1,4 @@
-import { formatValue, unitOf, type FloorView } from '@hedrion/core'
+import { formatValue, middleAlong, unitOf, type FloorView } from '@hedrion/core'
 import { useCallback, useMemo } from 'react'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
@@ -78,7 +78,7 @@ function Key({ envelope: { kind, rows } }: { readonly envelope: EnvelopeInView }
 function placeOf(floor: FloorView, id: string, expandedId: string, kind: EnvelopeInView['kind']) {
   if (kind === 'beamTotal') {
     const beam = floor.beams.find((entry) => entry.expandedId === expandedId)
-    return beam && ([(beam.a[0] + beam.b[0]) / 2, (beam.a[1] + beam.b[1]) / 2] as const)
+    return beam && middleAlong(beam.path)
   }
   return floor.columns.find((entry) => (kind === 'reaction' ? entry.id === id : entry.expandedId === expandedId))?.at
 }

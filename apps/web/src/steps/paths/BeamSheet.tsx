@@ -49,6 +49,7 @@ export function BeamSheet({ expandedId, caseId }: { readonly expandedId: string;
             {reaction < 0 ? ', lifts' : ''}
           </Line>
         ))}
+        <Chords view={view} />
         <Audit view={view} />
       </Section>
     </Sheet>
@@ -102,6 +103,24 @@ function LandingLine({ row, caseId }: { readonly row: PathRow; readonly caseId: 
       )}
       {at !== null && <small> at {formatQuantity(at, 'length', format)}</small>}
     </Line>
+  )
+}
+
+/** What a bent beam leaves to its supports beside their forces. */
+function Chords({ view: { chordMoments } }: { readonly view: MemberView }) {
+  if (chordMoments.length === 0) return null
+  return (
+    <>
+      {chordMoments.map((moment, i) => (
+        <Line key={i} reference="turning" result={<Value value={Math.abs(round(moment))} quantity="moment" />}>
+          about the line {letter(i)} to {letter(i + 1)}: its ends are to hold this
+        </Line>
+      ))}
+      <Note>
+        It is bent, so that its load lies beside the straight line between two supports. The moment stays there; it is
+        in no column.
+      </Note>
+    </>
   )
 }
 

@@ -14,6 +14,8 @@ export function BeamSketch({ view, mark }: { readonly view: MemberView; readonly
   const top = Math.max(1e-9, ...lines.flatMap(([, , q0, q1]) => [Math.abs(q0), Math.abs(q1)]))
   const x = (s: number) => left + ((right - left) * s) / length
   const y = (q: number) => base - (tallest * q) / top
+  const labelled = roomy(lines.map(([s0, s1]) => [x(s0), x(s1)] as const))
+  const first = Math.min(...labelled)
   const pointLoads = [...points, ...lands.flatMap(({ at, force }) => (at === null ? [] : [{ s: at, force }]))]
   const colour = mark === 'plain' || mark === 'notCarried' ? 'var(--quiet)' : `var(--${mark})`
   return (
@@ -28,9 +30,11 @@ export function BeamSketch({ view, mark }: { readonly view: MemberView; readonly
           {strokes(x(s0), x(s1)).map(([px, t]) => (
             <line key={px} x1={px} x2={px} y1={base} y2={y(q0 + (q1 - q0) * t)} strokeWidth={0.7} />
           ))}
-          <text x={(x(s0) + x(s1)) / 2} y={Math.min(y(q0), y(q1)) - 5} stroke="none" textAnchor="middle">
-            {formatValue((q0 + q1) / 2, 'lineLoad', format)} {i === 0 ? unitOf('lineLoad', format) : ''}
-          </text>
+          {labelled.has(i) && (
+            <text x={(x(s0) + x(s1)) / 2} y={Math.min(y(q0), y(q1)) - 5} stroke="none" textAnchor="middle">
+              {formatValue((q0 + q1) / 2, 'lineLoad', format)} {i === first ? unitOf('lineLoad', format) : ''}
+            </text>
+          )}
         </g>
       ))}
       {pointLoads.map(({ s, force }, i) => (
@@ -53,6 +57,18 @@ export function BeamSketch({ view, mark }: { readonly view: MemberView; readonly
       ))}
     </Picture>
   )
+}
+
+/** Pixels that a value takes. */
+const apart = 34
+
+/** The pieces whose value has room: the longest first, and none beside one that has its value. */
+function roomy(pieces: readonly (readonly [from: number, to: number])[]): ReadonlySet<number> {
+  const places = pieces.map(([from, to], i) => ({ i, middle: (from + to) / 2, length: to - from }))
+  const chosen: typeof places = []
+  for (const place of places.sort((p, q) => q.length - p.length || p.i - q.i))
+    if (!chosen.some(({ middle }) => Math.abs(middle - place.middle) < apart)) chosen.push(place)
+  return new Set(chosen.map(({ i }) => i))
 }
 
 /** Places of hatch strokes and how far along the piece they are. */

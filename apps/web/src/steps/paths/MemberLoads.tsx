@@ -1,4 +1,4 @@
-import { formatValue, unitOf, type BeamView } from '@hedrion/core'
+import { formatValue, legsOf, lengthOfLegs, unitOf, type BeamView } from '@hedrion/core'
 import { memo } from 'react'
 import styled from 'styled-components'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
@@ -79,8 +79,8 @@ const [width, tall] = [120, 16]
 
 /** The ordinates along the member, to the member's own largest. */
 function Sketch({ beam, caseId }: { readonly beam: BeamView; readonly caseId: string }) {
-  const { a, b, lines, points } = beam
-  const length = Math.hypot(b[0] - a[0], b[1] - a[1])
+  const { path, lines, points } = beam
+  const length = lengthOfLegs(legsOf(path))
   const most = Math.abs(mostOf(beam)) || 1
   const x = (s: number) => (s / length) * width
   const y = (q: number) => tall - (q / most) * (tall - 3)

@@ -1,4 +1,4 @@
-import type { BeamView, FloorView } from '@hedrion/core'
+import { middleAlong, type BeamView, type FloorView } from '@hedrion/core'
 import { useCallback, useMemo } from 'react'
 import { useAnswer } from '../../compute/SessionContext'
 import type { Label, Scene, Shape } from '../../drawing/scene'
@@ -34,17 +34,16 @@ export function useCatchment(): Catchment {
   return { lit, more }
 }
 
-const lightBeam = ({ a, b }: BeamView): Shape => ({
+const lightBeam = ({ path }: BeamView): Shape => ({
   kind: 'line',
-  points: [a, b],
+  points: path,
   stroke: { tone: 'accent', width: 2.4, dash: [7, 3] },
 })
 
 function nameOf(floor: FloorView, picked: string): readonly Label[] {
   const name = { tone: 'accent', bold: true, priority: 95, must: true } as const
   const beam = floor.beams.find(({ expandedId }) => expandedId === picked)
-  if (beam)
-    return [{ ...name, text: beam.label, at: [(beam.a[0] + beam.b[0]) / 2, (beam.a[1] + beam.b[1]) / 2], dy: 14 }]
+  if (beam) return [{ ...name, text: beam.label, at: middleAlong(beam.path), dy: 14 }]
   const column = floor.columns.find(({ expandedId }) => expandedId === picked)
   return column ? [{ ...name, text: column.label, at: column.at, dx: 20, dy: 14 }] : []
 }

@@ -1,0 +1,66 @@
+import { isBent, type Beam } from '../building/frame'
+import { cutAtBends, pointAlong } from '../geometry/course'
+import { chordOf, spanAt } from './beamStatics'
+import type { LoadLine, LoadPoint } from './memberLines'
+
+/** A force at s along a beam, in one of its spans (by the station at the end of the span). */
+interface SpanForce {
+  readonly span: number
+  readonly s: number
+  readonly force: number
+}
+
+/** Loads as forces that keep force and moment, each in one span and on one straight piece. */
+function spanForces(beam: Beam, lines: readonly LoadLine[], points: readonly LoadPoint[]): readonly SpanForce[] {
+  const stations = beam.stations.map(({ s }) => s)
+  const ofLines = lines.flatMap(([s0, s1, q0, q1]) => {
+    const at = (s: number) => q0 + ((q1 - q0) * (s - s0)) / (s1 - s0)
+    const stops = [s0, ...stations.filter((s) => s > s0 && s < s1), s1]
+    return stops.slice(1).flatMap((to, i) =>
+      cutAtBends(beam.legs, stops[i] ?? s0, to).flatMap(({ s0: a, s1: b }): readonly SpanForce[] => {
+        const span = spanAt(beam, (a + b) / 2)
+        return [
+          { span, s: a, force: ((b - a) * (2 * at(a) + at(b))) / 6 },
+          { span, s: b, force: ((b - a) * (at(a) + 2 * at(b))) / 6 },
+        ]
+      }),
+    )
+  })
+  return [...ofLines, ...points.map(({ s, force }): SpanForce => ({ span: spanAt(beam, s), s, force }))]
+}
+
+export interface BentBalance {
+  /**
+   * What a bent beam leaves to its supports beside their forces: for each span the moment of its loads about its chord, which the
+   * ends of the span have to hold against turning; positive from loads at the left of the chord, Nm.
+   */
+  readonly chordMoments: readonly number[]
+  /** First moment of loads less that of the reactions and of the moments about the chords, over both axes, Nm. */
+  readonly residualMoment: number
+}
+
+/** The balance of moments of a bent beam on two stations or more; null for others. */
+export function bentBalance(
+  beam: Beam,
+  lines: readonly LoadLine[],
+  points: readonly LoadPoint[],
+  reactions: readonly LoadPoint[],
+): BentBalance | null {
+  if (!isBent(beam) || !beam.stable || beam.stations.length < 2) return null
+  const forces = spanForces(beam, lines, points)
+  const chords = beam.stations.slice(1).map((_, k) => chordOf(beam, k + 1))
+  const chordMoments = chords.map(({ at, u }, k) =>
+    forces.reduce((sum, { span, s, force }) => {
+      if (span !== k + 1) return sum
+      const [x, y] = pointAlong(beam.legs, s)
+      return sum + force * ((y - at[1]) * u[0] - (x - at[0]) * u[1])
+    }, 0),
+  )
+  const first = (axis: 0 | 1, list: readonly LoadPoint[]) =>
+    list.reduce((sum, { s, force }) => sum + force * pointAlong(beam.legs, s)[axis], 0)
+  // a moment m about a chord along u is a first moment m across it: of x by -u_y, of y by u_x
+  const about = (axis: 0 | 1) =>
+    chords.reduce((sum, { u }, k) => sum + (chordMoments[k] ?? 0) * (axis === 0 ? -u[1] : u[0]), 0)
+  const left = ([0, 1] as const).map((axis) => first(axis, forces) - first(axis, reactions) - about(axis))
+  return { chordMoments, residualMoment: Math.hypot(...left) }
+}
