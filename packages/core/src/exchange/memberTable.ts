@@ -199,13 +199,14 @@ function readRow(cells: Cells, ground: Ground, stock: Stock, taken: ReadonlySet<
   }
 }
 
+const straightRoles: ReadonlySet<Role> = new Set(['column', 'truss'])
+
 /** A member that passes other places on its way, or rises in an arc to the left of the line between its ends. */
 function bentPath(cells: Cells, path: readonly Point[], role: Member['role'], ground: Ground): readonly Point[] {
   const { via, rise } = cells
   const [start, end] = path
   if (!via && !rise) return path
-  const column = via ? 'via' : 'rise'
-  if (role === 'column' || role === 'truss' || !start || !end) return refuseCell(column, `A ${role} is not bent.`)
+  if (straightRoles.has(role) || !start || !end) return refuseCell(via ? 'via' : 'rise', `A ${role} is not bent.`)
   if (via && rise) return refuseCell('rise', 'A member passes places or rises in an arc, not both.')
   if (via) return [start, ...placesBetween(via.text, start, ground), end]
   const height = rise ? coordinate(rise, 'rise', ground.format) : 0
