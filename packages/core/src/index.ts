@@ -7,7 +7,7 @@ export type { Amount, Basis as TraceBasis, Traced, TracedTerm } from './trace/tr
 export type { Table } from './trace/table'
 export { arcPath, mostRise, riseOf } from './geometry/arc'
 export { legsOf, lengthOfLegs, middleAlong, type Leg } from './geometry/course'
-export type { Point } from './geometry/point'
+export type { Point, Point3 } from './geometry/point'
 export {
   boxOf,
   contains,
@@ -147,7 +147,8 @@ export type { ColumnView, StripRow } from './queries/columnView'
 export type { PanelView } from './queries/panelView'
 export type { PathRow } from './queries/pathRows'
 export type { ElevationAxis, ElevationView } from './queries/elevationView'
-export type { Point3, SpaceFace, SpaceLoad, SpaceMember, SpaceView } from './queries/spaceView'
+export type { SpaceFace, SpaceLoad, SpaceMember, SpaceView } from './queries/spaceView'
+export type { SpaceSurface } from './queries/surfacesInSpace'
 export type { EnvelopeRow, GoverningRival, GoverningSide, GoverningTerm, GoverningView } from './queries/envelopeViews'
 export type { KeySum } from './queries/keySums'
 export type { MassRow } from './queries/massViews'
@@ -189,6 +190,7 @@ export {
   withPoints,
   type Drawn,
 } from './editing/shaped'
+export { changePictures, type ChangePicture } from './editing/changePictures'
 export { demoChanges, demoName } from './generate/demo'
 export { bayGrid } from './generate/bayGrid'
 export { hallSentence } from './generate/hallSentence'

@@ -169,7 +169,8 @@ function openingsPart({ openings }: FloorView) {
           : []
       return [{ kind: 'area', region: [outline], ground: 'film', stroke: { tone: 'quiet', width: 1.2 } }, ...crossed]
     }),
-    labels: openings.map(({ label, outline }) => ({
+    labels: openings.map(({ label, outline, expandedId }) => ({
+      of: expandedId,
       text: label,
       at: meanOf(outline),
       priority: 30,

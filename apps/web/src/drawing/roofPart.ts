@@ -50,10 +50,11 @@ const fallArrow = ({ outline, uphill }: SlopeView): Shape => ({
   tail: 'middle',
 })
 
-const pitchLabel = ({ outline, label, pitch, low, high }: SlopeView, format: NumberFormat): Label => {
+const pitchLabel = ({ expandedId, outline, label, pitch, low, high }: SlopeView, format: NumberFormat): Label => {
   const height = (value: number) => `${value > 0 ? '+' : ''}${formatQuantity(value, 'length', format)}`
   return {
     text: `${label} · ${formatQuantity(pitch, 'angle', format)} · ${height(low)} to ${height(high)}`,
+    of: expandedId,
     at: meanOf(outline),
     dx: 12,
     align: 'left',
@@ -71,8 +72,9 @@ export function strutsPart({ struts }: FloorView, { format, names }: RoofOptions
       stroke: { tone: notCarried > 0 ? 'warm' : 'quiet', width: 1.6, dash: [8, 3] },
     })),
     labels: names
-      ? struts.map(({ a, b, label }) => ({
+      ? struts.map(({ a, b, label, expandedId }) => ({
           text: label,
+          of: expandedId,
           at: meanOf([a, b]),
           priority: 8,
           dy: 10,

@@ -123,6 +123,16 @@ describe('the plan', () => {
     expect(plan('1', 'imposed/C', { member: false }).shapes.some(({ kind }) => kind === 'ordinates')).toBe(false)
   })
 
+  test('names and numbers say whose they are, so that they can be shown of what is picked alone', () => {
+    for (const level of ['1', 'Roof', 'Eaves']) {
+      const { labels, targets } = plan(level, 'permanent/self-weight')
+      const known = new Set(targets.map(({ id }) => id))
+      const nobodys = labels.filter(({ of }) => of === undefined || !known.has(of)).map(({ text }) => text)
+      // load that nothing carries is never hidden
+      expect(nobodys).toEqual(level === 'Roof' ? ['15.6 kN not carried'] : [])
+    }
+  })
+
   test('a level without layout shows the grid', () => {
     const empty = plan('Base', 'imposed/C')
     // four lines each way, and five of the hall

@@ -1,5 +1,6 @@
-import { memo } from 'react'
+import { memo, type ReactNode } from 'react'
 import {
+  changePictures,
   deletionEdits,
   drawnOf,
   isDrawn,
@@ -23,6 +24,7 @@ import { kindNames, useEdit } from '../compute/useEdit'
 import { useLook } from '../state/look'
 import { Button } from '../ui/Button'
 import { TextLine } from '../ui/TextLine'
+import { ChangePictures } from './ChangePictures'
 import { Line, Section } from './Sheet'
 
 /** The drawn records among what is picked; a record picked on two levels is one record. */
@@ -68,10 +70,16 @@ export const PickedTools = memo(function PickedTools() {
     if (edits.length === 0) return 'They stand there already: these levels share one layout.'
     return edit.apply(`Repeated ${name} ${text}`, edits)
   }
-  const whatRepeatDoes = (text: string): string | undefined => {
+  const whatRepeatDoes = (text: string): ReactNode => {
     const read = readRepeat(text, getDocument(), format)
     if (!read.ok) return undefined
-    return effectText(repeatEdits(pickedNow(), read.repeat, drawnOf(getDocument()), Math.random))
+    const edits = repeatEdits(pickedNow(), read.repeat, drawnOf(getDocument()), Math.random)
+    return (
+      <>
+        {effectText(edits)}
+        <ChangePictures pictures={changePictures(getDocument(), edits)} />
+      </>
+    )
   }
   const remove = () => {
     const refused = edit.apply(`Deleted ${name}`, deletionEdits(getDocument(), pickedNow()))
@@ -79,17 +87,17 @@ export const PickedTools = memo(function PickedTools() {
   }
   return (
     <Section title={one ? 'Change its place' : 'Change their place'}>
-      <Line reference="move">
-        <TextLine label="Move" value="" placeholder="0.5 m east" onCommit={move} />
-      </Line>
       <Line
-        reference="repeat"
+        reference="move"
         result={
           <Button kind="warm" onPress={remove}>
             Delete {name}
           </Button>
         }
       >
+        <TextLine label="Move" value="" placeholder="0.5 m east" onCommit={move} />
+      </Line>
+      <Line reference="repeat">
         <Wide>
           <TextLine
             label="Repeat"

@@ -1,4 +1,4 @@
-import { useState, type KeyboardEvent } from 'react'
+import { useState, type KeyboardEvent, type ReactNode } from 'react'
 import { Input, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { FieldProblem } from './FieldProblem'
@@ -9,7 +9,7 @@ interface TextLineProps {
   readonly placeholder?: string
   readonly maxLength?: number
   /** What the text would do, said while it is typed. */
-  readonly preview?: (text: string) => string | undefined
+  readonly preview?: (text: string) => ReactNode
   /** Answers a sentence where the text is refused. */
   readonly onCommit: (text: string) => string | undefined
 }

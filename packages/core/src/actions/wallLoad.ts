@@ -73,7 +73,7 @@ export function wallLoad(
   buildUp: BuildUp | undefined,
   length: number,
 ): Traced | null {
-  const height = heightOf(run, head)
+  const height = wallHeight(run, head)
   if (!height) return null
   if (run.openingSizes.length > 0)
     return wallLineLoadLess({
@@ -93,7 +93,11 @@ export function wallLoad(
 export const takesOff = (rule: WallRun['heightRule'], what: 'beam' | 'slab'): boolean =>
   rule === 'lessBoth' || rule === (what === 'beam' ? 'lessBeam' : 'lessSlab')
 
-function heightOf(run: Pick<WallRun, 'heightRule' | 'height' | 'label'>, head: WallHead): Traced<'length'> | null {
+/** The net height of a wall run under a given head by its rule, or null where none follows. */
+export function wallHeight(
+  run: Pick<WallRun, 'heightRule' | 'height' | 'label'>,
+  head: WallHead,
+): Traced<'length'> | null {
   if (run.heightRule === 'typed') return given('h_net', 'length', run.height ?? 0, `typed for ${run.label}`)
   if (head.storeyHeight === null) return null
   const takesBeam = takesOff(run.heightRule, 'beam')

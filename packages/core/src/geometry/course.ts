@@ -10,18 +10,20 @@ export interface Leg {
   readonly length: number
 }
 
-/** The straight pieces of a line through points; points that repeat make none. */
+/** The straight pieces of a line through points; points that repeat make none, and its ends stay where they are. */
 export function legsOf(points: readonly Point[]): readonly Leg[] {
-  const legs: Leg[] = []
+  const [first, last] = [points[0], points.at(-1)]
+  if (!first || !last || points.length < 2) return []
+  const kept = [first]
+  for (const point of points.slice(1, -1))
+    if (distance(kept.at(-1) ?? first, point) > samePoint && distance(point, last) > samePoint) kept.push(point)
   let from = 0
-  points.slice(1).forEach((b, i) => {
-    const a = points[i] ?? b
-    const length = distance(a, b)
-    if (length <= samePoint) return
-    legs.push({ a, b, from, length })
-    from += length
+  return [...kept.slice(1), last].flatMap((b, i): readonly Leg[] => {
+    const a = kept[i] ?? first
+    const leg = { a, b, from, length: distance(a, b) }
+    from += leg.length
+    return leg.length > samePoint ? [leg] : []
   })
-  return legs
 }
 
 export const lengthOfLegs = (legs: readonly Leg[]): number => legs.reduce((sum, { length }) => sum + length, 0)
@@ -38,13 +40,18 @@ export function pointAlong(legs: readonly Leg[], s: number): Point {
 
 /** Where along the line a point lies that is within a tolerance of it; a line that bends back may pass it more than once. */
 export function feetAlong(legs: readonly Leg[], p: Point, tolerance: number): readonly number[] {
-  const feet: number[] = []
+  const feet: { readonly s: number; readonly gap: number }[] = []
   for (const { a, b, from } of legs) {
     const foot = footOn(a, b, p, tolerance)
-    // where two pieces meet they find it both
-    if (foot !== undefined && !feet.some((s) => Math.abs(s - from - foot) <= 2 * tolerance)) feet.push(from + foot)
+    if (foot === undefined) continue
+    const found = { s: from + foot, gap: distance(p, along(a, b, foot)) }
+    // where two pieces meet they find it both: the nearer one counts
+    const same = feet.findIndex(({ s }) => Math.abs(s - found.s) <= 2 * tolerance)
+    const known = feet[same]
+    if (!known) feet.push(found)
+    else if (found.gap < known.gap) feet[same] = found
   }
-  return feet
+  return feet.map(({ s }) => s)
 }
 
 /** The parts of an interval along the line that lie in one piece each. */

@@ -8,13 +8,12 @@ import { labelOf, memberOf, sectionAt, sectionOf } from '../document/labels'
 import type { Member, Section, Strut } from '../document/recordKinds'
 import { trussShape } from '../document/shapes'
 import { pointAlong, type Leg } from '../geometry/course'
-import type { Point } from '../geometry/point'
+import type { Point, Point3 } from '../geometry/point'
 import type { Ring } from '../geometry/polygon'
 import { along } from '../geometry/segment'
 import { atBends, memberLoads } from '../rundown/memberLines'
 
-/** A point of the building, m: global axes, Z up. */
-export type Point3 = readonly [x: number, y: number, z: number]
+import { surfacesInSpace, type SpaceSurface } from './surfacesInSpace'
 
 /** A member as it stands in space; a truss has one for each of its parts. */
 export interface SpaceMember {
@@ -50,6 +49,7 @@ export interface SpaceLoad {
 export interface SpaceView {
   readonly members: readonly SpaceMember[]
   readonly faces: readonly SpaceFace[]
+  readonly surfaces: readonly SpaceSurface[]
   readonly loads: readonly SpaceLoad[]
   /** Reactions at the base, N upwards. */
   readonly supports: readonly { readonly expandedId: string; readonly at: Point3; readonly force: number }[]
@@ -61,6 +61,7 @@ export function spaceView(state: ProjectState, caseId: string): SpaceView {
   return {
     members: state.floors.flatMap((floor) => membersInSpace(state, floor)),
     faces: state.floors.flatMap((floor) => facesOf(state, floor, caseId)),
+    surfaces: state.floors.flatMap((floor) => surfacesInSpace(state, floor, caseId)),
     loads: state.floors.flatMap((floor) => loadsOf(state, floor, caseId)),
     supports: (bottom?.operator.plan.frame.columns ?? []).flatMap(({ member, at: point }, row) => {
       const [, foot] = bottom ? columnPath(bottom, row, point) : []

@@ -105,6 +105,8 @@ function sceneOn(canvas: HTMLCanvasElement): SpaceScene | string {
   }
 }
 
+const surfaceNames = { wall: 'Wall run', barrier: 'Barrier', stair: 'Flight' } as const
+
 function targetsOf(view: ReturnType<typeof useAnswer<{ kind: 'space'; caseId: string }>>): readonly Target[] {
   const place: Target['shape'] = { kind: 'point', at: [0, 0] }
   const members = (view?.members ?? []).map(({ expandedId, label, role }): Target => ({
@@ -119,7 +121,13 @@ function targetsOf(view: ReturnType<typeof useAnswer<{ kind: 'space'; caseId: st
     shape: place,
     text: `Panel ${label}`,
   }))
-  return [...faces, ...members]
+  const surfaces = new Map(
+    (view?.surfaces ?? []).map(({ expandedId, kind, label }): readonly [string, Target] => [
+      expandedId,
+      { id: expandedId, kind, shape: place, text: `${surfaceNames[kind]} ${label}` },
+    ]),
+  )
+  return [...faces, ...members, ...surfaces.values()]
 }
 
 /** A press that moves less than this is a click, pixels. */

@@ -26,8 +26,18 @@ import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import type { Palette } from '../../ui/tokens'
 import { markColour } from '../hatches'
 import type { Mark } from '../scene'
-import { ballOf, clear, edgesOf, geometryOf, hatched, isLight, nameAt, segments, solidsOf } from './parts'
-import { barsOf, linesOf, loadLines, namedLevels, ordinateHeight, trianglesOf, type Bar } from './solids'
+import { ballOf, clear, edgesOf, geometryOf, hatched, isLight, nameAt, planPlaces, segments, solidsOf } from './parts'
+import {
+  barsOf,
+  linesOf,
+  loadLines,
+  namedLevels,
+  ordinateHeight,
+  quadPlaces,
+  quadsOf,
+  trianglesOf,
+  type Bar,
+} from './solids'
 
 export interface SpaceLook {
   readonly palette: Palette
@@ -44,6 +54,8 @@ interface Hit {
   /** From the viewer, m. */
   readonly away: number
 }
+
+const nearest = (a: Hit | null, b: Hit | null): Hit | null => (a && b ? (a.away <= b.away ? a : b) : (a ?? b))
 
 /** How long after the last movement the members become solid again, ms. */
 const stillAfter = 160
@@ -67,6 +79,7 @@ export class SpaceScene {
   #lines: LineSegments | null = null
   #faces: Mesh | null = null
   #owners: Uint32Array = new Uint32Array(0)
+  #surfaces: Mesh | null = null
   #ball = new Sphere(new Vector3(), 10)
   #placed = false
   #sized = false
@@ -95,6 +108,7 @@ export class SpaceScene {
     clear(this.#world)
     this.#addMembers(view, look)
     this.#addFaces(view, look)
+    this.#addSurfaces(view, look)
     this.#addLoads(view, look)
     this.#addSupports(view, look)
     this.#ball = ballOf(this.#bars, view)
@@ -107,14 +121,15 @@ export class SpaceScene {
   pick(ids: readonly string[]): void {
     clear(this.#picks)
     const wanted = new Set(ids)
-    const { members = [], faces = [] } = this.#view ?? {}
+    const { members = [], faces = [], surfaces = [] } = this.#view ?? {}
     const bars = this.#bars.filter(({ member }) => wanted.has(members[member]?.expandedId ?? ''))
     const edges = faces
       .filter(({ expandedId }) => wanted.has(expandedId))
       .flatMap(({ rings }) => rings.flatMap(edgesOf))
+    const sides = surfaces.filter(({ expandedId }) => wanted.has(expandedId)).flatMap(({ corners }) => edgesOf(corners))
     const colour = this.#look?.palette.accent ?? '#000000'
     const material = new LineBasicMaterial({ color: colour, depthTest: false, transparent: true })
-    const both = [...linesOf(bars), ...edges.flat(2)]
+    const both = [...linesOf(bars), ...[...edges, ...sides].flat(2)]
     if (both.length > 0) this.#picks.add(segments(Float32Array.from(both), material, 5))
     if (bars.length > 0) this.#picks.add(solidsOf(bars, new MeshBasicMaterial({ color: colour })))
     this.draw()
@@ -173,7 +188,7 @@ export class SpaceScene {
     const away = this.#camera.position.distanceTo(this.#controls.target)
     const perPixel = (2 * away * Math.tan((this.#camera.fov * Math.PI) / 360)) / height
     this.#raycaster.params.Line = { threshold: 6 * perPixel }
-    const [member, face] = [this.#memberHit(), this.#faceHit()]
+    const [member, face] = [this.#memberHit(), nearest(this.#faceHit(), this.#surfaceHit())]
     // a member well behind a floor is hidden by it
     const hidden = member && face && face.away < member.away - 1.5
     return (hidden ? face : (member ?? face))?.id ?? null
@@ -190,6 +205,13 @@ export class SpaceScene {
     const [found] = this.#faces ? this.#raycaster.intersectObject(this.#faces, false) : []
     const face = this.#view?.faces[this.#owners[found?.faceIndex ?? -1] ?? -1]
     return found && face ? { id: face.expandedId, away: found.distance } : null
+  }
+
+  #surfaceHit(): Hit | null {
+    const [found] = this.#surfaces ? this.#raycaster.intersectObject(this.#surfaces, false) : []
+    // two triangles each
+    const surface = this.#view?.surfaces[Math.floor((found?.faceIndex ?? -2) / 2)]
+    return found && surface ? { id: surface.expandedId, away: found.distance } : null
   }
 
   /** Where the middles of members are seen, in pixels from the middle of the picture, y upwards. */
@@ -245,6 +267,7 @@ export class SpaceScene {
     this.#world.add(this.#solids, this.#lines)
   }
 
+  /** Floors and roofs, from below: the lower ones show through the upper ones, walls behind them do not. */
   #addFaces(view: SpaceView, { palette, mark, area }: SpaceLook): void {
     const { positions, faces } = trianglesOf(view.faces)
     this.#owners = faces
@@ -255,14 +278,34 @@ export class SpaceScene {
       opacity: 0.72,
       polygonOffset: true,
       polygonOffsetFactor: 1,
-      depthWrite: false,
     })
     this.#faces = new Mesh(geometryOf(positions), ground)
     this.#world.add(this.#faces)
     const edges = view.faces.flatMap(({ rings }) => rings.flatMap(edgesOf)).flat(2)
     this.#world.add(segments(Float32Array.from(edges), new LineBasicMaterial({ color: palette.border }), 1))
     const loaded = view.faces.filter(({ pressure }) => pressure !== 0)
-    if (area && loaded.length > 0) this.#world.add(hatched(trianglesOf(loaded).positions, palette, mark))
+    if (area && loaded.length > 0) {
+      const { positions: there } = trianglesOf(loaded)
+      this.#world.add(hatched(there, planPlaces(there), palette, mark))
+    }
+  }
+
+  /** Walls, barriers and flights: seen through, so that members behind them show, and hatched where the case loads them. */
+  #addSurfaces({ surfaces }: SpaceView, { palette, mark, area }: SpaceLook): void {
+    const film = new MeshBasicMaterial({
+      color: palette.quiet,
+      side: DoubleSide,
+      transparent: true,
+      opacity: 0.16,
+      depthWrite: false,
+    })
+    this.#surfaces = new Mesh(geometryOf(quadsOf(surfaces).positions), film)
+    this.#world.add(this.#surfaces)
+    const edges = surfaces.flatMap(({ corners }) => edgesOf(corners)).flat(2)
+    this.#world.add(segments(Float32Array.from(edges), new LineBasicMaterial({ color: palette.quiet }), 1))
+    const loaded = surfaces.filter(({ load }) => load !== 0)
+    if (area && loaded.length > 0)
+      this.#world.add(hatched(quadsOf(loaded).positions, quadPlaces(loaded), palette, mark))
   }
 
   #addLoads(view: SpaceView, { palette, mark, member, levels }: SpaceLook): void {

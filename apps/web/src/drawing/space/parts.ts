@@ -30,9 +30,10 @@ import type { Bar } from './solids'
 
 export const isLight = (role: string | undefined): boolean => role === 'brace' || role === 'girt' || role === 'tie'
 
-export function ballOf(bars: readonly Bar[], { faces }: SpaceView): Sphere {
+export function ballOf(bars: readonly Bar[], { faces, surfaces }: SpaceView): Sphere {
   const points = [
     ...bars.flatMap(({ a, b }) => [new Vector3(...a), new Vector3(...b)]),
+    ...surfaces.flatMap(({ corners }) => corners.map((point) => new Vector3(...point))),
     ...faces.flatMap(({ rings }) => rings.flatMap((ring) => ring.map((point) => new Vector3(...point)))),
   ]
   return points.length === 0
@@ -78,13 +79,23 @@ function placeOf({ a, b, depth, width }: Bar): Matrix4 {
     .multiply(new Matrix4().makeScale(length, Math.max(width, 0.02), Math.max(depth, 0.02)))
 }
 
-/** Loaded faces with the hatch of their mark, in metres of the plan. */
-export function hatched(positions: Float32Array, palette: Palette, mark: Mark): Mesh {
+/** Where the corners of faces lie in plan, x y in turn. */
+export function planPlaces(positions: Float32Array): Float32Array {
+  const places = new Float32Array((positions.length / 3) * 2)
+  for (let i = 0; i < positions.length / 3; i++) places.set([positions[3 * i] ?? 0, positions[3 * i + 1] ?? 0], 2 * i)
+  return places
+}
+
+/** Loaded faces with the hatch of their mark, in metres of the places given for their corners. */
+export function hatched(positions: Float32Array, places: Float32Array, palette: Palette, mark: Mark): Mesh {
   const geometry = geometryOf(positions)
-  const uv = new Float32Array((positions.length / 3) * 2)
-  for (let i = 0; i < positions.length / 3; i++)
-    uv.set([(positions[3 * i] ?? 0) / 2, (positions[3 * i + 1] ?? 0) / 2], 2 * i)
-  geometry.setAttribute('uv', new BufferAttribute(uv, 2))
+  geometry.setAttribute(
+    'uv',
+    new BufferAttribute(
+      places.map((place) => place / 2),
+      2,
+    ),
+  )
   const texture = textureOf(hatchTile(palette, { mark, number: 0 }))
   texture.wrapS = texture.wrapT = RepeatWrapping
   const material = new MeshBasicMaterial({ map: texture, transparent: true, side: DoubleSide, depthWrite: false })

@@ -1,5 +1,15 @@
-import type { Point3, SpaceFace, SpaceLoad, SpaceMember } from '@hedrion/core'
-import { barsOf, largestOf, linesOf, loadLines, namedLevels, ordinateHeight, trianglesOf } from './solids'
+import type { Point3, SpaceFace, SpaceLoad, SpaceMember, SpaceSurface } from '@hedrion/core'
+import {
+  barsOf,
+  largestOf,
+  linesOf,
+  loadLines,
+  namedLevels,
+  ordinateHeight,
+  quadPlaces,
+  quadsOf,
+  trianglesOf,
+} from './solids'
 
 const face = (...rings: readonly (readonly Point3[])[]): SpaceFace => ({
   expandedId: 'panel:1@level:1',
@@ -55,6 +65,34 @@ describe('faces as triangles', () => {
       ),
     ])
     expect(areaOf(positions)).toBeCloseTo(9 + 9 - 1, 5)
+  })
+
+  test('an upright wall and a sloping flight keep their area, and their hatch runs along the foot and up', () => {
+    const wall: SpaceSurface['corners'] = [
+      [0, 0, 3],
+      [5, 0, 3],
+      [5, 0, 5.7],
+      [0, 0, 5.7],
+    ]
+    // 3 up on 4 along: 5 m by 1.2 m
+    const flight: SpaceSurface['corners'] = [
+      [1, 0, 0],
+      [2.2, 0, 0],
+      [2.2, 4, 3],
+      [1, 4, 3],
+    ]
+    const surfaces = [wall, flight].map((corners): SpaceSurface => ({
+      expandedId: 'x',
+      kind: 'wall',
+      label: '',
+      corners,
+      area: 0,
+      load: 0,
+    }))
+    expect(areaOf(quadsOf(surfaces).positions)).toBeCloseTo(5 * 2.7 + 1.2 * 5, 4)
+    const places = [...quadPlaces(surfaces)]
+    expect(Math.max(...places.filter((_, i) => i % 2 === 0))).toBeCloseTo(5, 5)
+    expect(Math.max(...places.filter((_, i) => i % 2 === 1))).toBeCloseTo(5, 5)
   })
 
   test('each triangle knows its face', () => {

@@ -6,6 +6,7 @@ import {
   type SpaceFace,
   type SpaceLoad,
   type SpaceMember,
+  type SpaceSurface,
 } from '@hedrion/core'
 import earcut from 'earcut'
 
@@ -59,6 +60,26 @@ export function trianglesOf(faces: readonly SpaceFace[]): Triangles {
   })
   return { positions: Float32Array.from(positions), faces: Uint32Array.from(owners) }
 }
+
+/** Upright or sloping surfaces of four corners, each as two triangles. */
+export function quadsOf(surfaces: readonly SpaceSurface[]): Triangles {
+  const positions = surfaces.flatMap(({ corners: [a, b, c, d] }) => [a, b, c, a, c, d].flat())
+  return {
+    positions: Float32Array.from(positions),
+    faces: Uint32Array.from(surfaces.flatMap((_, i) => [i, i])),
+  }
+}
+
+/** For each corner of the triangles of surfaces how far it is along the foot and up from it, m: what a hatch follows. */
+export const quadPlaces = (surfaces: readonly SpaceSurface[]): Float32Array =>
+  Float32Array.from(
+    surfaces.flatMap(({ corners: [a, b, , d] }) => {
+      const [along, up] = [apart(a, b), apart(a, d)]
+      return [0, 0, along, 0, along, up, 0, 0, along, up, 0, up]
+    }),
+  )
+
+const apart = (a: Point3, b: Point3): number => Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2])
 
 interface FlatShape {
   readonly outer: readonly Point3[]

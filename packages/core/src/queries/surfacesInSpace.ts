@@ -1,0 +1,115 @@
+import { wallHeight } from '../actions/wallLoad'
+import { heightAt } from '../building/slopes'
+import { stairEnds } from '../building/stairs'
+import { barriersOn } from '../derivation/barriers'
+import { barrierCase } from '../actions/cases'
+import { readCase } from '../derivation/cells'
+import { expandedAt } from '../derivation/floorQueries'
+import type { FloorState } from '../derivation/floorStates'
+import type { ProjectState } from '../derivation/project'
+import { labelOf } from '../document/labels'
+import type { Point, Point3 } from '../geometry/point'
+import type { WallSource } from '../rundown/sources'
+
+/** A stretch of wall or barrier, or a flight of stairs, as a flat surface of four corners; upright ones from their foot. */
+export interface SpaceSurface {
+  readonly expandedId: string
+  readonly kind: 'wall' | 'barrier' | 'stair'
+  readonly label: string
+  /** Two at its foot, then two at its top. */
+  readonly corners: readonly [Point3, Point3, Point3, Point3]
+  /** As it lies, m². */
+  readonly area: number
+  /** In the case: of a wall N/m downwards, of a flight N/m on each end, of a barrier N/m outwards. */
+  readonly load: number
+}
+
+/** The walls of a floor with their net height, its barriers, and its flights of stairs, which climb to the level. */
+export function surfacesInSpace(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceSurface[] {
+  return [
+    ...wallSurfaces(state, floor, caseId),
+    ...stairSurfaces(state, floor, caseId),
+    ...barriers(state, floor, caseId),
+  ]
+}
+
+function wallSurfaces(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceSurface[] {
+  const at = readCase(state, caseId)
+  let wall = -1
+  return floor.operator.plan.sources.flatMap((source, row): readonly SpaceSurface[] => {
+    if (source.kind !== 'wall') return []
+    wall++
+    const height = heightOf(state, floor, source, wall)
+    if (!height) return []
+    const { a, b, length } = source.segment
+    return [
+      {
+        expandedId: expandedAt(floor, source.run.id),
+        kind: 'wall',
+        label: labelOf(state.document, source.run.id),
+        corners: upright(floor, a, b, height),
+        area: length * height,
+        load: at(floor.intensities, row),
+      },
+    ]
+  })
+}
+
+/** The net height of a stretch; nothing where none follows, as of a wall on the top level. */
+function heightOf(
+  { document }: ProjectState,
+  { walls }: FloorState,
+  { run }: WallSource,
+  index: number,
+): number | null {
+  const record = document.records.get(run.id)
+  const head = walls.heads[index]
+  return record?.kind === 'wallRun' && head ? (wallHeight(record, head)?.value ?? null) : null
+}
+
+function upright({ level, operator }: FloorState, a: Point, b: Point, height: number): SpaceSurface['corners'] {
+  const foot = (at: Point) => level.elevation + heightAt(operator.plan.slopes, at)
+  return [
+    [...a, foot(a)],
+    [...b, foot(b)],
+    [...b, foot(b) + height],
+    [...a, foot(a) + height],
+  ]
+}
+
+function stairSurfaces(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceSurface[] {
+  const at = readCase(state, caseId)
+  return floor.operator.plan.sources.flatMap((source, row): readonly SpaceSurface[] => {
+    const record = source.kind === 'stair' ? state.document.records.get(source.stair.id) : undefined
+    if (source.kind !== 'stair' || record?.kind !== 'stair' || !source.id.endsWith('/0')) return []
+    const [foot, head] = stairEnds(record)
+    if (!foot || !head) return []
+    const top = floor.level.elevation
+    const going = Math.hypot(head.a[0] - foot.a[0], head.a[1] - foot.a[1])
+    return [
+      {
+        expandedId: expandedAt(floor, record.id),
+        kind: 'stair',
+        label: record.label,
+        corners: [
+          [...foot.a, top - record.rise],
+          [...foot.b, top - record.rise],
+          [...head.b, top],
+          [...head.a, top],
+        ],
+        area: record.width * Math.hypot(going, record.rise),
+        load: at(floor.intensities, row),
+      },
+    ]
+  })
+}
+
+const barriers = (state: ProjectState, floor: FloorState, caseId: string): readonly SpaceSurface[] =>
+  barriersOn(state, floor).map(({ barrier, a, b, length, load }): SpaceSurface => ({
+    expandedId: expandedAt(floor, barrier.id),
+    kind: 'barrier',
+    label: barrier.label,
+    corners: upright(floor, a, b, barrier.height),
+    area: length * barrier.height,
+    load: caseId === barrierCase ? (load?.load.value ?? 0) : 0,
+  }))

@@ -1,0 +1,56 @@
+import { expanded } from '../src/document/labels'
+import type { Point3 } from '../src/geometry/point'
+import { ask } from '../src/queries/derive'
+import { Building, bay, oneStorey } from './build'
+
+const heights = (corners: readonly Point3[]): readonly number[] => corners.map(([, , z]) => z)
+
+test('a wall is as high as its net height says: 3.00 m less a beam of 300 mm over it', () => {
+  const building = new Building()
+  const [, first, second] = [0, 3, 6].map((z, i) => building.level(i === 0 ? 'Base' : String(i), z))
+  const layout = building.layout('Floors', null, first, second)
+  building.column(layout, [0, 0])
+  building.column(layout, [5, 0])
+  building.beam(layout, [0, 0], [5, 0])
+  const wall = building.wall(
+    layout,
+    [
+      [0, 0],
+      [5, 0],
+    ],
+    { heightRule: 'lessBeam', height: null, weight: 2000 },
+  )
+  const { surfaces } = ask(building.state(), { kind: 'space', caseId: 'permanent/walls' })
+  // none on the top level, where no height follows
+  expect(surfaces).toHaveLength(1)
+  const [surface] = surfaces
+  expect(surface).toMatchObject({ kind: 'wall', expandedId: expanded(wall.id, first?.id ?? '') })
+  expect(heights(surface?.corners ?? [])).toEqual([3, 3, expect.closeTo(5.7, 9), expect.closeTo(5.7, 9)])
+  expect(surface?.area).toBeCloseTo(5 * 2.7, 9)
+  // 2.00 kN/m² on 2.70 m
+  expect(surface?.load).toBeCloseTo(5400, 6)
+})
+
+test('a flight climbs to the level; a barrier stands on its edge and is loaded in its own case alone', () => {
+  const storey = oneStorey(0)
+  const { building, layout } = storey
+  bay(storey)
+  const key = building.key(3000)
+  building.stair(layout, [3, 0], [3, 4], { width: 1.2, rise: 3, key: key.id })
+  building.barrier(layout, [
+    [0, 0],
+    [6, 0],
+  ])
+  const surfacesIn = (caseId: string) => ask(building.state(), { kind: 'space', caseId }).surfaces
+  const [flight, barrier] = surfacesIn('imposed/B')
+  expect([flight?.kind, barrier?.kind]).toEqual(['stair', 'barrier'])
+  expect(heights(flight?.corners ?? [])).toEqual([0, 0, 3, 3])
+  // 3-4-5: 5 m along the slope
+  expect(flight?.area).toBeCloseTo(1.2 * 5, 9)
+  // half of 3.00 kN/m² on 4 m at each end
+  expect(flight?.load).toBeCloseTo(6000, 6)
+  expect(barrier?.load).toBe(0)
+  expect(heights(barrier?.corners ?? [])).toEqual([3, 3, expect.closeTo(4.1, 9), expect.closeTo(4.1, 9)])
+  const pressed = surfacesIn('barrier/people').find(({ kind }) => kind === 'barrier')
+  expect(pressed?.load).toBeGreaterThan(0)
+})
