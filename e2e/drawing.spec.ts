@@ -119,6 +119,45 @@ test('move and repeat what is picked, said in words', async ({ page }) => {
   expect((await drawn(page, 'member')).map(({ path }) => JSON.stringify(path))).toContain('[[0,0.25],[7.2,0.25]]')
 })
 
+test('the handle beside what is picked is dragged to a copy, which is picked then; a drag that is given up makes none', async ({
+  page,
+}) => {
+  await page.getByRole('button', { name: 'list' }).click()
+  await page.getByRole('listbox', { name: 'What is drawn' }).focus()
+  await page.keyboard.type('Beam B3,')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'B3' })).toBeVisible()
+  const handle = page.getByTestId('copy handle')
+  const before = await drawn(page, 'member')
+  const from = await handle.boundingBox()
+  if (!from) throw new Error('no handle')
+  const [x, y] = [from.x + from.width / 2, from.y + from.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x + 4, y - 30, { steps: 3 })
+  await page.mouse.move(x, y, { steps: 3 })
+  await page.mouse.up()
+  await expect(page.getByRole('button', { name: /^Undo/ })).toBeDisabled()
+  await page.mouse.down()
+  await page.mouse.move(x, y - 30, { steps: 4 })
+  await expect(page.getByText(/^\d+\.\d\d m north$/)).toBeVisible()
+  await page.mouse.up()
+  await expect(page.getByRole('button', { name: /^Undo: Copied B3 .* m north$/ })).toBeVisible()
+  await saved(page)
+  const after = await drawn(page, 'member')
+  const [copy] = after.filter(({ id }) => !before.some((record) => record.id === id))
+  const origin = before.find(({ id }) => id === copy?.origin)
+  expect(after).toHaveLength(before.length + 1)
+  const [[x0, y0], [x1, y1]] = origin?.path as [[number, number], [number, number]]
+  const north = (copy?.path as [[number, number]])[0][1] - y0
+  expect(north).toBeGreaterThan(0)
+  expect(copy?.path).toEqual([
+    [x0, expect.closeTo(y0 + north, 9)],
+    [x1, expect.closeTo(y1 + north, 9)],
+  ])
+  await expect(page.getByRole('heading', { name: String(copy?.label) })).toBeVisible()
+})
+
 test('scope: this one, those like it, one edit for all; where they differ each value can be picked', async ({
   page,
 }) => {

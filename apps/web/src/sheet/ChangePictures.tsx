@@ -1,6 +1,7 @@
 import { boxOf, pointsOf, type ChangePicture, type Drawn, type Point } from '@hedrion/core'
 import { useEffect, useRef } from 'react'
 import styled from 'styled-components'
+import { recordPath } from '../drawing/recordPath'
 
 const [width, tall, margin] = [250, 130, 10]
 /** So many layouts are drawn; of more it is said how many. */
@@ -45,7 +46,7 @@ function Plan({ picture }: { readonly picture: ChangePicture }) {
     width / 2 + (x - (x0 + x1) / 2) * scale,
     tall / 2 - (y - (y0 + y1) / 2) * scale,
   ]
-  const lines = (list: readonly Drawn[]) => list.map((record) => pathOf(record, place)).join('')
+  const lines = (list: readonly Drawn[]) => list.map((record) => recordPath(record, place, 3)).join('')
   return (
     <svg width={width} height={tall} role="img" aria-label={captionOf(picture)}>
       <path data-what="stays" d={lines(stays)} />
@@ -53,16 +54,6 @@ function Plan({ picture }: { readonly picture: ChangePicture }) {
       <path data-what="comes" d={lines(comes)} />
     </svg>
   )
-}
-
-/** The outline or line of a record; one point as a small cross. */
-function pathOf(record: Drawn, place: (point: Point) => Point): string {
-  const points = pointsOf(record).map(place)
-  const [first] = points
-  if (!first) return ''
-  if (points.length === 1) return `M${first[0] - 3} ${first[1]}h6M${first[0]} ${first[1] - 3}v6`
-  const closed = 'outline' in record || ('closed' in record && record.closed)
-  return `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`
 }
 
 const Stack = styled.span`

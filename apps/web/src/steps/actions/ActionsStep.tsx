@@ -6,6 +6,7 @@ import { markOf } from '../../drawing/marks'
 import { PlaceLine } from '../../drawing/placing/PlaceLine'
 import { PlacingOverlay } from '../../drawing/placing/PlacingOverlay'
 import { ToolBar } from '../../drawing/placing/ToolBar'
+import { useCopyHandle } from '../../drawing/placing/useCopyHandle'
 import { usePlacing } from '../../drawing/placing/usePlacing'
 import { PlanPane } from '../../drawing/PlanPane'
 import type { Scene } from '../../drawing/scene'
@@ -25,6 +26,7 @@ export function ActionsStep() {
   const caseId = useCaseId()
   const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
   const placing = usePlacing()
+  const copy = useCopyHandle()
   const options = useMemo(() => ({ area: true, member: false, names: false, spans: false }), [])
   const format = useFormat()
   const wind = useAnswer({ kind: 'wind' })
@@ -47,7 +49,13 @@ export function ActionsStep() {
           more={more}
           onKey={placing.onKey}
           drawing={{
-            overlay: (view) => <PlacingOverlay view={view} />,
+            overlay: (view) => (
+              <>
+                <PlacingOverlay view={view} />
+                {copy.overlay(view)}
+              </>
+            ),
+            onGrab: copy.onGrab,
             onPlace: placing.onPlace,
             onHover: placing.onHover,
           }}

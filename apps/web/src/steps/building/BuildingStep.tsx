@@ -3,6 +3,7 @@ import { useAnswer } from '../../compute/SessionContext'
 import { PlaceLine } from '../../drawing/placing/PlaceLine'
 import { PlacingOverlay } from '../../drawing/placing/PlacingOverlay'
 import { ToolBar } from '../../drawing/placing/ToolBar'
+import { useCopyHandle } from '../../drawing/placing/useCopyHandle'
 import { usePlacing } from '../../drawing/placing/usePlacing'
 import { PlanPane } from '../../drawing/PlanPane'
 import { ViewBar } from '../../drawing/ViewBar'
@@ -18,7 +19,8 @@ export function BuildingStep() {
   const overview = useAnswer({ kind: 'overview' })
   const placing = usePlacing()
   const dimensions = useGridDimensions()
-  const onGrab = useGridDrag()
+  const grabGrid = useGridDrag()
+  const copy = useCopyHandle()
   const options = useMemo(() => ({ area: false, member: false, names: true, spans: true }), [])
   if (!overview) return null
   if (overview.levels.length === 0) return <OpeningSentence />
@@ -43,9 +45,10 @@ export function BuildingStep() {
               <>
                 <PlacingOverlay view={view} />
                 <HeldLine view={view} />
+                {copy.overlay(view)}
               </>
             ),
-            onGrab,
+            onGrab: (at, view, box) => copy.onGrab(at, view) ?? grabGrid(at, view, box),
             onPlace: placing.onPlace,
             onHover: placing.onHover,
           }}

@@ -29,7 +29,7 @@ export function CourseLine({ member }: { readonly member: Member }) {
         </>
       ) : (
         <>
-          rises{' '}
+          {rise === 0 ? 'straight; as an arc by' : 'an arc by'}{' '}
           <QuantityField
             label="Rise of its arc"
             quantity="length"
@@ -49,7 +49,7 @@ export function CourseLine({ member }: { readonly member: Member }) {
                 edit.set(member, note.value([member], 'rise of its arc', 'length', rise, next), withRise(next))
             }}
           />{' '}
-          to the left of the straight line
+          to its left
         </>
       )}
     </Line>

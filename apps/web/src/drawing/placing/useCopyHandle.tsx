@@ -1,0 +1,186 @@
+import {
+  boxOf,
+  distance,
+  drawnOf,
+  expanded,
+  formatQuantity,
+  isDrawn,
+  moved,
+  pointsOf,
+  repeatEdits,
+  splitExpanded,
+  type Document,
+  type Drawn,
+  type NumberFormat,
+  type Point,
+} from '@hedrion/core'
+import type { ReactNode } from 'react'
+import styled from 'styled-components'
+import { create, useStore } from 'zustand'
+import { useShallow } from 'zustand/react/shallow'
+import { useAnswer, useFormat, useGetDocument, useRecords, useSession } from '../../compute/SessionContext'
+import { useEdit } from '../../compute/useEdit'
+import { setDraft } from '../../sheet/draftStore'
+import { useLook } from '../../state/look'
+import { useLevel } from '../useLevel'
+import type { Grab } from '../usePointer'
+import { recordPath } from '../recordPath'
+import { toScreen, toWorld, type Viewport } from '../viewport'
+import { snapped, snapPoints } from './snaps'
+import { useTool } from './toolStore'
+
+/** The handle is held within so many pixels of its middle, and a point falls on a snap within as many. */
+const reach = 14
+/** Where it stands beside the lower right corner of what is picked, pixels. */
+const beside: Point = [18, 18]
+
+/** How far the copy is held from what it is a copy of; null while nothing is held. */
+const useHeld = create<{ readonly shift: Point | null }>(() => ({ shift: null }))
+
+export interface CopyHandle {
+  readonly onGrab: (at: Point, view: Viewport) => Grab | null
+  readonly overlay: (view: Viewport) => ReactNode
+}
+
+/** What is picked on the level in view can be dragged to a copy of it by a handle beside it; points fall on snaps. */
+export function useCopyHandle(): CopyHandle {
+  const [look, change] = useLook()
+  const { level } = useLevel()
+  const getDocument = useGetDocument()
+  const format = useFormat()
+  const edit = useEdit()
+  const grid = useRecords('gridLine')
+  const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId: '' })
+  const tool = useTool((state) => state.tool)
+  const picked = useStore(
+    useSession().store,
+    useShallow(({ document }) => pickedHere(document, look.picked, level?.id, level?.layoutId)),
+  )
+  const none: CopyHandle = { onGrab: () => null, overlay: () => null }
+  if (!level || tool || look.view !== 'plan' || picked.length === 0) return none
+  const editsFor = (shift: Point) =>
+    repeatEdits(picked, { kind: 'along', shift, times: 1 }, drawnOf(getDocument()), Math.random)
+  const drop = (shift: Point) => {
+    const edits = editsFor(shift)
+    const name = picked.length === 1 ? (picked[0]?.label ?? '') : `${picked.length} picked`
+    edit.apply(`Copied ${name} ${shiftText(shift, format)}`, edits)
+    change({ picked: edits.flatMap(({ after }) => (after ? [expanded(after.id, level.id)] : [])) })
+  }
+  return {
+    onGrab: (at, view) => {
+      if (distance(at, handleAt(picked, view)) > reach) return null
+      const snaps = snapPoints(floor, grid)
+      const shiftTo = (pixels: Point) => shiftOf(picked, toWorld(view, at), toWorld(view, pixels), snaps, view)
+      return {
+        move: (pixels) => {
+          const shift = shiftTo(pixels)
+          useHeld.setState({ shift })
+          setDraft(editsFor(shift))
+        },
+        end: (pixels) => {
+          useHeld.setState({ shift: null })
+          setDraft(null)
+          const shift = pixels && shiftTo(pixels)
+          if (shift && Math.hypot(...shift) > 1e-6) drop(shift)
+        },
+      }
+    },
+    overlay: (view) => <Handle picked={picked} view={view} format={format} />,
+  }
+}
+
+function pickedHere(
+  document: Document,
+  picked: readonly string[],
+  levelId: string | undefined,
+  layoutId: string | null | undefined,
+): readonly Drawn[] {
+  return picked.flatMap((id) => {
+    const [recordId, on] = splitExpanded(id)
+    const record = document.records.get(recordId)
+    return on === levelId && isDrawn(record) && record.layout === layoutId ? [record] : []
+  })
+}
+
+function handleAt(picked: readonly Drawn[], view: Viewport): Point {
+  const { x1, y0 } = boxOf(picked.flatMap(pointsOf))
+  const [x, y] = toScreen(view, [x1, y0])
+  return [x + beside[0], y + beside[1]]
+}
+
+/** So far as the pointer went, to 0.1 m; a first point that comes near a snap falls on it. */
+function shiftOf(picked: readonly Drawn[], from: Point, to: Point, snaps: readonly Point[], view: Viewport): Point {
+  const [first] = picked.flatMap(pointsOf)
+  if (!first) return [0, 0]
+  const plain: Point = [Math.round((to[0] - from[0]) * 10) / 10, Math.round((to[1] - from[1]) * 10) / 10]
+  const aimed: Point = [first[0] + to[0] - from[0], first[1] + to[1] - from[1]]
+  const fallen = snapped(aimed, snaps, reach / view.scale)
+  return snaps.includes(fallen) ? [fallen[0] - first[0], fallen[1] - first[1]] : plain
+}
+
+/** “3.00 m east, 1.20 m south”. */
+function shiftText([dx, dy]: Point, format: NumberFormat): string {
+  const part = (value: number, plus: string, minus: string) =>
+    Math.abs(value) < 1e-9 ? [] : [`${formatQuantity(Math.abs(value), 'length', format)} ${value > 0 ? plus : minus}`]
+  return [...part(dx, 'east', 'west'), ...part(dy, 'north', 'south')].join(', ')
+}
+
+interface HandleProps {
+  readonly picked: readonly Drawn[]
+  readonly view: Viewport
+  readonly format: NumberFormat
+}
+
+/** The handle, and the copy while it is held. */
+function Handle({ picked, view, format }: HandleProps) {
+  const shift = useHeld((state) => state.shift)
+  const [x, y] = handleAt(picked, view)
+  if (!shift)
+    return (
+      <Sign transform={`translate(${x} ${y})`} data-testid="copy handle">
+        <title>Drag to copy</title>
+        <rect x={-9} y={-9} width={18} height={18} rx={3} />
+        <path d="M-4.5 0h9M0 -4.5v9" />
+      </Sign>
+    )
+  const copies = picked.map((record) => moved(record, shift))
+  const [hx, hy] = handleAt(copies, view)
+  return (
+    <Ghost>
+      {copies.map((copy, i) => (
+        <path key={i} d={recordPath(copy, (point) => toScreen(view, point), 5)} />
+      ))}
+      <text x={hx} y={hy}>
+        {shiftText(shift, format)}
+      </text>
+    </Ghost>
+  )
+}
+
+const Sign = styled.g`
+  rect {
+    fill: var(--raised);
+    stroke: var(--accent);
+    stroke-width: 1.4;
+  }
+  path {
+    stroke: var(--accent);
+    stroke-width: 1.6;
+  }
+`
+const Ghost = styled.g`
+  path {
+    fill: var(--accent);
+    fill-opacity: 0.06;
+    stroke: var(--accent);
+    stroke-width: 2;
+    stroke-dasharray: 6 4;
+  }
+  text {
+    font: 600 13px var(--sans);
+    fill: var(--accent);
+    paint-order: stroke;
+    stroke: var(--film);
+    stroke-width: 4px;
+  }
+`

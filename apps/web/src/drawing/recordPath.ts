@@ -1,0 +1,12 @@
+import { pointsOf, type Drawn, type Point } from '@hedrion/core'
+
+/** The outline or line of a record as the data of a path; one point as a cross with arms of so many pixels. */
+export function recordPath(record: Drawn, place: (point: Point) => Point, arm: number): string {
+  const points = pointsOf(record).map(place)
+  const [first] = points
+  if (!first) return ''
+  const [x0, y0] = first
+  if (points.length === 1) return `M${x0 - arm} ${y0}h${2 * arm}M${x0} ${y0 - arm}v${2 * arm}`
+  const closed = 'outline' in record || ('closed' in record && record.closed)
+  return `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`
+}
