@@ -55,6 +55,25 @@ test('a balcony on a bent beam: drawn by typing, made an arc by its rise, its tu
   await expect(turning).toBeVisible()
 })
 
+test('a beam over three columns: each span by itself, then continuous', async ({ page }) => {
+  await page.getByRole('radio', { name: 'beam', exact: true }).click()
+  await typePlace(page, 'A1 + 1.5 m south to A3 + 1.5 m south')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('textbox', { name: 'Rise of its arc' })).toHaveValue('0.00')
+  const label = await page.getByRole('textbox', { name: 'Label', exact: true }).inputValue()
+  await page.getByRole('radio', { name: 'column', exact: true }).click()
+  for (const line of ['A1', 'A2', 'A3']) await typePlace(page, `${line} + 1.5 m south`)
+  await page.keyboard.press('Escape')
+  await find(page, `member ${label} level 1`)
+  await page.getByRole('link', { name: 'Building' }).click()
+  await page.getByRole('button', { name: 'Spans' }).click()
+  await page.getByRole('option', { name: 'continuous over its supports' }).click()
+  await saved(page)
+  await find(page, 'self-weight')
+  await page.getByRole('link', { name: 'Paths' }).click()
+  await expect(page.getByRole('heading', { name: 'Where it goes, continuous over its supports' })).toBeVisible()
+})
+
 test('a column and a panel by the arrow keys over snaps', async ({ page }) => {
   await page.getByRole('radio', { name: 'panel', exact: true }).click()
   await page.getByTestId('drawing').focus()

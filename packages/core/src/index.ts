@@ -190,6 +190,7 @@ export {
   withPoints,
   type Drawn,
 } from './editing/shaped'
+export { releaseEdits } from './editing/releases'
 export { changePictures, type ChangePicture } from './editing/changePictures'
 export { demoChanges, demoName } from './generate/demo'
 export { bayGrid } from './generate/bayGrid'

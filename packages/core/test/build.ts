@@ -130,6 +130,7 @@ export class Building {
       material: this.weightless.id,
       startRelease: 'pinned',
       endRelease: 'pinned',
+      spans: 'simple',
       truss: null,
       ...more,
     })

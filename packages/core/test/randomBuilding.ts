@@ -1,5 +1,5 @@
 import type { Document, Random } from '../src/document/document'
-import type { Layout, LoadKey, Material, Member, Section, LineLoad } from '../src/document/recordKinds'
+import type { Layout, LoadKey, Material, Member, Rec, Section, LineLoad } from '../src/document/recordKinds'
 import type { Point } from '../src/geometry/point'
 import { distance } from '../src/geometry/segment'
 import { Building } from './build'
@@ -62,7 +62,15 @@ export function randomBuilding(seed: number): Document {
   if (dice.chance(0.5)) building.part({ parapet: dice.between(0, 1.5) })
   // after all else, so that seeds that once failed still make the building that failed
   for (const layout of layouts) addBentBeams({ building, dice, layout, stock, ...lines })
+  makeContinuous(building.records, seed)
   return building.document
+}
+
+/** Every third beam is continuous, without a throw of the dice. */
+function makeContinuous(records: Rec[], seed: number): void {
+  records.forEach((record, i) => {
+    if (record.kind === 'member' && (i + seed) % 3 === 0) records[i] = { ...record, spans: 'continuous' }
+  })
 }
 
 /** Bent beams from column to column or from nowhere to nowhere, round corners and back over themselves. */

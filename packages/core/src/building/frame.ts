@@ -1,6 +1,7 @@
 import type { MemberShape } from '../document/shapes'
 import type { Leg } from '../geometry/course'
 import type { Point } from '../geometry/point'
+import { onLine } from '../geometry/tolerance'
 
 /** What a beam stands on, at s along it from its start. */
 export interface Support {
@@ -39,6 +40,28 @@ export const isBent = ({ legs }: Pick<Beam, 'legs'>): boolean => legs.length > 1
 
 /** All points of a beam, from end to end. */
 export const pointsOfBeam = ({ legs, a }: Pick<Beam, 'legs' | 'a'>): readonly Point[] => [a, ...legs.map(({ b }) => b)]
+
+/**
+ * Whether it is worked as continuous: straight, over three stations, or over two with an end that is held against turning. One
+ * that is bent has single spans.
+ */
+export const isContinuous = (beam: Pick<Beam, 'member' | 'legs' | 'stations' | 'length'>): boolean => {
+  if (beam.member.spans === 'simple' || isBent(beam) || beam.stations.length < 2) return false
+  const { start, end } = heldEnds(beam)
+  return beam.stations.length > 2 || start || end
+}
+
+/** Which of its ends stand on a station and are held against turning there. */
+export function heldEnds({ member, stations, length }: Pick<Beam, 'member' | 'stations' | 'length'>): {
+  readonly start: boolean
+  readonly end: boolean
+} {
+  const [first, last] = [stations[0], stations.at(-1)]
+  return {
+    start: member.startRelease === 'fixed' && first !== undefined && first.s <= onLine,
+    end: member.endRelease === 'fixed' && last !== undefined && last.s >= length - onLine,
+  }
+}
 
 export interface Column {
   readonly member: MemberShape

@@ -12,6 +12,7 @@ const member = (name: string, path: readonly Point[], ends: Ends = {}): MemberSh
   path,
   startRelease: 'pinned',
   endRelease: 'pinned',
+  spans: 'simple',
   ...ends,
 })
 const beam = (name: string, a: Point, b: Point, ends: Ends = {}) => member(name, [a, b], ends)

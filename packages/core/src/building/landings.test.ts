@@ -13,6 +13,7 @@ const member = (id: string, ...path: readonly Point[]): MemberShape => ({
   path,
   startRelease: 'pinned',
   endRelease: 'pinned',
+  spans: 'simple',
 })
 const below = framePlan([
   member('a', [0, 0]),

@@ -47,6 +47,7 @@ export const blankLoadKey = (name: string, random: Random): LoadKey => ({
 export const simpleMember = {
   startRelease: 'pinned',
   endRelease: 'pinned',
+  spans: 'simple',
   truss: null,
 } as const satisfies Partial<Member>
 

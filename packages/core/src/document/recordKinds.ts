@@ -166,6 +166,8 @@ export const recordKinds = {
     material: ref('material'),
     startRelease: oneOf('pinned', 'fixed'),
     endRelease: oneOf('pinned', 'fixed'),
+    /** Over more than two supports: each span by itself, or continuous over them. */
+    spans: withDefault(oneOf('simple', 'continuous'), 'simple'),
     /** What a truss is made of below its top chord. */
     truss: withDefault(
       nullable(

@@ -1,3 +1,4 @@
+import { simpleMember } from '../document/blanks'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import type {
   Barrier,
@@ -217,8 +218,7 @@ function drawMember(
     role,
     path: role === 'column' ? points.slice(0, 1) : points,
     ...stock,
-    startRelease: 'pinned',
-    endRelease: 'pinned',
+    ...simpleMember,
     truss: role === 'truss' ? (alike[0]?.truss ?? usualTruss(points, stock.section)) : null,
   })
 }

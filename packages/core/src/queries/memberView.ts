@@ -1,4 +1,4 @@
-import type { Beam } from '../building/frame'
+import { heldEnds, isContinuous, type Beam } from '../building/frame'
 import { readCase } from '../derivation/cells'
 import { placeOf, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
@@ -25,6 +25,8 @@ export interface MemberView {
   readonly role: Member['role']
   readonly levelName: string
   readonly length: number
+  /** Worked as continuous over its supports. */
+  readonly continuous: boolean
   readonly section: string
   readonly sectionAssumed: boolean
   readonly weightPerLength: number
@@ -58,6 +60,7 @@ export function memberView(state: ProjectState, expandedId: string, caseId: stri
     ...memberFacts(state.document, id),
     levelName: floor.level.name,
     length: beam.length,
+    continuous: isContinuous(beam),
     weightPerLength: floor.weights.members.get(id) ?? 0,
     supports,
     ...directLoad(state, place, caseId),
@@ -77,7 +80,7 @@ function momentsOf(beam: Beam, view: Balanced): Pick<MemberView, 'residualMoment
   const reactions = supports.map(({ s, reaction }) => ({ s, force: reaction }))
   const bent = bentBalance(beam, lines, [...points, ...standing], reactions)
   if (bent) return bent
-  return { residualMoment: beam.stations.length < 2 ? null : momentResidual(view), chordMoments: [] }
+  return { residualMoment: holdsMoment(beam) ? null : momentResidual(view), chordMoments: [] }
 }
 
 function directLoad(state: ProjectState, { floor, row }: Place, caseId: string): MemberLoad {
@@ -94,6 +97,12 @@ function supportViews(state: ProjectState, { floor, row }: Place, caseId: string
     label: labelOf(state.document, (on === 'column' ? frame.columns[index] : frame.beams[index])?.member.id ?? ''),
     reaction: at(floor.rundown.reactions, (floor.operator.firstSupport[row] ?? 0) + k),
   }))
+}
+
+/** Whether an end that is held against turning takes a part of the moment. */
+function holdsMoment(beam: Beam): boolean {
+  const { start, end } = heldEnds(beam)
+  return beam.stations.length < 2 || (isContinuous(beam) && (start || end))
 }
 
 /** Moment about the start of all that lands, less that of the reactions. */

@@ -10,6 +10,7 @@ const shape = (id: string, path: MemberShape['path'], ends: Partial<MemberShape>
   path,
   startRelease: 'pinned',
   endRelease: 'pinned',
+  spans: 'simple',
   ...ends,
 })
 /** A beam of a length on columns at the given places along it. */

@@ -1,11 +1,13 @@
-import { isBent, type Beam } from '../building/frame'
+import { heldEnds, isBent, isContinuous, type Beam } from '../building/frame'
 import { cutAtBends, pointAlong } from '../geometry/course'
 import type { Point } from '../geometry/point'
 import { leverReactions } from '../sharing/lever'
 import type { ShareLine } from '../sharing/share'
+import { continuousLineReactions, continuousReactions } from './continuousBeam'
 
 /**
- * Reactions of a beam, in the order of its supports, to a point force at s: simple spans between stations, overhangs by
+ * Reactions of a beam, in the order of its supports, to a point force at s: simple spans between stations, or continuous over
+ * them (`continuousBeam`), overhangs by
  * lever. Supports of one station share equally. A beam with one station (held against turning) gives all to it. A bent beam hands
  * on by the lever along the chord of each span; the moment about the chord stays with its supports (`chordMoments`).
  */
@@ -19,6 +21,10 @@ export function pointReactions(beam: Beam, s: number, force: number): readonly n
 export function lineReactions(beam: Beam, line: Pick<ShareLine, 's0' | 's1' | 'q0' | 'q1'>): readonly number[] {
   const atStations = beam.stations.map(() => 0)
   if (!beam.stable) return toSupports(beam, atStations)
+  if (isContinuous(beam)) {
+    continuousLineReactions(positions(beam), heldEnds(beam), line, atStations)
+    return toSupports(beam, atStations)
+  }
   const inner = beam.stations
     .map(({ s }) => s)
     .filter((s, k) => k > 0 && k < beam.stations.length - 1 && s > line.s0 && s < line.s1)
@@ -31,6 +37,7 @@ export function lineReactions(beam: Beam, line: Pick<ShareLine, 's0' | 's1' | 'q
 
 function addPoint(beam: Beam, s: number, force: number, out: number[]): void {
   if (beam.stations.length === 1) out[0] = (out[0] ?? 0) + force
+  else if (isContinuous(beam)) continuousReactions(positions(beam), heldEnds(beam), s, force, out)
   else if (isBent(beam)) addInSpan(beam, spanAt(beam, s), [[s, force]], out)
   else leverReactions(positions(beam), s, s, force, 'lever', out)
 }

@@ -154,7 +154,7 @@ describe('the audit of a share', () => {
 
 const columnAt = (at: Point): Column => ({
   at,
-  member: { id: 'member:C', role: 'column', path: [at], startRelease: 'pinned', endRelease: 'pinned' },
+  member: { id: 'member:C', role: 'column', path: [at], startRelease: 'pinned', endRelease: 'pinned', spans: 'simple' },
 })
 
 describe('a force at a point goes to what is under it', () => {

@@ -1,13 +1,14 @@
-import { type Member, type Section as SectionRecord } from '@hedrion/core'
-import { useRecord, useRecords } from '../../compute/SessionContext'
+import { releaseEdits, type Member, type Section as SectionRecord } from '@hedrion/core'
+import { useDocumentState, useGetDocument, useRecord, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
-import { severalWord, shared } from '../../sheet/several'
+import { severalWord, shared, wordOf } from '../../sheet/several'
 import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
+import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { StockChoices } from './StockChoices'
 import { CourseLine } from './CourseLine'
@@ -25,6 +26,11 @@ const roles = [
 const releases = [
   ['pinned', 'pinned'],
   ['fixed', 'fixed'],
+] as const
+
+const spanWays = [
+  ['simple', 'each span by itself'],
+  ['continuous', 'continuous over its supports'],
 ] as const
 
 /** Section, material and ends of the picked members; where they differ, each value stands there with its count. */
@@ -76,12 +82,39 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
             options={releases}
             onChange={(endRelease) => set(`end ${endRelease}`, { endRelease })}
           />
-          <Several records={beams} textOf={endsOf} />
+          <Several records={beams} textOf={endsOf} /> <ByRule beams={beams} />
+        </Line>
+      )}
+      {beams.length > 0 && (
+        <Line reference="spans">
+          <Choice
+            label="Spans"
+            value={shared(beams.map(({ spans }) => spans))}
+            placeholder={severalWord}
+            options={spanWays}
+            onChange={(spans) => set(`spans ${spans}`, { spans })}
+          />
+          <Several records={beams} textOf={({ spans }) => wordOf(spanWays, spans)} />
         </Line>
       )}
       {members.length === 1 && first.truss && <TrussLines member={first} truss={first.truss} />}
       <ConcernsHere ids={members.map(({ id }) => id).join()} />
     </Section>
+  )
+}
+
+/** Where an end goes on in line in another beam it is fixed, else pinned; not offered where all are so already. */
+function ByRule({ beams }: { readonly beams: readonly Member[] }) {
+  const getDocument = useGetDocument()
+  const edit = useEdit()
+  const note = useNote()
+  const differ = useDocumentState(({ document }) => releaseEdits(document, beams).length > 0)
+  if (!differ) return null
+  const rule = () => edit.apply(`${note.subject(beams)}: ends by rule`, releaseEdits(getDocument(), beams))
+  return (
+    <Button kind="link" onPress={rule}>
+      Fix what goes on in line, pin the rest
+    </Button>
   )
 }
 

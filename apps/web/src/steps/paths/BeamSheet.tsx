@@ -35,7 +35,7 @@ export function BeamSheet({ expandedId, caseId }: { readonly expandedId: string;
         </Line>
       </Section>
       <BeamSketch view={view} mark={markOf(caseId)} />
-      <Section title="Where it goes">
+      <Section title={view.continuous ? 'Where it goes, continuous over its supports' : 'Where it goes'}>
         {view.supports.length === 0 && <Note>Nothing carries it.</Note>}
         {view.supports.map(({ s, on, label: under, reaction }, i) => (
           <Line

@@ -1,3 +1,4 @@
+import { isBent, isContinuous, type Beam } from '../../building/frame'
 import { placeOf, type Place } from '../../derivation/floorQueries'
 import type { ProjectState } from '../../derivation/project'
 import { pointReactions } from '../../rundown/beamStatics'
@@ -14,7 +15,12 @@ export function reactionSum(state: ProjectState, rest: string): Traced | null {
   const beam = place?.floor.operator.plan.frame.beams[place.row]
   if (!place || !beam?.supports[Number(support)] || !state.caseIds.includes(caseId)) return null
   const terms = landingRows(state, place, caseId).map((row) => termOf(row, partOf(place, row, Number(support))))
-  return tracedSum('R', 'force', 'by lever, each span by itself', folded(terms))
+  return tracedSum('R', 'force', wayOf(beam), folded(terms))
+}
+
+const wayOf = (beam: Beam): string => {
+  if (isContinuous(beam)) return 'by the three-moment equation, continuous over its supports'
+  return isBent(beam) ? 'by lever along the chord of each span' : 'by lever, each span by itself'
 }
 
 /** The part of a landing load that one support gets. */
