@@ -424,6 +424,22 @@ test('members from a table: what is wrong is said by its row, and all of it goes
   expect(await drawn(page, 'member')).toHaveLength(before)
 })
 
+test('a list of machines: pasted, refused by its row, then all of it in the balance', async ({ page }) => {
+  await page.goto(`/p/${project}/actions`)
+  await page.getByRole('button', { name: 'Paste or load one' }).click()
+  const table = page.getByRole('textbox', { name: 'Table of loads' })
+  await table.fill('what\tfrom\tload, kN\nchiller\tA1 + 2 m north\t34.5\ntank\tZ9\t12')
+  await expect(page.getByRole('alert')).toContainText('Row 3, from: “Z9” is no crossing of grid lines')
+  await table.fill('what\tfrom\tto\tload, kN\nchiller\tA1 + 2 m north\t\t34.5\npipes\tA1\tA2\t2.0 kN/m')
+  await page.getByRole('button', { name: 'Add 1 point load, 1 line load' }).click()
+  await saved(page)
+  // beside the two feet of the chiller of the demo
+  expect(await drawn(page, 'pointLoad')).toHaveLength(3)
+  await find(page, 'line and point loads')
+  // glass screens and chiller of the demo weigh 46.8 kN; on two levels 34.5 kN and 7.2 m of 2.0 kN/m each
+  await expect.poll(() => balance(page)).toContain(`applied ${(46.8 + 2 * (34.5 + 14.4)).toFixed(1)} kN`)
+})
+
 test('a flight of stairs hands half to each end; a barrier is handed on in a case of its own', async ({
   page,
   request,

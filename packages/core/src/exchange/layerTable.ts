@@ -3,7 +3,7 @@ import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 import type { Quantity } from '../units/quantity'
 import { CellRefusal, headingOf, inUnitOf, readCells, refuseCell, type CellRow } from './cells'
-import type { TableProblem } from './memberTable'
+import type { TableProblem } from './tableRows'
 
 type Layer = BuildUp['layers'][number]
 

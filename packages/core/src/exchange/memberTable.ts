@@ -9,19 +9,12 @@ import { storeyUnder, usualTruss } from '../editing/usual'
 import { arcPath, mostRise } from '../geometry/arc'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
-import { onLine } from '../geometry/tolerance'
 import type { NumberFormat } from '../units/format'
-import { parseQuantity } from '../units/parseQuantity'
-import { CellRefusal, headingOf, inUnitOf, readCells, refuseCell, type CellRow } from './cells'
+import { refuseCell } from './cells'
+import { lengthCell, placeColumns, placeNames, readPath, saysWhere } from './placeCells'
+import { readTable, type Cells, type TableKind, type TableProblem } from './tableRows'
 
 export const memberTableLimits = { characters: 2_000_000, rows: 5000 } as const
-
-/** What is wrong with a cell, by the row as a person counts it (headings are row 1). */
-export interface TableProblem {
-  readonly row: number
-  readonly column: string
-  readonly problem: string
-}
 
 export interface ReadMembers {
   readonly members: readonly (Member | Strut)[]
@@ -37,33 +30,16 @@ interface Ground {
   readonly random: Random
 }
 
-const columns = [
-  'label',
-  'role',
-  'from',
-  'to',
-  'via',
-  'rise',
-  'x1',
-  'y1',
-  'x2',
-  'y2',
-  'z1',
-  'z2',
-  'section',
-  'material',
-] as const
+const columns = ['label', 'role', ...placeColumns, 'via', 'rise', 'z1', 'z2', 'section', 'material'] as const
 type Column = (typeof columns)[number]
+type MemberCells = Cells<Column>
 
-const otherNames: Readonly<Record<string, Column>> = {
-  mark: 'label',
-  name: 'label',
-  kind: 'role',
-  start: 'from',
-  at: 'from',
-  end: 'to',
-  x: 'x1',
-  y: 'y1',
+const table: TableKind<Column> = {
+  columns,
+  otherNames: { mark: 'label', name: 'label', kind: 'role', ...placeNames },
+  limits: memberTableLimits,
+  example: 'label, from, to, section',
+  lacks: (has) => (saysWhere(has) ? null : 'Nothing says where a member begins: a column from, or x1 and y1.'),
 }
 
 /** Roles of members in space have heights, z1 and z2. */
@@ -82,83 +58,18 @@ const inSpace = (role: Role): role is Strut['role'] => (spaceRoles as readonly s
  * caller with no reason to add any.
  */
 export function readMemberTable(text: string, ground: Ground): ReadMembers {
-  const refused = (row: number, column: string, problem: string): ReadMembers => ({
-    members: [],
-    sections: [],
-    problems: [{ row, column, problem }],
-  })
-  if (text.length > memberTableLimits.characters) return refused(1, '', 'The table is larger than 2 MB.')
-  const [head, ...body] = readCells(text)
-  if (!head || body.length === 0)
-    return refused(1, '', 'A row of headings and a row of values are needed: label, from, to, section.')
-  if (body.length > memberTableLimits.rows)
-    return refused(1, '', `There are ${body.length} rows; ${memberTableLimits.rows} are allowed at once.`)
-  const headings = readHeadings(head.cells)
-  if ('problem' in headings) return refused(head.row, headings.column, headings.problem)
-  return readRows(body, headings.found, ground)
-}
-
-interface Heading {
-  readonly column: Column
-  readonly unit: string
-}
-
-function readHeadings(
-  cells: readonly string[],
-): { readonly found: readonly (Heading | null)[] } | { readonly column: string; readonly problem: string } {
-  const found: (Heading | null)[] = []
-  for (const cell of cells) {
-    const { name: plain, unit } = headingOf(cell)
-    if (plain === '') {
-      found.push(null)
-      continue
-    }
-    const column = columns.find((known) => known === plain) ?? otherNames[plain]
-    if (!column)
-      return { column: cell.slice(0, 40), problem: `This heading is not known. Known are ${columns.join(', ')}.` }
-    if (found.some((heading) => heading?.column === column))
-      return { column: cell.slice(0, 40), problem: `The column ${column} stands there twice.` }
-    found.push({ column, unit })
-  }
-  const has = (column: Column) => found.some((heading) => heading?.column === column)
-  if (!has('from') && !(has('x1') && has('y1')))
-    return { column: '', problem: 'Nothing says where a member begins: a column from, or x1 and y1.' }
-  return { found }
-}
-
-function readRows(body: readonly CellRow[], headings: readonly (Heading | null)[], ground: Ground): ReadMembers {
-  const members: (Member | Strut)[] = []
-  const problems: TableProblem[] = []
   const stock = stockOf(ground)
   const taken = new Set(
     [...recordsOf(ground.document, 'member'), ...recordsOf(ground.document, 'strut')]
       .filter(({ layout }) => layout === ground.layout.id)
       .map(({ label }) => label),
   )
-  for (const { cells, row } of body) {
-    try {
-      const member = readRow(cellsOf(cells, headings), ground, stock, taken)
-      taken.add(member.label)
-      members.push(member)
-    } catch (error) {
-      if (!(error instanceof CellRefusal)) throw error
-      problems.push({ row, column: error.column, problem: error.message })
-    }
-  }
-  return { members, sections: [...stock.made.values()], problems }
-}
-
-type Cells = Readonly<Partial<Record<Column, { readonly text: string; readonly unit: string }>>>
-
-function cellsOf(cells: readonly string[], headings: readonly (Heading | null)[]): Cells {
-  if (cells.length > headings.length && cells.slice(headings.length).some(Boolean))
-    refuseCell('', 'The row has more cells than the headings.')
-  return Object.fromEntries(
-    headings.flatMap((heading, i) => {
-      const text = cells[i] ?? ''
-      return heading && text !== '' ? [[heading.column, { text, unit: heading.unit }] as const] : []
-    }),
-  )
+  const { rows, problems } = readTable(text, table, (cells) => {
+    const member = readRow(cells, ground, stock, taken)
+    taken.add(member.label)
+    return member
+  })
+  return { members: rows, sections: [...stock.made.values()], problems }
 }
 
 interface Stock {
@@ -176,7 +87,7 @@ const stockOf = ({ document }: Ground): Stock => ({
   made: new Map(),
 })
 
-function readRow(cells: Cells, ground: Ground, stock: Stock, taken: ReadonlySet<string>): Member | Strut {
+function readRow(cells: MemberCells, ground: Ground, stock: Stock, taken: ReadonlySet<string>): Member | Strut {
   const path = readPath(cells, ground)
   const role = readRole(cells, path)
   const label = cells.label?.text ?? freeLabel(`${letters[inSpace(role) ? 'strut' : role]}1`, taken)
@@ -202,14 +113,14 @@ function readRow(cells: Cells, ground: Ground, stock: Stock, taken: ReadonlySet<
 const straightRoles: ReadonlySet<Role> = new Set(['column', 'truss'])
 
 /** A member that passes other places on its way, or rises in an arc to the left of the line between its ends. */
-function bentPath(cells: Cells, path: readonly Point[], role: Member['role'], ground: Ground): readonly Point[] {
+function bentPath(cells: MemberCells, path: readonly Point[], role: Member['role'], ground: Ground): readonly Point[] {
   const { via, rise } = cells
   const [start, end] = path
   if (!via && !rise) return path
   if (straightRoles.has(role) || !start || !end) return refuseCell(via ? 'via' : 'rise', `A ${role} is not bent.`)
   if (via && rise) return refuseCell('rise', 'A member passes places or rises in an arc, not both.')
   if (via) return [start, ...placesBetween(via.text, start, ground), end]
-  const height = rise ? coordinate(rise, 'rise', ground.format) : 0
+  const height = rise ? lengthCell(rise, 'rise', ground.format) : 0
   return Math.abs(height) <= mostRise * distance(start, end)
     ? arcPath(start, end, height)
     : refuseCell('rise', 'An arc rises by its length at most.')
@@ -222,23 +133,23 @@ function placesBetween(text: string, start: Point, { document, format }: Ground)
 }
 
 /** Of a member in space over the level: from the foot of the storey up to the level where nothing is said. */
-function heights(cells: Cells, { document, layout, format }: Ground): Pick<Strut, 'startHeight' | 'endHeight'> {
+function heights(cells: MemberCells, { document, layout, format }: Ground): Pick<Strut, 'startHeight' | 'endHeight'> {
   const at = (column: 'z1' | 'z2', otherwise: number): number => {
     const cell = cells[column]
-    const height = cell ? coordinate(cell, column, format) : otherwise
+    const height = cell ? lengthCell(cell, column, format) : otherwise
     return Math.abs(height) <= 200 ? height : refuseCell(column, 'This is farther from the level than 200 m.')
   }
   return { startHeight: at('z1', -storeyUnder(document, layout)), endHeight: at('z2', 0) }
 }
 
 /** A height that would be passed over is refused. */
-function refuseHeights(cells: Cells, role: Member['role']): void {
+function refuseHeights(cells: MemberCells, role: Member['role']): void {
   for (const column of ['z1', 'z2'] as const)
     if (cells[column])
       refuseCell(column, `A ${role} lies at its level or in its roof; only members in space have heights.`)
 }
 
-function readRole(cells: Cells, path: readonly Point[]): Role {
+function readRole(cells: MemberCells, path: readonly Point[]): Role {
   const text = cells.role?.text.toLowerCase()
   const role = text ?? (path.length === 1 ? 'column' : 'beam')
   if (!isRole(role)) return refuseCell('role', `“${role.slice(0, 40)}” is none of ${roles.join(', ')}.`)
@@ -246,47 +157,7 @@ function readRole(cells: Cells, path: readonly Point[]): Role {
   return role
 }
 
-function readPath(cells: Cells, ground: Ground): readonly Point[] {
-  const start = pointOf(cells, 'from', 'x1', 'y1', ground)
-  const end = pointOf(cells, 'to', 'x2', 'y2', ground, start)
-  if (!start) return refuseCell('from', 'There is no start.')
-  if (end && distance(start, end) < onLine) return refuseCell('to', 'Start and end are the same point.')
-  return end ? [start, end] : [start]
-}
-
-/** A place in words, or two coordinates; undefined where there is none. */
-function pointOf(
-  cells: Cells,
-  place: 'from' | 'to',
-  x: 'x1' | 'x2',
-  y: 'y1' | 'y2',
-  { document, format }: Ground,
-  last?: Point,
-): Point | undefined {
-  const words = cells[place]
-  if (words) {
-    const read = readPlaces(words.text, { grid: recordsOf(document, 'gridLine'), format, last })
-    if (!read.ok) return refuseCell(place, read.problem)
-    const [point, second] = read.points
-    return second ? refuseCell(place, 'One place is expected here.') : point
-  }
-  const [atX, atY] = [cells[x], cells[y]]
-  if (!atX && !atY) return undefined
-  if (!atX || !atY) return refuseCell(atX ? y : x, 'The other coordinate is missing.')
-  return [coordinate(atX, x, format), coordinate(atY, y, format)]
-}
-
-function coordinate(
-  { text, unit }: { readonly text: string; readonly unit: string },
-  column: Column,
-  format: NumberFormat,
-): number {
-  const read = parseQuantity(inUnitOf(text, unit), 'length', format)
-  if (!read.ok) return refuseCell(column, read.problem)
-  return Math.abs(read.value) <= 1e6 ? read.value : refuseCell(column, 'This is farther away than 1000 km.')
-}
-
-function readSectionCell(cells: Cells, { format, random }: Ground, { sections, made }: Stock): Section {
+function readSectionCell(cells: MemberCells, { format, random }: Ground, { sections, made }: Stock): Section {
   const text = cells.section?.text
   if (text === undefined) return refuseCell('section', 'The section is missing.')
   const known = sections.get(plainName(text)) ?? made.get(plainName(text))
@@ -300,7 +171,7 @@ function readSectionCell(cells: Cells, { format, random }: Ground, { sections, m
 }
 
 /** Where no material is said, there must be one only. */
-function readMaterialCell(cells: Cells, { materials }: Stock): Material {
+function readMaterialCell(cells: MemberCells, { materials }: Stock): Material {
   const text = cells.material?.text
   const [first, second] = materials.values()
   if (text === undefined) {

@@ -82,7 +82,7 @@ function byElements(x: readonly number[], held: HeldEnds, s: number): readonly n
   const load = Array.from({ length: size }, () => [0])
   const loaded = 2 * nodes.indexOf(s)
   if (!fixed.includes(loaded)) load[loaded] = [1]
-  const moved = (lusolve(stiffness, matrix(load))).toArray().flat() as number[]
+  const moved = lusolve(stiffness, matrix(load)).toArray().flat() as number[]
   // the force points the way of the deflections, a reaction against them
   const reactionAt = (row: number) => -moved.reduce((sum, value, k) => sum + Number(whole.get([row, k])) * value, 0)
   return x.map((at) => reactionAt(2 * nodes.indexOf(at)))

@@ -25,6 +25,7 @@ import { FloorLines, WallsOfLayout } from './LayoutLines'
 import { PatchLines } from './PatchLines'
 import { SelfWeightLine } from './SelfWeightLine'
 import { StairLines } from './StairLines'
+import { LoadTable } from './LoadTable'
 import { TypedLoadLines, TypedLoadsOfLayout } from './TypedLoadLines'
 import { WallEditor, WallLines } from './WallLines'
 import { WallMakers } from './WallMakers'
@@ -68,6 +69,7 @@ export function ActionsSheet() {
         <WallsOfLayout layout={layout} levelId={level.id} />
         <TypedLoadsOfLayout layout={layout} levelId={level.id} />
         <EdgesOfLayout layout={layout} levelId={level.id} />
+        <LoadTable layout={layout} />
       </Later>
       <Later after={2}>
         <KeySums levelId={level.id} levelName={level.name} />

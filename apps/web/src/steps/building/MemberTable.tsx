@@ -1,96 +1,38 @@
 import { memberTableLimits, readMemberTable, type Layout, type ReadMembers } from '@hedrion/core'
-import { useMemo, useState } from 'react'
+import { useCallback } from 'react'
 import { useDocument, useFormat } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
-import { CellsField, CellsProblem } from '../../sheet/CellsField'
-import { Line, Note, Section } from '../../sheet/Sheet'
-import { Button } from '../../ui/Button'
+import { TableSection, type TableReading } from '../../sheet/TableSection'
 
-/** Members from a table: pasted cells or a CSV file, read as one types, added when every row is understood. */
+/** Members of a layout from a table. */
 export function MemberTable({ layout }: { readonly layout: Layout }) {
-  const [open, setOpen] = useState(false)
-  return (
-    <Section
-      title="Members from a table"
-      aside={
-        <Button kind="link" onPress={() => setOpen(!open)}>
-          {open ? 'Put it away' : 'Paste or load one'}
-        </Button>
-      }
-    >
-      {open ? (
-        <TableField layout={layout} onAdded={() => setOpen(false)} />
-      ) : (
-        <Note>A row to each member, for the layout “{layout.name}”.</Note>
-      )}
-    </Section>
-  )
-}
-
-interface TableFieldProps {
-  readonly layout: Layout
-  readonly onAdded: () => void
-}
-
-function TableField({ layout, onAdded }: TableFieldProps) {
   const document = useDocument()
   const format = useFormat()
   const edit = useEdit()
-  const [text, setText] = useState('')
-  const [refused, setRefused] = useState<string | null>(null)
-  const read = useMemo(
-    () => (text.trim() === '' ? null : readMemberTable(text, { document, layout, format, random: Math.random })),
-    [text, document, layout, format],
+  const read = useCallback(
+    (text: string): TableReading => {
+      const { members, sections, problems } = readMemberTable(text, { document, layout, format, random: Math.random })
+      const count = countText(members)
+      return {
+        problems,
+        count,
+        labels: members.map(({ label }) => label),
+        beside: sections.length === 0 ? 'nothing else is new' : `new: ${sections.map(({ name }) => name).join(', ')}`,
+        add: () => edit.add(`Members from a table: ${count}`, [...sections, ...members]),
+      }
+    },
+    [document, layout, format, edit],
   )
-  const add = () => {
-    if (!read || read.problems.length > 0) return
-    const sentence = edit.add(`Members from a table: ${countText(read.members)}`, [...read.sections, ...read.members])
-    setRefused(sentence ?? null)
-    if (sentence === undefined) onAdded()
-  }
   return (
-    <>
-      <Note>
-        Headings: label, role, from, to, section, material; or x1, y1, x2, y2 in place of from and to, with a unit as in
-        “x1, mm”; via for places that a bent member passes, or rise for an arc; z1 and z2 for braces, girts, ties and
-        posts. Cells from a spreadsheet, or CSV.
-      </Note>
-      <CellsField
-        label="Table of members"
-        placeholder={'label,from,to,section\nB40,A1 + 1.5 m north,A2 + 1.5 m north,IPE 300'}
-        text={text}
-        onText={setText}
-        problems={read?.problems ?? []}
-        nothing={
-          read && read.members.length > 0
-            ? `Nothing is added, though ${countText(read.members)} are read.`
-            : 'Nothing is added.'
-        }
-        limit={memberTableLimits.characters}
-      />
-      {refused !== null && <CellsProblem>{refused}</CellsProblem>}
-      {read && read.problems.length === 0 && (
-        <Line
-          lit
-          reference={
-            read.sections.length === 0
-              ? 'nothing else is new'
-              : `new: ${read.sections.map(({ name }) => name).join(', ')}`
-          }
-          result={
-            <Button kind="primary" onPress={add}>
-              Add {countText(read.members)}
-            </Button>
-          }
-        >
-          {read.members
-            .slice(0, 3)
-            .map(({ label }) => label)
-            .join(', ')}
-          {read.members.length > 3 && ' …'}
-        </Line>
-      )}
-    </>
+    <TableSection
+      title="Members from a table"
+      about={`A row to each member, for the layout “${layout.name}”.`}
+      help="Headings: label, role, from, to, section, material; or x1, y1, x2, y2 in place of from and to, with a unit as in “x1, mm”; via for places that a bent member passes, or rise for an arc; z1 and z2 for braces, girts, ties and posts."
+      label="Table of members"
+      example={'label,from,to,section\nB40,A1 + 1.5 m north,A2 + 1.5 m north,IPE 300'}
+      limit={memberTableLimits.characters}
+      read={read}
+    />
   )
 }
 

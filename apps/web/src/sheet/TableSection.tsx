@@ -1,0 +1,95 @@
+import { useMemo, useState, type ReactNode } from 'react'
+import type { TableProblem } from '@hedrion/core'
+import { Button } from '../ui/Button'
+import { CellsField, CellsProblem } from './CellsField'
+import { Line, Note, Section } from './Sheet'
+
+/** What of a text was understood, and what would be added. */
+export interface TableReading {
+  readonly problems: readonly TableProblem[]
+  /** “12 beams, 3 columns”; empty where there is nothing. */
+  readonly count: string
+  readonly labels: readonly string[]
+  /** What comes with it, said beside the labels. */
+  readonly beside: string
+  /** Adds all of it; answers a sentence where that is refused. */
+  readonly add: () => string | undefined
+}
+
+interface TableSectionProps {
+  readonly title: string
+  /** Said while it is closed. */
+  readonly about: string
+  /** Which headings there are. */
+  readonly help: string
+  readonly label: string
+  readonly example: string
+  readonly limit: number
+  readonly read: (text: string) => TableReading | null
+}
+
+/** Records from a table: pasted cells or a CSV file, read as one types, added when every row is understood. */
+export function TableSection(props: TableSectionProps) {
+  const [open, setOpen] = useState(false)
+  return (
+    <Section
+      title={props.title}
+      aside={
+        <Button kind="link" onPress={() => setOpen(!open)}>
+          {open ? 'Put it away' : 'Paste or load one'}
+        </Button>
+      }
+    >
+      {open ? <TableField {...props} onAdded={() => setOpen(false)} /> : <Note>{props.about}</Note>}
+    </Section>
+  )
+}
+
+function TableField({
+  help,
+  label,
+  example,
+  limit,
+  read,
+  onAdded,
+}: TableSectionProps & { readonly onAdded: () => void }): ReactNode {
+  const [text, setText] = useState('')
+  const [refused, setRefused] = useState<string | null>(null)
+  const reading = useMemo(() => (text.trim() === '' ? null : read(text)), [text, read])
+  const add = () => {
+    const sentence = reading?.add()
+    setRefused(sentence ?? null)
+    if (sentence === undefined) onAdded()
+  }
+  return (
+    <>
+      <Note>{help} Cells from a spreadsheet, or CSV.</Note>
+      <CellsField
+        label={label}
+        placeholder={example}
+        text={text}
+        onText={setText}
+        problems={reading?.problems ?? []}
+        nothing={
+          reading && reading.count !== '' ? `Nothing is added, though ${reading.count} are read.` : 'Nothing is added.'
+        }
+        limit={limit}
+      />
+      {refused !== null && <CellsProblem>{refused}</CellsProblem>}
+      {reading && reading.problems.length === 0 && (
+        <Line
+          lit
+          reference={reading.beside}
+          result={
+            <Button kind="primary" onPress={add}>
+              Add {reading.count}
+            </Button>
+          }
+        >
+          {reading.labels.slice(0, 3).join(', ')}
+          {reading.labels.length > 3 && ' …'}
+        </Line>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,46 @@
+import { loadTableLimits, readLoadTable, type Layout } from '@hedrion/core'
+import { useCallback } from 'react'
+import { useAnswer, useDocument, useFormat } from '../../compute/SessionContext'
+import { useEdit } from '../../compute/useEdit'
+import { TableSection, type TableReading } from '../../sheet/TableSection'
+
+/** Point loads and line loads of a layout from a table, such as a list of machines. */
+export function LoadTable({ layout }: { readonly layout: Layout }) {
+  const document = useDocument()
+  const format = useFormat()
+  const edit = useEdit()
+  const standard = useAnswer({ kind: 'standard' })
+  const read = useCallback(
+    (text: string): TableReading => {
+      const uses = Object.keys(standard?.uses ?? {})
+      const { rows, problems } = readLoadTable(text, { document, layout, format, random: Math.random, uses })
+      const [points, lines] = [
+        rows.filter(({ kind }) => kind === 'pointLoad').length,
+        rows.filter(({ kind }) => kind === 'lineLoad').length,
+      ]
+      const count = [...countOf(points, 'point load'), ...countOf(lines, 'line load')].join(', ')
+      return {
+        problems,
+        count,
+        labels: rows.map(({ label }) => label),
+        beside: layout.name,
+        add: () => edit.add(`Loads from a table: ${count}`, rows),
+      }
+    },
+    [document, layout, format, edit, standard],
+  )
+  return (
+    <TableSection
+      title="Loads from a table"
+      about="A row to each: a list of machines, or of walls that are lines."
+      help="Headings: what, from, load; to for a line load; use for an imposed one; label, nature; or x1, y1, x2, y2 in place of from and to. Units as in “load, kN”."
+      label="Table of loads"
+      example={'what,from,load\nchiller 1,B2 + 1.5 m north,34.5 kN'}
+      limit={loadTableLimits.characters}
+      read={read}
+    />
+  )
+}
+
+const countOf = (count: number, word: string): readonly string[] =>
+  count === 0 ? [] : [`${count} ${word}${count === 1 ? '' : 's'}`]

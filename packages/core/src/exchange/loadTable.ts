@@ -1,0 +1,94 @@
+import { newId, recordsOf, type Document, type Random } from '../document/document'
+import type { Layout, LineLoad, PointLoad } from '../document/recordKinds'
+import { letters } from '../editing/drawn'
+import { freeLabel } from '../editing/shaped'
+import type { NumberFormat } from '../units/format'
+import { parseQuantity } from '../units/parseQuantity'
+import { inUnitOf, refuseCell } from './cells'
+import { placeColumns, placeNames, readPath, saysWhere } from './placeCells'
+import { readTable, type Cells, type ReadTable, type TableKind } from './tableRows'
+
+export const loadTableLimits = { characters: 1_000_000, rows: 2000 } as const
+
+const columns = ['label', 'what', 'nature', 'use', ...placeColumns, 'load'] as const
+type Column = (typeof columns)[number]
+
+const table: TableKind<Column> = {
+  columns,
+  otherNames: {
+    mark: 'label',
+    name: 'what',
+    equipment: 'what',
+    category: 'use',
+    value: 'load',
+    weight: 'load',
+    ...placeNames,
+  },
+  limits: loadTableLimits,
+  example: 'what, from, load',
+  lacks: (has) => {
+    if (!saysWhere(has)) return 'Nothing says where a load acts: a column from, or x1 and y1.'
+    return has('load') ? null : 'Nothing says how much: a column load, with a unit as in “load, kN”.'
+  },
+}
+
+interface Ground {
+  readonly document: Document
+  readonly layout: Layout
+  readonly format: NumberFormat
+  readonly random: Random
+  /** Ids of the uses that the standard knows. */
+  readonly uses: readonly string[]
+}
+
+/**
+ * Reads point loads and line loads of a layout from a table: CSV or pasted cells, such as a list of machines. A row with one place is a
+ * force, one with two a load along the line between them; it is permanent unless its nature or its use says imposed. All or
+ * nothing.
+ */
+export function readLoadTable(text: string, ground: Ground): ReadTable<PointLoad | LineLoad> {
+  const taken = new Set(
+    [...recordsOf(ground.document, 'lineLoad'), ...recordsOf(ground.document, 'pointLoad')]
+      .filter(({ layout }) => layout === ground.layout.id)
+      .map(({ label }) => label),
+  )
+  return readTable(text, table, (cells) => {
+    const load = readRow(cells, ground, taken)
+    taken.add(load.label)
+    return load
+  })
+}
+
+function readRow(cells: Cells<Column>, ground: Ground, taken: ReadonlySet<string>): PointLoad | LineLoad {
+  const path = readPath(cells, ground)
+  const kind = path.length === 1 ? 'pointLoad' : 'lineLoad'
+  const label = cells.label?.text ?? freeLabel(`${letters[kind]}1`, taken)
+  if (label.length > 40) refuseCell('label', 'A label has 40 characters at most.')
+  if (taken.has(label)) refuseCell('label', `${label} is on the layout already.`)
+  const what = cells.what?.text ?? ''
+  if (what.length > 60) refuseCell('what', 'This has 60 characters at most.')
+  const { layout, format, random } = ground
+  const base = { layout: layout.id, label, what, ...readNature(cells, ground), path }
+  return kind === 'pointLoad'
+    ? { kind, id: newId(kind, random), ...base, value: readLoad(cells, 'force', 1e9, format) }
+    : { kind, id: newId(kind, random), ...base, value: readLoad(cells, 'lineLoad', 1e7, format) }
+}
+
+/** A load with a use is imposed; without one it is permanent unless it says otherwise. */
+function readNature(cells: Cells<Column>, { uses }: Ground): Pick<PointLoad, 'nature' | 'use'> {
+  const use = cells.use?.text ?? null
+  const nature = cells.nature?.text.toLowerCase() ?? (use === null ? 'permanent' : 'imposed')
+  if (nature !== 'permanent' && nature !== 'imposed')
+    return refuseCell('nature', `“${nature.slice(0, 40)}” is neither permanent nor imposed.`)
+  if (use !== null && nature === 'permanent') return refuseCell('use', 'A permanent load has no use.')
+  if (use !== null && !uses.includes(use))
+    return refuseCell('use', `“${use.slice(0, 40)}” is no use of this standard: ${uses.slice(0, 12).join(', ')} …`)
+  return { nature, use }
+}
+
+function readLoad(cells: Cells<Column>, quantity: 'force' | 'lineLoad', most: number, format: NumberFormat): number {
+  if (!cells.load) return refuseCell('load', 'How much it is, is missing.')
+  const read = parseQuantity(inUnitOf(cells.load.text, cells.load.unit), quantity, format)
+  if (!read.ok) return refuseCell('load', read.problem)
+  return Math.abs(read.value) <= most ? read.value : refuseCell('load', 'This is larger than any load of a building.')
+}
