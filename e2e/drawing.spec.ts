@@ -13,6 +13,15 @@ const drawn = async (page: Page, kind: string) => {
   return Object.values((await openRecords(request, project)).records).filter((record) => record.kind === kind)
 }
 
+/** By the list of what is drawn. */
+async function pickB3(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'list' }).click()
+  await page.getByRole('listbox', { name: 'What is drawn' }).focus()
+  await page.keyboard.type('Beam B3,')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'B3' })).toBeVisible()
+}
+
 test('a beam by typed grid crossings, undone and made again', async ({ page }) => {
   const before = (await drawn(page, 'member')).length
   await page.getByRole('radio', { name: 'beam', exact: true }).click()
@@ -122,11 +131,7 @@ test('a patch and a wall run by pointer and by typing; deleting them again', asy
 })
 
 test('move and repeat what is picked, said in words', async ({ page }) => {
-  await page.getByRole('button', { name: 'list' }).click()
-  await page.getByRole('listbox', { name: 'What is drawn' }).focus()
-  await page.keyboard.type('Beam B3,')
-  await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'B3' })).toBeVisible()
+  await pickB3(page)
   await type(page, 'Repeat', 'every 1 m north, 2 times')
   await saved(page)
   const paths = (await drawn(page, 'member')).map(({ path }) => JSON.stringify(path))
@@ -141,11 +146,7 @@ test('move and repeat what is picked, said in words', async ({ page }) => {
 test('the handle beside what is picked is dragged to a copy, which is picked then; a drag that is given up makes none', async ({
   page,
 }) => {
-  await page.getByRole('button', { name: 'list' }).click()
-  await page.getByRole('listbox', { name: 'What is drawn' }).focus()
-  await page.keyboard.type('Beam B3,')
-  await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'B3' })).toBeVisible()
+  await pickB3(page)
   const handle = page.getByTestId('copy handle')
   const before = await drawn(page, 'member')
   const from = await handle.boundingBox()

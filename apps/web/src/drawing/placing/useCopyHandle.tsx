@@ -24,6 +24,7 @@ import { setDraft } from '../../sheet/draftStore'
 import { useLook } from '../../state/look'
 import { useLevel } from '../useLevel'
 import type { Grab } from '../usePointer'
+import { heldText } from '../heldText'
 import { recordPath } from '../recordPath'
 import { toScreen, toWorld, type Viewport } from '../viewport'
 import { snapped, snapPoints } from './snaps'
@@ -177,10 +178,6 @@ const Ghost = styled.g`
     stroke-dasharray: 6 4;
   }
   text {
-    font: 600 13px var(--sans);
-    fill: var(--accent);
-    paint-order: stroke;
-    stroke: var(--film);
-    stroke-width: 4px;
+    ${heldText}
   }
 `

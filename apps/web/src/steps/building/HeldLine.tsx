@@ -1,6 +1,7 @@
 import { formatQuantity } from '@hedrion/core'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
+import { heldText } from '../../drawing/heldText'
 import { toScreen, type Viewport } from '../../drawing/viewport'
 import { useGridLook } from './gridStore'
 
@@ -28,10 +29,6 @@ const Held = styled.g`
     stroke-dasharray: 12 4 2 4;
   }
   text {
-    font: 600 13px var(--sans);
-    fill: var(--accent);
-    paint-order: stroke;
-    stroke: var(--film);
-    stroke-width: 4px;
+    ${heldText}
   }
 `

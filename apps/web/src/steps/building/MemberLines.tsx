@@ -5,7 +5,8 @@ import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
-import { severalWord, shared, wordOf } from '../../sheet/several'
+import { wordOf } from '../../sheet/several'
+import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
@@ -36,6 +37,7 @@ const spanWays = [
 /** Section, material and ends of the picked members; where they differ, each value stands there with its count. */
 export function MemberLines({ members }: { readonly members: readonly Member[] }) {
   const sections = useRecords('section')
+  const choiceOf = useChoiceOf()
   const edit = useEdit()
   const note = useNote()
   const [first] = members
@@ -66,34 +68,15 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
       {members.length === 1 && !first.truss && <Weight member={first} sections={sections} />}
       {beams.length > 0 && (
         <Line reference="ends">
-          start{' '}
-          <Choice
-            label="Start"
-            value={shared(beams.map(({ startRelease }) => startRelease))}
-            placeholder={severalWord}
-            options={releases}
-            onChange={(startRelease) => set(`start ${startRelease}`, { startRelease })}
-          />
+          start <Choice {...choiceOf(beams, 'startRelease', 'start', { label: 'Start', options: releases })} />
           {', end '}
-          <Choice
-            label="End"
-            value={shared(beams.map(({ endRelease }) => endRelease))}
-            placeholder={severalWord}
-            options={releases}
-            onChange={(endRelease) => set(`end ${endRelease}`, { endRelease })}
-          />
+          <Choice {...choiceOf(beams, 'endRelease', 'end', { label: 'End', options: releases })} />
           <Several records={beams} textOf={endsOf} /> <ByRule beams={beams} />
         </Line>
       )}
       {beams.length > 0 && (
         <Line reference="spans">
-          <Choice
-            label="Spans"
-            value={shared(beams.map(({ spans }) => spans))}
-            placeholder={severalWord}
-            options={spanWays}
-            onChange={(spans) => set(`spans ${spans}`, { spans })}
-          />
+          <Choice {...choiceOf(beams, 'spans', 'spans', { label: 'Spans', options: spanWays })} />
           <Several records={beams} textOf={({ spans }) => wordOf(spanWays, spans)} />
         </Line>
       )}
