@@ -1,3 +1,4 @@
+import { columnsOf } from '../src/derivation/cells'
 import fc from 'fast-check'
 import { levelMasses } from '../src/derivation/masses'
 import { deriveProject } from '../src/derivation/project'
@@ -130,7 +131,7 @@ describe('laws of the mass', () => {
         const lowest = masses.at(-1)?.levelId
         const bottom = state.floors.find(({ level }) => level.id === lowest)
         const own = state.caseIds.indexOf('permanent/self-weight')
-        const columns = state.caseIds.length + 1
+        const columns = columnsOf(state.caseIds).count
         const half = (bottom?.operator.plan.frame.columns ?? []).reduce((sum, _, row) => {
           const at = (block: Float64Array | undefined) => block?.[row * columns + own] ?? 0
           return sum + (at(bottom?.rundown.feet) - at(bottom?.rundown.tops)) / 2

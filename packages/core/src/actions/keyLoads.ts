@@ -19,6 +19,8 @@ export interface KeyLoads {
   /** In N, for the local check: it acts alone, so it is in no case (EN 1991-1-1, 6.2.1(3)P). */
   readonly concentrated: Traced | null
   readonly partitions: Traced | null
+  /** Whether the standard lets the imposed load of its use be reduced for area or storeys. */
+  readonly reducible: boolean
   /** While the floor is built; null where nothing was said. */
   readonly construction: { readonly permanent: Traced | null; readonly imposed: Traced | null }
   /** Of the imposed load, for the mass of the level. */
@@ -39,6 +41,7 @@ export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: S
     imposed,
     concentrated: key.use === null ? null : parameterIf(standard, concentratedKey(key.use)),
     partitions: partitions.value,
+    reducible: key.use !== null && standard.uses[key.use]?.reducible === true,
     construction: {
       permanent: typedFor(key, 'constructionPermanent', 'g_c'),
       imposed: typedFor(key, 'constructionImposed', 'q_c'),

@@ -1,20 +1,53 @@
+import { once } from '../document/once'
 import type { ProjectState } from './project'
 
-/** Reads one column of blocks that hold a value per case and then the floor area; an unknown case reads 0. */
+/** Cases of imposed load whose area and reducible part run down beside them; partitions are never reduced. */
+const reducibleCases = (caseIds: readonly string[]): readonly string[] =>
+  caseIds.filter((id) => id.startsWith('imposed/') && !id.endsWith('/partitions'))
+
+/**
+ * Where the columns of a block are: the cases, then the floor area, then for each case of imposed load the area whose load may be
+ * reduced, m², and that load.
+ */
+export interface Columns {
+  readonly count: number
+  readonly area: number
+  readonly reducible: ReadonlyMap<string, { readonly area: number; readonly load: number }>
+}
+
+export const columnsOf = once((caseIds: readonly string[]): Columns => {
+  const first = caseIds.length + 1
+  const reducible = reducibleCases(caseIds).map(
+    (id, i) => [id, { area: first + 2 * i, load: first + 2 * i + 1 }] as const,
+  )
+  return { count: first + 2 * reducible.length, area: caseIds.length, reducible: new Map(reducible) }
+})
+
+/** Reads one column of blocks; an unknown case reads 0. */
 export type ColumnReader = (block: Float64Array, row: number) => number
 
 const readerOf = (columns: number, column: number): ColumnReader =>
   column < 0 ? () => 0 : (block, row) => block[row * columns + column] ?? 0
 
 export const readCase = ({ caseIds }: Pick<ProjectState, 'caseIds'>, caseId: string): ColumnReader =>
-  readerOf(caseIds.length + 1, caseIds.indexOf(caseId))
+  readerOf(columnsOf(caseIds).count, caseIds.indexOf(caseId))
 
 /** The floor area that stands behind a row. */
 export const readArea = ({ caseIds }: Pick<ProjectState, 'caseIds'>): ColumnReader =>
-  readerOf(caseIds.length + 1, caseIds.length)
+  readerOf(columnsOf(caseIds).count, caseIds.length)
+
+/** The area whose load may be reduced in a case of imposed load, and that load; null for other cases. */
+export function readReducible(
+  { caseIds }: Pick<ProjectState, 'caseIds'>,
+  caseId: string,
+): { readonly area: ColumnReader; readonly load: ColumnReader } | null {
+  const { count, reducible } = columnsOf(caseIds)
+  const at = reducible.get(caseId)
+  return at ? { area: readerOf(count, at.area), load: readerOf(count, at.load) } : null
+}
 
 /** All cases of one row, without the area. */
 export function caseRow({ caseIds }: Pick<ProjectState, 'caseIds'>, block: Float64Array, row: number): Float64Array {
-  const start = row * (caseIds.length + 1)
+  const start = row * columnsOf(caseIds).count
   return block.subarray(start, start + caseIds.length)
 }

@@ -10,6 +10,7 @@ import type { SlopeShape } from '../document/shapes'
 import { floorRundown, type FloorRundown } from '../rundown/floorRundown'
 import type { LayoutOperator } from '../rundown/operator'
 import type { Standard } from '../standards/layer'
+import { columnsOf } from './cells'
 import { ceilingStage, reachPast, wallLoadsStage, type Ceiling, type WallLoads } from './heads'
 import { layoutLoads, type LayoutLoads } from './layoutLoads'
 import { intensityStage, type Intensities, type OwnWeights } from './loads'
@@ -133,7 +134,7 @@ function floorState(
     storeyHeight,
     slopesBelow,
     caseIds.indexOf(selfWeight),
-    caseIds.length + 1,
+    columnsOf(caseIds).count,
     above?.state.rundown ?? null,
     feetAbove,
   )

@@ -20,6 +20,7 @@ import { keyExtentOf, type KeyExtent, type RegionSource, type StairSource } from
 import { familyOf } from '../standards/families'
 import type { FamilyId } from '../standards/family'
 import type { Standard } from '../standards/layer'
+import { columnsOf } from './cells'
 import type { WallLoads } from './heads'
 import type { Memo } from './memo'
 import { stage } from './stage'
@@ -131,7 +132,7 @@ export interface TypedIntensity {
 }
 
 export interface Intensities {
-  /** Row by source; columns are the cases, then 1 where the source is floor area. */
+  /** Row by source; columns as `columnsOf` says. */
   readonly values: Float64Array
 }
 
@@ -147,7 +148,7 @@ export const intensityStage = stage(
     typed: readonly TypedIntensity[],
     caseIds: readonly string[],
   ): Intensities => {
-    const columns = caseIds.length + 1
+    const { count: columns, area: areaColumn, reducible } = columnsOf(caseIds)
     const columnOf = new Map(caseIds.map((id, i) => [id, i]))
     const loads: RegionLoads = {
       keys: new Map(keys.map((entry) => [entry.key.id as string, entry])),
@@ -157,16 +158,25 @@ export const intensityStage = stage(
     const typedOf = new Map(typed.map((entry) => [entry.id, entry]))
     let wall = 0
     operator.plan.sources.forEach((source, row) => {
-      const put: Put = (caseId, value) => {
-        const column = caseId === area ? caseIds.length : columnOf.get(caseId)
+      const add = (column: number | undefined, value: number) => {
         if (column !== undefined) values[row * columns + column] = (values[row * columns + column] ?? 0) + value
       }
-      if (source.kind === 'wall') put(walls, wallLoads.loads[wall++]?.value ?? 0)
+      const put: Put = {
+        load: (caseId, value) => add(columnOf.get(caseId), value),
+        area: (value) => add(areaColumn, value),
+        reducible: (caseId, area, load) => {
+          const at = reducible.get(caseId)
+          add(at?.area, area)
+          add(at?.load, load)
+        },
+      }
+      if (source.kind === 'wall') put.load(walls, wallLoads.loads[wall++]?.value ?? 0)
       else if (source.kind === 'line' || source.kind === 'point') {
         const load = typedOf.get(source.load.id)
-        if (load) put(load.caseId, load.value)
+        if (load) put.load(load.caseId, load.value)
       } else if (source.kind === 'stair') putStair(source, loads, weights, put)
-      else if (source.kind === 'beam' || source.kind === 'strut') put(selfWeight, weights.members.get(source.id) ?? 0)
+      else if (source.kind === 'beam' || source.kind === 'strut')
+        put.load(selfWeight, weights.members.get(source.id) ?? 0)
       else putRegion(source, loads, weights, put)
     })
     return { values }
@@ -174,8 +184,14 @@ export const intensityStage = stage(
   ({ values }) => values.byteLength,
 )
 
-const area = 'area'
-type Put = (caseId: string, value: number) => void
+/** Puts what a source brings per unit into its row. */
+interface Put {
+  readonly load: (caseId: string, value: number) => void
+  /** Floor area, m² per unit. */
+  readonly area: (value: number) => void
+  /** Area and load of a case that may be reduced. */
+  readonly reducible: (caseId: string, area: number, load: number) => void
+}
 
 interface RegionLoads {
   readonly keys: ReadonlyMap<string, KeyLoads>
@@ -185,32 +201,37 @@ interface RegionLoads {
 function putRegion(source: RegionSource, { keys, keyOf }: RegionLoads, weights: OwnWeights, put: Put): void {
   const { panel, region } = source
   if (region.base) {
-    put(selfWeight, region.stretch * (weights.slabs.get(panel.panel.id) ?? 0))
-    put(area, 1)
+    put.load(selfWeight, region.stretch * (weights.slabs.get(panel.panel.id) ?? 0))
+    put.area(1)
   }
   const loads = keys.get(keyOf.get(region.patchId ?? 'default') ?? '')
   // what lies in the roof weighs by its true area, what people and stored goods bring goes by the plan
-  if (loads) putKey(loads, keyExtentOf(source), put)
+  if (loads) putKey(loads, keyExtentOf(source), region.base ? 1 : 0, put)
 }
 
 /** Each end takes half of the flight. */
 function putStair(source: StairSource, { keys, keyOf }: RegionLoads, weights: OwnWeights, put: Put): void {
   const extent = keyExtentOf(source)
-  put(selfWeight, extent.plan * (weights.stairs.get(source.stair.id) ?? 0))
+  put.load(selfWeight, extent.plan * (weights.stairs.get(source.stair.id) ?? 0))
   const loads = keys.get(keyOf.get(source.stair.id) ?? '')
-  if (loads) putKey(loads, extent, put)
+  if (loads) putKey(loads, extent, extent.plan, put)
 }
 
-/** Everything that a load key brings, times how much of it lies there and how much of the plan that is. */
+/**
+ * Everything that a load key brings, times how much of it lies there and how much of the plan that is.
+ * @param floor - how much of the floor area it is: none for what lies on top of another load
+ */
 function putKey(
-  { buildUp, construction, cases, imposed, partitions }: KeyLoads,
+  { buildUp, construction, cases, imposed, partitions, reducible }: KeyLoads,
   { lying, plan }: KeyExtent,
+  floor: number,
   put: Put,
 ): void {
-  put(buildUps, lying * buildUp.value)
-  if (construction.permanent) put(constructionPermanent, lying * construction.permanent.value)
-  if (construction.imposed) put(constructionImposed, plan * construction.imposed.value)
+  put.load(buildUps, lying * buildUp.value)
+  if (construction.permanent) put.load(constructionPermanent, lying * construction.permanent.value)
+  if (construction.imposed) put.load(constructionImposed, plan * construction.imposed.value)
   if (cases === null) return
-  if (imposed) put(cases.imposed, plan * imposed.value)
-  if (partitions) put(cases.partitions, plan * partitions.value)
+  if (imposed) put.load(cases.imposed, plan * imposed.value)
+  if (imposed && reducible) put.reducible(cases.imposed, floor, plan * imposed.value)
+  if (partitions) put.load(cases.partitions, plan * partitions.value)
 }

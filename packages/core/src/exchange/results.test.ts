@@ -1,3 +1,4 @@
+import { columnsOf } from '../derivation/cells'
 import Ajv from 'ajv/dist/2020'
 import { isHorizontal } from '../actions/cases'
 import { bay, Building, oneStorey } from '../../test/build'
@@ -142,7 +143,7 @@ describe('results as JSON', () => {
       const values = (combinations.find((entry) => entry.rule === rule)?.list ?? []).map(({ factors }) =>
         Object.entries(factors).reduce((sum, [id, factor]) => {
           const column = demo.caseIds.indexOf(id)
-          return sum + factor * (floor.rundown.feet[row * (demo.caseIds.length + 1) + column] ?? NaN)
+          return sum + factor * (floor.rundown.feet[row * columnsOf(demo.caseIds).count + column] ?? NaN)
         }, 0),
       )
       expect(Math.max(...values)).toBeCloseTo(most, 3)

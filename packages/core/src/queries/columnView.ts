@@ -4,6 +4,7 @@ import type { ProjectState } from '../derivation/project'
 import { labelOf, memberFacts, splitExpanded } from '../document/labels'
 import { feedingOf, type Feeding } from './feeding'
 import { columnRows, type PathRow } from './pathRows'
+import { reductionsOfChain, type ReductionView } from './reductions'
 
 /** One length of a column, from its level down to the next. */
 export interface StripRow {
@@ -30,6 +31,8 @@ export interface ColumnView {
   readonly section: string
   readonly sectionAssumed: boolean
   readonly rows: readonly StripRow[]
+  /** Of an imposed case, by length, what the standard spares; null where it has no such rule. */
+  readonly reductions: readonly (ReductionView | null)[] | null
   /** What enters the picked length. */
   readonly enters: readonly PathRow[]
   readonly base: number
@@ -50,6 +53,12 @@ export function columnView(state: ProjectState, expandedId: string, caseId: stri
     id,
     ...memberFacts(state.document, id),
     rows,
+    reductions: reductionsOfChain(
+      state,
+      chain,
+      caseId,
+      rows.map(({ foot }) => foot),
+    ),
     enters: columnRows(state, place, caseId),
     base: rows.at(-1)?.foot ?? 0,
     feeding: feedingOf(place, 'column'),

@@ -53,7 +53,85 @@ const inland: readonly FormulaCheck[] = (
 
 const hand = 'by hand from the clause'
 
+/** EN 1991-1-1 (6.1): 5/7 ψ0 is 0.5 for ψ0 = 0.7; reached at 20 m² for offices, held at 0.6 for assembly from 100 m². */
+const byArea: readonly FormulaCheck[] = (
+  [
+    [10, 0, 1],
+    [20, 0, 1],
+    [20.2, 0, 0.995],
+    [50, 0, 0.7],
+    [100, 0, 0.6],
+    [1000, 0, 0.51],
+    [100, 0.6, 0.6],
+    [101, 0.6, 0.6],
+    [99, 0.6, 0.601],
+  ] as const
+).map(([A, alpha_min, result]) => ({
+  formula: 'areaReduction',
+  source: 'EN 1991-1-1 6.3.1.2(10), by hand with ψ0 = 0.7',
+  fromMemory: true,
+  inputs: { psi_0: 0.7, A_0: 10, A, alpha_min },
+  result,
+  within: 0.0006,
+}))
+
+/** (6.2) as handbooks print it for homes and offices: nothing up to two storeys. */
+const byStoreys: readonly FormulaCheck[] = (
+  [
+    [1, 1],
+    [2, 1],
+    [3, 0.9],
+    [4, 0.85],
+    [5, 0.82],
+    [10, 0.76],
+  ] as const
+).map(([n, result]) => ({
+  formula: 'storeyReduction',
+  source: 'α_n of categories A and B by storeys, handbooks to EN 1991-1-1 6.3.1.2(11)',
+  fromMemory: true,
+  inputs: { n, psi_0: 0.7 },
+  result,
+  within: 0.005,
+}))
+
+const german: readonly FormulaCheck[] = [
+  ...(
+    [
+      [0.5, 20, 1],
+      [0.5, 50, 0.7],
+      [0.7, 30, 1],
+      [0.7, 100, 0.8],
+    ] as const
+  ).map(([a, A, result]) => ({
+    formula: 'areaReductionGermany',
+    source: 'DIN EN 1991-1-1/NA, NDP 6.3.1.2(10): 0.5 + 10/A for A and B, 0.7 + 10/A for others',
+    fromMemory: true as const,
+    inputs: { a, A_0: 10, A },
+    result,
+    within: 1e-9,
+  })),
+  ...(
+    [
+      [1, 1],
+      [2, 1],
+      [3, 0.9],
+      [6, 0.8],
+      [12, 0.75],
+    ] as const
+  ).map(([n, result]) => ({
+    formula: 'storeyReductionGermany',
+    source: 'DIN EN 1991-1-1/NA, NDP 6.3.1.2(11): 0.7 + 0.6/n',
+    fromMemory: true as const,
+    inputs: { a: 0.7, b: 0.6, n },
+    result,
+    within: 1e-9,
+  })),
+]
+
 export const formulaChecks: readonly FormulaCheck[] = [
+  ...byArea,
+  ...byStoreys,
+  ...german,
   ...terrainFactors,
   ...inland,
   {

@@ -232,6 +232,13 @@ export const recommendedChecks: readonly StandardCheck[] = [
   beyond,
   ...correlation,
   ...partitions,
+  ...(
+    [
+      ['reduction.A_0', 10],
+      ['reduction.least.C', 0.6],
+      ['reduction.least.D', 0.6],
+    ] as const
+  ).map(([key, value]) => remembered('EN 1991-1-1 6.3.1.2(10)', (standard) => parameter(standard, key).value, value)),
 ]
 
 /** What the German set changes (DIN EN 1991-1-4/NA table NA.B.1; DIN EN 1991-1-1/NA). */

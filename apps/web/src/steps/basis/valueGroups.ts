@@ -6,6 +6,7 @@ export const valueGroups: readonly (readonly [prefix: string, title: string])[] 
   ['rule.', 'Factors of the combinations'],
   ['imposed.partitions', 'Partitions'],
   ['imposed.', 'Imposed loads by use'],
+  ['reduction.', 'Reduction of imposed loads'],
   ['barrier.', 'Loads on barriers by use'],
   ['mass.', 'Parts of imposed load in the mass'],
   ['wind.terrain', 'Terrain'],

@@ -16,6 +16,8 @@ import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { CopyButton, tabbed } from '../../ui/CopyButton'
 import { ColumnStrip } from './ColumnStrip'
+import { ColumnTable } from './ColumnTable'
+import { ReductionLines } from './ReductionLines'
 
 /** A column from the roof to its base: what each level adds, and what the picked length gathers. */
 export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: string; readonly caseId: string }) {
@@ -35,6 +37,7 @@ export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: strin
       >
         <Lengths view={view} picked={expandedId} caseId={caseId} />
       </Section>
+      <ReductionLines view={view} picked={expandedId} caseId={caseId} />
       <Section title={`What enters this length`}>
         {view.enters.length === 0 && <Note>Nothing in this case.</Note>}
         {view.enters.map((row, i) => (
@@ -82,7 +85,7 @@ function Lengths({ view, picked, caseId }: LengthsProps) {
   return (
     <Rows>
       <ColumnStrip view={view} picked={picked} />
-      <Table>
+      <ColumnTable>
         <thead>
           <tr>
             <th>level</th>
@@ -120,7 +123,7 @@ function Lengths({ view, picked, caseId }: LengthsProps) {
             </tr>
           ))}
         </tbody>
-      </Table>
+      </ColumnTable>
     </Rows>
   )
 }
@@ -173,30 +176,4 @@ const Rows = styled.div`
   display: flex;
   gap: 12px;
   padding: 0 20px;
-`
-const Table = styled.table`
-  flex: 1;
-  border-collapse: collapse;
-  font-size: 14px;
-  th,
-  td {
-    text-align: right;
-    padding: 4px 4px;
-    border-bottom: 1px solid var(--hairline);
-    font-weight: 400;
-    height: 30px;
-  }
-  th:first-child {
-    text-align: left;
-  }
-  thead th {
-    color: var(--quiet);
-    font-size: 13px;
-  }
-  tbody tr {
-    cursor: pointer;
-  }
-  tbody tr[data-lit] {
-    background: var(--accent-soft);
-  }
 `

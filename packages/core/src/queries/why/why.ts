@@ -9,6 +9,7 @@ import type { ProjectState } from '../../derivation/project'
 import { splitExpanded } from '../../document/labels'
 import { onPlan, stairEnd, weightOfMember } from './ownWeights'
 import { massOfLevel } from '../massViews'
+import { reductionFactor } from '../reductions'
 import { peakVelocityPressure } from '../../standards/en/peakVelocityPressure'
 import { parameter } from '../../standards/layer'
 import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
@@ -70,6 +71,7 @@ const answers: Readonly<Record<string, Answer>> = {
   column: columnSum,
   columnArea,
   adds: levelAdds,
+  reduction: reductionFactor,
   applied: levelsSum,
   level: levelSum,
   onMembers: membersSum,

@@ -57,7 +57,11 @@ describe('tables and values as shipped', () => {
     expect(standard.concerns).toEqual([])
     expect(standard.layers).toEqual(['EN, recommended values', 'Germany'])
     expect(parameter(standard, 'wind.terrain.IV.z_0').value).toBe(1.05)
-    expect(standard.methods).toEqual({ 'wind.peakPressure': 'mixedInland', 'imposed.partitions': 'byBand' })
+    expect(standard.methods).toEqual({
+      'wind.peakPressure': 'mixedInland',
+      'imposed.partitions': 'byBand',
+      'imposed.reduction': 'alphaGermany',
+    })
   })
 
   test('the own layer lies over the national one, in whatever order they come', () => {

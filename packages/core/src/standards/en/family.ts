@@ -12,6 +12,7 @@ export const enFamily: Family = {
   methods: {
     'wind.peakPressure': Object.keys(peakPressureMethods),
     'imposed.partitions': ['byBand'],
+    'imposed.reduction': ['alpha', 'alphaGermany'],
   },
   recommended: enRecommended,
   uses: usesOf(enUseRows),

@@ -109,6 +109,6 @@ export const germany: StandardLayer = {
       rows: { allowance: [800, 1200] },
     },
   },
-  methods: { 'wind.peakPressure': 'mixedInland' },
+  methods: { 'wind.peakPressure': 'mixedInland', 'imposed.reduction': 'alphaGermany' },
   uses: { ...Object.fromEntries(withdrawn.map((id) => [id, null])), ...named },
 }

@@ -49,6 +49,12 @@ const single: Readonly<Record<string, readonly [ParameterMeaning, LayerValue]>> 
   'basis.K_FI.CC1': [factor('K_FI', 'consequence class CC1', 2), remembered(0.9, 'EN 1990 table B3')],
   'basis.K_FI.CC2': [factor('K_FI', 'consequence class CC2', 2), remembered(1.0, 'EN 1990 table B3')],
   'basis.K_FI.CC3': [factor('K_FI', 'consequence class CC3', 2), remembered(1.1, 'EN 1990 table B3')],
+  'reduction.A_0': [
+    { symbol: 'A_0', quantity: 'area', name: 'area that is not reduced', min: 0, max: 100 },
+    remembered(10, 'EN 1991-1-1 6.3.1.2(10)'),
+  ],
+  'reduction.least.C': [factor('α_min', 'least for area, assembly', 1), remembered(0.6, 'EN 1991-1-1 6.3.1.2(10)')],
+  'reduction.least.D': [factor('α_min', 'least for area, shops', 1), remembered(0.6, 'EN 1991-1-1 6.3.1.2(10)')],
   'wind.rho': [
     { symbol: 'ρ', quantity: 'density', name: 'air density', min: 0.8, max: 1.5 },
     remembered(1.25, 'EN 1991-1-4 4.5(1) note 2'),
@@ -111,5 +117,5 @@ export const enRecommended: StandardLayer = {
   name: 'EN, recommended values',
   values,
   tables,
-  methods: { 'wind.peakPressure': 'roughness', 'imposed.partitions': 'byBand' },
+  methods: { 'wind.peakPressure': 'roughness', 'imposed.partitions': 'byBand', 'imposed.reduction': 'alpha' },
 }

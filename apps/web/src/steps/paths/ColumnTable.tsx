@@ -1,0 +1,29 @@
+import styled from 'styled-components'
+
+/** Lengths of a column from the roof down, one row to each. */
+export const ColumnTable = styled.table`
+  flex: 1;
+  border-collapse: collapse;
+  font-size: 14px;
+  th,
+  td {
+    text-align: right;
+    padding: 4px 4px;
+    border-bottom: 1px solid var(--hairline);
+    font-weight: 400;
+    height: 30px;
+  }
+  th:first-child {
+    text-align: left;
+  }
+  thead th {
+    color: var(--quiet);
+    font-size: 13px;
+  }
+  tbody tr {
+    cursor: pointer;
+  }
+  tbody tr[data-lit] {
+    background: var(--accent-soft);
+  }
+`

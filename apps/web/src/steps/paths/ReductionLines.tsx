@@ -1,0 +1,101 @@
+import { formatValue, unitOf, type ColumnView, type ReductionView } from '@hedrion/core'
+import { useFormat } from '../../compute/SessionContext'
+import { Note, Section } from '../../sheet/Sheet'
+import { Value } from '../../sheet/Value'
+import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { ColumnTable } from './ColumnTable'
+
+interface ReductionLinesProps {
+  readonly view: ColumnView
+  readonly picked: string
+  readonly caseId: string
+}
+
+/** With and without reduction of the imposed load, length by length from the roof down. */
+export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
+  const format = useFormat()
+  const { rows, reductions } = view
+  if (!reductions) return null
+  const force = unitOf('force', format)
+  const text = () =>
+    tabbed([
+      ['level', 'storeys', `area, ${unitOf('area', format)}`, 'α_A', 'α_n', `whole, ${force}`, `reduced, ${force}`],
+      ...rows.map(({ levelName, foot }, i) => [levelName, ...cellsOf(reductions[i] ?? null, foot)]),
+    ])
+  const cellsOf = (row: ReductionView | null, foot: number): readonly string[] => {
+    const whole = formatValue(foot, 'force', format)
+    if (!row) return ['0', formatValue(0, 'area', format), '', '', whole, whole]
+    return [
+      String(row.storeys),
+      formatValue(row.area, 'area', format),
+      formatValue(row.byArea, 'factor', format),
+      formatValue(row.byStoreys, 'factor', format),
+      whole,
+      formatValue(row.foot, 'force', format),
+    ]
+  }
+  return (
+    <Section title="Reduced for area or storeys" aside={<CopyButton kind="link" label="Copy the table" text={text} />}>
+      <ColumnTable>
+        <thead>
+          <tr>
+            <th>level</th>
+            <th>storeys</th>
+            <th>area</th>
+            <th>α_A</th>
+            <th>α_n</th>
+            <th>at its foot</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ expandedId, levelName, foot }, i) => (
+            <tr key={expandedId} data-lit={expandedId === picked || undefined}>
+              <th>{levelName}</th>
+              <Cells row={reductions[i] ?? null} foot={foot} address={`reduction:${expandedId}:${caseId}`} />
+            </tr>
+          ))}
+        </tbody>
+      </ColumnTable>
+      <Note>
+        By the lower of the two factors, of which one may be used. Where it leads in a combination; beside ψ it would
+        count twice. Combinations do without it so far.
+      </Note>
+    </Section>
+  )
+}
+
+interface CellsProps {
+  readonly row: ReductionView | null
+  readonly foot: number
+  readonly address: string
+}
+
+function Cells({ row, foot, address }: CellsProps) {
+  if (!row)
+    return (
+      <>
+        <td>0</td>
+        <td colSpan={3}>nothing to reduce</td>
+        <td>
+          <Value value={foot} quantity="force" />
+        </td>
+      </>
+    )
+  return (
+    <>
+      <td>{row.storeys}</td>
+      <td>
+        <Value value={row.area} quantity="area" strong={false} />
+      </td>
+      <td>
+        <Value value={row.byArea} quantity="factor" strong={false} address={`${address}:area`} />
+      </td>
+      <td>
+        <Value value={row.byStoreys} quantity="factor" strong={false} address={`${address}:storeys`} />
+      </td>
+      <td>
+        <Value value={row.foot} quantity="force" />
+      </td>
+    </>
+  )
+}

@@ -1,0 +1,94 @@
+import { parameterIf, parameterOf, type Standard } from '../standards/layer'
+import { formula } from '../trace/formula'
+import { given, type Traced } from '../trace/traced'
+
+/** For the area that a member supports. */
+export const areaReduction = formula({
+  symbol: 'alpha_A',
+  quantity: 'factor',
+  clause: 'EN 1991-1-1 6.3.1.2(10), (6.1)',
+  inputs: { psi_0: 'factor', A_0: 'area', A: 'area', alpha_min: 'factor' },
+  expression: 'max(min(5 / 7 * psi_0 + A_0 / A, 1), alpha_min)',
+  evaluate: ({ psi_0, A_0, A, alpha_min }) => Math.max(Math.min((5 / 7) * psi_0 + A_0 / A, 1), alpha_min),
+})
+
+/** For the storeys that a column or wall supports; one or two of them are not reduced. */
+export const storeyReduction = formula({
+  symbol: 'alpha_n',
+  quantity: 'factor',
+  clause: 'EN 1991-1-1 6.3.1.2(11), (6.2)',
+  inputs: { n: 'count', psi_0: 'factor' },
+  expression: '(2 + (max(n, 2) - 2) * psi_0) / max(n, 2)',
+  evaluate: ({ n, psi_0 }) => (2 + (Math.max(n, 2) - 2) * psi_0) / Math.max(n, 2),
+})
+
+/** The same of the German annex, with a constant in place of 5/7 psi_0. */
+export const areaReductionGermany = formula({
+  symbol: 'alpha_A',
+  quantity: 'factor',
+  clause: 'DIN EN 1991-1-1/NA, NDP 6.3.1.2(10)',
+  inputs: { a: 'factor', A_0: 'area', A: 'area' },
+  expression: 'min(a + A_0 / A, 1)',
+  evaluate: ({ a, A_0, A }) => Math.min(a + A_0 / A, 1),
+})
+
+export const storeyReductionGermany = formula({
+  symbol: 'alpha_n',
+  quantity: 'factor',
+  clause: 'DIN EN 1991-1-1/NA, NDP 6.3.1.2(11)',
+  inputs: { a: 'factor', b: 'factor', n: 'count' },
+  expression: 'a + b / max(n, 2)',
+  evaluate: ({ a, b, n }) => a + b / Math.max(n, 2),
+})
+
+/** What one length of a column supports of one group of uses. */
+export interface Supported {
+  /** The group of the imposed case: a category. */
+  readonly group: string
+  /** Floor area whose load may be reduced, m². */
+  readonly area: Traced<'area'>
+  /** Levels that bring any of it. */
+  readonly storeys: number
+}
+
+export interface Reductions {
+  readonly byArea: Traced<'factor'>
+  readonly byStoreys: Traced<'factor'>
+}
+
+/**
+ * The two factors on the imposed load of a group; of them one may be used, and not beside psi (EN 1991-1-1 3.3.2). Null where the
+ * standard has no rule that is there.
+ */
+export function reductionsOf({ group, area, storeys }: Supported, standard: Standard): Reductions | null {
+  const n = given('n', 'count', storeys, 'levels above that bring load of the category')
+  switch (standard.methods['imposed.reduction']) {
+    case 'alpha': {
+      const psi_0 = parameterOf(standard, `basis.psi_0.${group}`, 'factor')
+      const least = parameterIf(standard, `reduction.least.${group}`)
+      const alpha_min = least
+        ? parameterOf(standard, `reduction.least.${group}`, 'factor')
+        : given('alpha_min', 'factor', 0, 'no least value for the category')
+      const A_0 = parameterOf(standard, 'reduction.A_0', 'area')
+      return {
+        byArea: areaReduction({ psi_0, A_0, A: area, alpha_min }),
+        byStoreys: storeyReduction({ n, psi_0 }),
+      }
+    }
+    case 'alphaGermany': {
+      const clause = 'DIN EN 1991-1-1/NA, from memory'
+      // homes and offices; then all others
+      const a = given('a', 'factor', ['A', 'B'].includes(group) ? 0.5 : 0.7, clause)
+      return {
+        byArea: areaReductionGermany({ a, A_0: parameterOf(standard, 'reduction.A_0', 'area'), A: area }),
+        byStoreys: storeyReductionGermany({
+          a: given('a', 'factor', 0.7, clause),
+          b: given('b', 'factor', 0.6, clause),
+          n,
+        }),
+      }
+    }
+    default:
+      return null
+  }
+}

@@ -1,0 +1,93 @@
+import { reductionsOf, type Reductions } from '../actions/reduction'
+import { readReducible } from '../derivation/cells'
+import { columnChain, expandedAt, type Place } from '../derivation/floorQueries'
+import type { ProjectState } from '../derivation/project'
+import { tracedSum, type Traced } from '../trace/traced'
+import { splitCase } from './why/sums'
+
+/** What of an imposed case a length of a column may be spared. */
+export interface ReductionView {
+  /** Levels from here up that bring load of the category. */
+  readonly storeys: number
+  /** Floor area whose load may be reduced, m². */
+  readonly area: number
+  readonly byArea: number
+  readonly byStoreys: number
+  /** Of the force at the foot the part that may be reduced, N, and all of the foot by the lower of both factors, N. */
+  readonly reducible: number
+  readonly foot: number
+}
+
+/** An area that a level brings counts from here on, m². */
+const least = 0.01
+
+/**
+ * Reductions of every length of a column from the roof down in a case of imposed load, null for a length without any of it; null
+ * for other cases and standards.
+ */
+export function reductionsOfChain(
+  state: ProjectState,
+  chain: readonly Place[],
+  caseId: string,
+  feet: readonly number[],
+): readonly (ReductionView | null)[] | null {
+  const read = readReducible(state, caseId)
+  if (!read) return null
+  const rows = chain.map((_, i): ReductionView | null => {
+    const found = reductionsAt(state, chain, i, caseId)
+    const place = chain[i]
+    if (!found || !place) return null
+    const { byArea, byStoreys, storeys, area } = found
+    const reducible = read.load(place.floor.rundown.tops, place.row)
+    const factor = Math.min(byArea.value, byStoreys.value)
+    const foot = (feet[i] ?? 0) - (1 - factor) * reducible
+    return { storeys, area, byArea: byArea.value, byStoreys: byStoreys.value, reducible, foot }
+  })
+  return rows.some((row) => row !== null) ? rows : null
+}
+
+interface ReductionsAt extends Reductions {
+  readonly storeys: number
+  readonly area: number
+}
+
+function reductionsAt(
+  state: ProjectState,
+  chain: readonly Place[],
+  index: number,
+  caseId: string,
+): ReductionsAt | null {
+  const read = readReducible(state, caseId)
+  const place = chain[index]
+  if (!read || !place) return null
+  const added = chain.slice(0, index + 1).map(({ floor, row }, i) => {
+    const above = chain[i - 1]
+    return read.area(floor.rundown.tops, row) - (above ? read.area(above.floor.rundown.feet, above.row) : 0)
+  })
+  const storeys = added.filter((area) => area > least).length
+  const area = read.area(place.floor.rundown.tops, place.row)
+  if (area <= least) return null
+  const terms = added.flatMap((value, i) => {
+    const at = chain[i]
+    return value > least && at ? [{ label: `level ${at.floor.level.name}`, value }] : []
+  })
+  const group = caseId.slice('imposed/'.length)
+  const found = reductionsOf(
+    { group, area: tracedSum('A', 'area', 'floor of the category, run down as a load would be', terms), storeys },
+    state.standard,
+  )
+  return found && { ...found, storeys, area }
+}
+
+/** `reduction:COLUMN@LEVEL:CASE:area` or `:storeys`: the factor for one length of a column. */
+export function reductionFactor(state: ProjectState, rest: string): Traced | null {
+  const [head, way] = splitCase(rest)
+  const [expandedId, caseId] = splitCase(head)
+  const chain = columnChain(state, expandedId)
+  const index = chain.findIndex(({ floor, row }) => {
+    const id = floor.operator.plan.frame.columns[row]?.member.id
+    return id !== undefined && expandedAt(floor, id) === expandedId
+  })
+  const found = reductionsAt(state, chain, index, caseId)
+  return found && (way === 'area' ? found.byArea : way === 'storeys' ? found.byStoreys : null)
+}
