@@ -1,6 +1,8 @@
 import { formatValue, unitOf, type ColumnView, type ReductionView } from '@hedrion/core'
+import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 import { Note, Section } from '../../sheet/Sheet'
+import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
 import { CopyButton, tabbed } from '../../ui/CopyButton'
 import { ColumnTable } from './ColumnTable'
@@ -36,14 +38,18 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
   }
   return (
     <Section title="Reduced for area or storeys" aside={<CopyButton kind="link" label="Copy the table" text={text} />}>
-      <ColumnTable>
+      <Wide>
         <thead>
           <tr>
             <th>level</th>
             <th>storeys</th>
             <th>area</th>
-            <th>α_A</th>
-            <th>α_n</th>
+            <th>
+              <Symbol name="α_A" />
+            </th>
+            <th>
+              <Symbol name="α_n" />
+            </th>
             <th>at its foot</th>
           </tr>
         </thead>
@@ -55,14 +61,18 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
             </tr>
           ))}
         </tbody>
-      </ColumnTable>
+      </Wide>
       <Note>
-        By the lower of the two factors, of which one may be used. Where it leads in a combination; beside ψ it would
-        count twice. Combinations do without it so far.
+        By the lower of the two factors: only one may be used, and none beside ψ. Combinations do without them so far.
       </Note>
     </Section>
   )
 }
+
+const Wide = styled(ColumnTable)`
+  width: calc(100% - 40px);
+  margin: 0 20px;
+`
 
 interface CellsProps {
   readonly row: ReductionView | null
