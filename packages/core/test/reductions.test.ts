@@ -1,6 +1,8 @@
 import { expanded } from '../src/document/labels'
 import type { Basis, LoadKey } from '../src/document/recordKinds'
+import { nationalSetEdits } from '../src/editing/ownLayer'
 import { ask } from '../src/queries/derive'
+import { shippedSets } from '../src/standards/families'
 import { Building } from './build'
 import { rectangle } from './shapes'
 
@@ -92,10 +94,43 @@ describe('a column under three storeys of offices and a roof', () => {
     expect(bottom?.reducible).toBeCloseTo(360_000, 5)
   })
 
-  test('storage is not reduced, nor what is permanent; other families have no rule here yet', () => {
+  test('storage is not reduced, nor what is permanent; ASCE 7 has no rule here yet', () => {
     expect(tower({ use: 'E1' }).view('imposed/E').reductions).toBeNull()
     expect(tower().view('permanent/self-weight').reductions).toBeNull()
     const asce = tower({ use: 'offices' }, { family: 'ASCE' })
     for (const caseId of asce.building.state().caseIds) expect(asce.view(caseId).reductions).toBeNull()
+  })
+})
+
+describe('other families, by their tables of floors and areas (from memory)', () => {
+  test('BS 6399-1: three floors spare 20 %, 90 m² spare 9 %: the larger counts for a column', () => {
+    const { reductions } = tower({ use: 'B-offices' }, { family: 'BS' }).view('imposed/Q')
+    const bottom = reductions?.at(-1)
+    expect(bottom).toMatchObject({ storeys: 3, byArea: near(0.91), byStoreys: near(0.8), foot: near(0.8 * 270_000) })
+    expect(reductions?.[1]).toMatchObject({
+      storeys: 1,
+      byArea: near(0.97),
+      byStoreys: near(1),
+      foot: near(0.97 * 90_000),
+    })
+  })
+
+  test('IS 875-2: by floors alone', () => {
+    const { reductions } = tower({ use: 'offices' }, { family: 'IS' }).view('imposed/IL')
+    expect(reductions?.at(-1)).toMatchObject({
+      storeys: 3,
+      byArea: null,
+      byStoreys: near(0.8),
+      foot: near(0.8 * 270_000),
+    })
+  })
+
+  test('the German annex: 0.5 + 10/90 for offices, 0.7 + 0.6/3', () => {
+    const { building, view } = tower({ use: 'B1' })
+    const [germany] = shippedSets.EN
+    if (!germany) throw new Error('no set')
+    for (const { after } of nationalSetEdits(building.document, germany, building.random))
+      if (after) building.add(after)
+    expect(view('imposed/B').reductions?.at(-1)).toMatchObject({ byArea: near(0.5 + 10 / 90), byStoreys: near(0.9) })
   })
 })

@@ -1,5 +1,6 @@
 import { parameterIf, parameterOf, type Standard } from '../standards/layer'
 import { formula } from '../trace/formula'
+import { readTable } from '../trace/table'
 import { given, type Traced } from '../trace/traced'
 
 /** For the area that a member supports. */
@@ -41,6 +42,22 @@ export const storeyReductionGermany = formula({
   evaluate: ({ a, b, n }) => a + b / Math.max(n, 2),
 })
 
+/** What a table spares is taken off. */
+export const whatIsLeft = formula({
+  symbol: 'alpha',
+  quantity: 'factor',
+  clause: 'common practice',
+  inputs: { r: 'factor' },
+  expression: '1 - r',
+  evaluate: ({ r }) => 1 - r,
+})
+
+function leftBy(standard: Standard, key: string, at: Traced): Traced<'factor'> | null {
+  const table = standard.tables[key]
+  const read = table && readTable(table, 'spared', at)
+  return read?.ok ? whatIsLeft({ r: read.value as Traced<'factor'> }) : null
+}
+
 /** What one length of a column supports of one group of uses. */
 export interface Supported {
   /** The group of the imposed case: a category. */
@@ -51,9 +68,10 @@ export interface Supported {
   readonly storeys: number
 }
 
+/** By area and by storeys; null where the standard reduces columns in one of both ways only. */
 export interface Reductions {
-  readonly byArea: Traced<'factor'>
-  readonly byStoreys: Traced<'factor'>
+  readonly byArea: Traced<'factor'> | null
+  readonly byStoreys: Traced<'factor'> | null
 }
 
 /**
@@ -88,6 +106,11 @@ export function reductionsOf({ group, area, storeys }: Supported, standard: Stan
         }),
       }
     }
+    case 'tables':
+      return {
+        byArea: leftBy(standard, 'reduction.area', area),
+        byStoreys: leftBy(standard, 'reduction.storeys', n),
+      }
     default:
       return null
   }

@@ -35,7 +35,7 @@ const standardTable = object({
     symbol: text(40),
     quantity: quantityName,
     at: list(number('factor'), 100, 1),
-    between: oneOf('linear', 'log', 'nextAbove'),
+    between: oneOf('linear', 'log', 'nextAbove', 'lastBelow'),
     below: oneOf('nearest', 'refuse'),
     above: oneOf('nearest', 'refuse'),
   }),

@@ -11,8 +11,9 @@ export interface ReductionView {
   readonly storeys: number
   /** Floor area whose load may be reduced, m². */
   readonly area: number
-  readonly byArea: number
-  readonly byStoreys: number
+  /** Factors; null where the standard does not reduce columns in that way. */
+  readonly byArea: number | null
+  readonly byStoreys: number | null
   /** Of the force at the foot the part that may be reduced, N, and all of the foot by the lower of both factors, N. */
   readonly reducible: number
   readonly foot: number
@@ -39,9 +40,9 @@ export function reductionsOfChain(
     if (!found || !place) return null
     const { byArea, byStoreys, storeys, area } = found
     const reducible = read.load(place.floor.rundown.tops, place.row)
-    const factor = Math.min(byArea.value, byStoreys.value)
+    const factor = Math.min(byArea?.value ?? 1, byStoreys?.value ?? 1)
     const foot = (feet[i] ?? 0) - (1 - factor) * reducible
-    return { storeys, area, byArea: byArea.value, byStoreys: byStoreys.value, reducible, foot }
+    return { storeys, area, byArea: byArea?.value ?? null, byStoreys: byStoreys?.value ?? null, reducible, foot }
   })
   return rows.some((row) => row !== null) ? rows : null
 }

@@ -12,8 +12,11 @@ export interface Table {
     readonly symbol: string
     readonly quantity: Quantity
     readonly at: readonly number[]
-    /** `nextAbove`: the value at the first point not below x, so that a bound includes itself. */
-    readonly between: 'linear' | 'log' | 'nextAbove'
+    /**
+     * `nextAbove`: the value at the first point not below x, so that a bound includes itself; `lastBelow`: the value at the last
+     * point not above x, so that a step begins at its point.
+     */
+    readonly between: 'linear' | 'log' | 'nextAbove' | 'lastBelow'
     readonly below: 'nearest' | 'refuse'
     readonly above: 'nearest' | 'refuse'
   }
@@ -24,6 +27,7 @@ const shareOf = {
   linear: (a: number, b: number, x: number) => (x - a) / (b - a),
   log: (a: number, b: number, x: number) => Math.log(x / a) / Math.log(b / a),
   nextAbove: (a: number, _b: number, x: number) => (x > a ? 1 : 0),
+  lastBelow: (_a: number, b: number, x: number) => (x >= b ? 1 : 0),
 } as const
 
 /** Reads one row of a table at x; outside the axis it is refused with a concern where the table says so. */

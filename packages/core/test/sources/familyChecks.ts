@@ -1,5 +1,7 @@
 import type { FamilyId } from '../../src/standards/family'
-import { parameter, type Standard } from '../../src/standards/layer'
+import { parameter, tableOf, type Standard } from '../../src/standards/layer'
+import { readTable } from '../../src/trace/table'
+import { given } from '../../src/trace/traced'
 import type { StandardCheck } from './standardChecks'
 
 // Tables of imposed loads and combinations of ASCE 7, IS and BS, written down a second time and in another order than in
@@ -162,6 +164,41 @@ const bsRows = [
   ['service-1', 1, 0, 1, 1, 1],
 ] as const
 
+/** A table of reductions, read at places on and beside its steps. */
+const spared = (
+  source: string,
+  key: string,
+  quantity: 'count' | 'area',
+  pairs: readonly (readonly [at: number, part: number])[],
+): readonly StandardCheck[] =>
+  pairs.map(([at, value]): StandardCheck => ({
+    source: `${source}, at ${at}`,
+    fromMemory: true,
+    read: (standard) => {
+      const read = readTable(tableOf(standard, key), 'spared', given('x', quantity, at, 'check'))
+      return read.ok ? read.value.value : NaN
+    },
+    value,
+  }))
+
+/** None for one floor, a tenth more for each up to four, four tenths for five to ten, half for more. */
+const floorSteps = [
+  [1, 0],
+  [1.005, 0],
+  [1.995, 0],
+  [2, 0.1],
+  [2.985, 0.1],
+  [3, 0.2],
+  [3.97, 0.2],
+  [4, 0.3],
+  [4.97, 0.3],
+  [5, 0.4],
+  [10, 0.4],
+  [10.95, 0.4],
+  [11, 0.5],
+  [40, 0.5],
+] as const
+
 export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly StandardCheck[]>> = {
   ASCE: [
     ...byValue('ASCE 7-16 table 4.3-1 (psf)', 'imposed.q_k', psf, asceUniform),
@@ -179,12 +216,26 @@ export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly Sta
     remembered('IS 1893-1 table 10: 50 % above', 'mass.share.high', 0.5),
     remembered('IS 1893-1 table 10: 3 kN/m²', 'mass.share.limit', 3000),
     remembered('IS 875-2 3.1.2: at least 1 kN/m²', 'imposed.partitions.least', 1000),
+    ...spared('IS 875-2 3.2.1', 'reduction.storeys', 'count', floorSteps),
   ],
   BS: [
     ...byValue('BS 6399-1 table 1, BS 6399-3 4 (kN/m²)', 'imposed.q_k', 1000, bsUniform),
     ...byValue('BS 6399-1 table 1, BS 6399-3 4 (kN)', 'imposed.Q_k', 1000, bsConcentrated),
     ...rowChecks('BS 8110-1 table 2.1', ['G_sup', 'G_inf', 'Q', 'Qr', 'wind'], bsRows),
     remembered('BS 6399-1 5.1.4: at least 1 kN/m²', 'imposed.partitions.least', 1000),
+    ...spared('BS 6399-1 table 2', 'reduction.storeys', 'count', floorSteps),
+    ...spared('BS 6399-1 table 3', 'reduction.area', 'area', [
+      [0, 0],
+      [0.005, 0.0000005],
+      [25, 0.025],
+      [50, 0.05],
+      [100, 0.1],
+      [150, 0.15],
+      [200, 0.2],
+      [225, 0.225],
+      [250, 0.25],
+      [400, 0.25],
+    ]),
   ],
 }
 

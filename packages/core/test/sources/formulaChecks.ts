@@ -132,6 +132,14 @@ export const formulaChecks: readonly FormulaCheck[] = [
   ...byArea,
   ...byStoreys,
   ...german,
+  {
+    formula: 'whatIsLeft',
+    source: 'a column of two floors carries 90 % (BS 6399-1 table 2), by hand',
+    fromMemory: true,
+    inputs: { r: 0.1 },
+    result: 0.9,
+    within: 1e-9,
+  },
   ...terrainFactors,
   ...inland,
   {

@@ -30,8 +30,8 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
     return [
       String(row.storeys),
       formatValue(row.area, 'area', format),
-      formatValue(row.byArea, 'factor', format),
-      formatValue(row.byStoreys, 'factor', format),
+      row.byArea === null ? '' : formatValue(row.byArea, 'factor', format),
+      row.byStoreys === null ? '' : formatValue(row.byStoreys, 'factor', format),
       whole,
       formatValue(row.foot, 'force', format),
     ]
@@ -98,10 +98,10 @@ function Cells({ row, foot, address }: CellsProps) {
         <Value value={row.area} quantity="area" strong={false} />
       </td>
       <td>
-        <Value value={row.byArea} quantity="factor" strong={false} address={`${address}:area`} />
+        <Factor value={row.byArea} address={`${address}:area`} />
       </td>
       <td>
-        <Value value={row.byStoreys} quantity="factor" strong={false} address={`${address}:storeys`} />
+        <Factor value={row.byStoreys} address={`${address}:storeys`} />
       </td>
       <td>
         <Value value={row.foot} quantity="force" />
@@ -109,3 +109,7 @@ function Cells({ row, foot, address }: CellsProps) {
     </>
   )
 }
+
+/** A factor with its trace; a dash where the standard has none of its kind. */
+const Factor = ({ value, address }: { readonly value: number | null; readonly address: string }) =>
+  value === null ? <>–</> : <Value value={value} quantity="factor" strong={false} address={address} />

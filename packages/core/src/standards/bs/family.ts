@@ -1,4 +1,5 @@
 import { highestPlaceMeaning } from '../barriers'
+import type { Table } from '../../trace/table'
 import type { Family } from '../family'
 import {
   metricTable,
@@ -10,6 +11,7 @@ import {
   leastPartitions,
   symbolsOf,
 } from '../tabled'
+import { storeyTable } from '../storeyTables'
 import { bsBarriers } from './barriers'
 import { bsRows } from './combinations'
 import { bsGroups, bsUseRows } from './uses'
@@ -19,6 +21,23 @@ const rules = ruleParameters(bsRows, {
   permanent: 'G',
   of: symbolsOf(bsGroups, 'W'),
 })
+
+/** BS 6399-1, table 3: the part that is spared by the area supported, in proportion between its rows. From memory. */
+const areaTable: Table = {
+  symbol: 'r_A',
+  quantity: 'factor',
+  clause: 'BS 6399-1 table 3',
+  fromMemory: true,
+  axis: {
+    symbol: 'A',
+    quantity: 'area',
+    at: [0, 50, 100, 150, 200, 250],
+    between: 'linear',
+    below: 'nearest',
+    above: 'nearest',
+  },
+  rows: { spared: [0, 0.05, 0.1, 0.15, 0.2, 0.25] },
+}
 
 /** BS 6399-1 and BS 6399-3 with the combinations of BS 8110. */
 export const bsFamily: Family = {
@@ -31,7 +50,7 @@ export const bsFamily: Family = {
     ...leastPartitions('q_min'),
     ...highestPlaceMeaning,
   },
-  methods: { 'imposed.partitions': ['thirdOfWeight'] },
+  methods: { 'imposed.partitions': ['thirdOfWeight'], 'imposed.reduction': ['tables'] },
   recommended: {
     name: 'BS 6399, BS 8110',
     values: {
@@ -40,8 +59,8 @@ export const bsFamily: Family = {
       ...rules.values,
       'imposed.partitions.least': remembered(1000, 'BS 6399-1 5.1.4'),
     },
-    tables: {},
-    methods: { 'imposed.partitions': 'thirdOfWeight' },
+    tables: { 'reduction.storeys': storeyTable('BS 6399-1 table 2'), 'reduction.area': areaTable },
+    methods: { 'imposed.partitions': 'thirdOfWeight', 'imposed.reduction': 'tables' },
   },
   uses: usesOf(bsUseRows),
   groups: bsGroups,

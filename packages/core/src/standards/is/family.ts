@@ -10,6 +10,7 @@ import {
   leastPartitions,
   symbolsOf,
 } from '../tabled'
+import { storeyTable } from '../storeyTables'
 import { isBarriers } from './barriers'
 import { isRows } from './combinations'
 import { isGroups, isUseRows } from './uses'
@@ -31,7 +32,7 @@ export const isFamily: Family = {
     ...massMeanings(['low', 'high', 'limit']),
     ...leastPartitions('q_min'),
   },
-  methods: { 'imposed.partitions': ['thirdOfWeight'] },
+  methods: { 'imposed.partitions': ['thirdOfWeight'], 'imposed.reduction': ['tables'] },
   recommended: {
     name: 'IS 875-2, IS 456, IS 800',
     values: {
@@ -43,8 +44,8 @@ export const isFamily: Family = {
       'mass.share.high': remembered(0.5, 'IS 1893-1 table 10, above 3.0 kN/m²'),
       'mass.share.limit': remembered(3000, 'IS 1893-1 table 10'),
     },
-    tables: {},
-    methods: { 'imposed.partitions': 'thirdOfWeight' },
+    tables: { 'reduction.storeys': storeyTable('IS 875-2 3.2.1') },
+    methods: { 'imposed.partitions': 'thirdOfWeight', 'imposed.reduction': 'tables' },
   },
   uses: usesOf(isUseRows),
   groups: isGroups,
