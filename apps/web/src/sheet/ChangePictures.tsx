@@ -12,7 +12,10 @@ export function ChangePictures({ pictures }: { readonly pictures: readonly Chang
   const box = useRef<HTMLSpanElement>(null)
   // the line that is typed in may stand at the very end of the sheet
   const drawn = Math.min(pictures.length, most)
-  useEffect(() => box.current?.scrollIntoView({ block: 'nearest' }), [drawn])
+  useEffect(() => {
+    // a browser may answer with a promise, which is no clean-up
+    box.current?.scrollIntoView({ block: 'nearest' })
+  }, [drawn])
   return (
     <Stack ref={box}>
       {pictures.slice(0, most).map((picture) => (
