@@ -5,6 +5,7 @@ import { markOf } from '../drawing/marks'
 import { useCaseInView } from '../drawing/useCaseInView'
 import { useLook } from '../state/look'
 import { PopCard } from '../ui/PopCard'
+import { withoutAction } from './caseWords'
 import { Swatch } from '../ui/Swatch'
 
 /** What is looked at: the action and its case. */
@@ -41,10 +42,6 @@ export function CasePicker() {
     </Select>
   )
 }
-
-/** "imposed, category C" beside "Imposed" reads "category C". */
-const withoutAction = (name: string, action: string): string =>
-  name.toLowerCase().startsWith(`${action.toLowerCase()}, `) ? name.slice(action.length + 2) : name
 
 const actingWords = { together: 'act together', oneAtATime: 'act one at a time' } as const
 

@@ -13,6 +13,7 @@ import { useCaseInView } from '../drawing/useCaseInView'
 import { useLevel } from '../drawing/useLevel'
 import { addressOf, useLook } from '../state/look'
 import { Button } from '../ui/Button'
+import { withoutAction } from './caseWords'
 import { light, type } from '../ui/tokens'
 
 /** An A3 sheet across (420 by 297 mm) less margins of 10 mm and the block at its foot. */
@@ -64,7 +65,7 @@ export function PrintPlan({ base }: { readonly base: string }) {
               ['Level', `${floor.name}, ${formatQuantity(floor.elevation, 'length', format)}`],
               [
                 'Load',
-                `${seen.action.name}: ${seen.loadCase.name}, in ${unitOf('pressure', format)}, characteristic${partWords[look.parts]}`,
+                `${seen.action.name}: ${withoutAction(seen.loadCase.name, seen.action.name)}, in ${unitOf('pressure', format)}, characteristic${partWords[look.parts]}`,
               ],
               ['Scale', `1:${scale} on A3`],
             ]}
