@@ -102,6 +102,24 @@ describe('a column under three storeys of offices and a roof', () => {
   })
 })
 
+test('a beam under 60 m² of offices: 0.5 + 10/60 of 180 kN, with its trace; none of it by floors', () => {
+  const { building } = tower()
+  const state = building.state()
+  const south = state.floors[0]?.operator.plan.frame.beams.find(({ a }) => a[1] === 0)?.member.id ?? ''
+  const expandedId = expanded(south, state.floors[0]?.level.id ?? '')
+  const view = ask(state, { kind: 'member', expandedId, caseId: 'imposed/B' })
+  expect(view?.reduction).toEqual({
+    area: near(60),
+    byArea: near(0.5 + 10 / 60),
+    total: near(180_000 * (0.5 + 10 / 60)),
+  })
+  expect(view?.total).toBeCloseTo(180_000, 6)
+  const why = (way: string) => ask(state, { kind: 'why', address: `reduction:${expandedId}:imposed/B:${way}` })
+  expect(why('area')?.value).toBeCloseTo(0.5 + 10 / 60, 9)
+  expect(why('storeys')).toBeNull()
+  expect(ask(state, { kind: 'member', expandedId, caseId: 'permanent/self-weight' })?.reduction).toBeNull()
+})
+
 describe('other families, by their tables of floors and areas (from memory)', () => {
   test('BS 6399-1: three floors spare 20 %, 90 m² spare 9 %: the larger counts for a column', () => {
     const { reductions } = tower({ use: 'B-offices' }, { family: 'BS' }).view('imposed/Q')

@@ -8,6 +8,7 @@ import { bentBalance } from '../rundown/bentBeam'
 import { memberLoads, type LoadLine, type LoadPoint, type MemberLoad } from '../rundown/memberLines'
 import { feedingOf, type Feeding } from './feeding'
 import { landingRows, type PathRow } from './pathRows'
+import { reductionOfBeam, type BeamReduction } from './reductions'
 
 export interface SupportView {
   readonly s: number
@@ -35,6 +36,8 @@ export interface MemberView {
   readonly points: readonly LoadPoint[]
   readonly lands: readonly PathRow[]
   readonly total: number
+  /** What the standard spares it of an imposed load for its area; null where it does not. */
+  readonly reduction: BeamReduction | null
   /** Beams and panels of its level that feed it. */
   readonly feeding: Feeding
   /** Force that lands less force that goes on, N. */
@@ -66,6 +69,7 @@ export function memberView(state: ProjectState, expandedId: string, caseId: stri
     ...directLoad(state, place, caseId),
     lands: landingRows(state, place, caseId),
     total,
+    reduction: reductionOfBeam(state, place, caseId, total),
     feeding: feedingOf(place, 'beam'),
     residual: total - supports.reduce((sum, { reaction }) => sum + reaction, 0),
   }

@@ -1,6 +1,6 @@
 import { reductionsOf, type Reductions } from '../actions/reduction'
 import { readReducible } from '../derivation/cells'
-import { columnChain, expandedAt, type Place } from '../derivation/floorQueries'
+import { columnChain, expandedAt, placeOf, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { tracedSum, type Traced } from '../trace/traced'
 import { splitCase } from './why/sums'
@@ -72,18 +72,60 @@ function reductionsAt(
     const at = chain[i]
     return value > least && at ? [{ label: `level ${at.floor.level.name}`, value }] : []
   })
-  const group = caseId.slice('imposed/'.length)
   const found = reductionsOf(
-    { group, area: tracedSum('A', 'area', 'floor of the category, run down as a load would be', terms), storeys },
+    {
+      group: groupOf(caseId),
+      area: tracedSum('A', 'area', 'floor of the category, run down as a load would be', terms),
+      storeys,
+    },
     state.standard,
   )
   return found && { ...found, storeys, area }
 }
 
-/** `reduction:COLUMN@LEVEL:CASE:area` or `:storeys`: the factor for one length of a column. */
+/** What of an imposed case a beam may be spared, for the area that it supports. */
+export interface BeamReduction {
+  /** Floor area whose load may be reduced, with that of members that rest on it, m². */
+  readonly area: number
+  readonly byArea: number
+  /** All that lands, with the part that may be reduced by the factor, N. */
+  readonly total: number
+}
+
+/** The reduction of all that lands on a beam; null for other cases, without such area, and where the standard has no factor for area. */
+export function reductionOfBeam(
+  state: ProjectState,
+  place: Place,
+  caseId: string,
+  total: number,
+): BeamReduction | null {
+  const found = factorOfBeam(state, place, caseId)
+  const load = readReducible(state, caseId)?.load(place.floor.rundown.beamTotals, place.row) ?? 0
+  return found && { area: found.area, byArea: found.factor.value, total: total - (1 - found.factor.value) * load }
+}
+
+function factorOfBeam(
+  state: ProjectState,
+  { floor, row }: Place,
+  caseId: string,
+): { readonly area: number; readonly factor: Traced<'factor'> } | null {
+  const area = readReducible(state, caseId)?.area(floor.rundown.beamTotals, row) ?? 0
+  if (area <= least) return null
+  const supported = tracedSum('A', 'area', 'floor of the category, shared as a load would be', [
+    { label: `level ${floor.level.name}`, value: area },
+  ])
+  const factor = reductionsOf({ group: groupOf(caseId), area: supported, storeys: 1 }, state.standard)?.byArea
+  return factor ? { area, factor } : null
+}
+
+const groupOf = (caseId: string): string => caseId.slice('imposed/'.length)
+
+/** `reduction:MEMBER@LEVEL:CASE:area` or `:storeys`: the factor for a beam, or for one length of a column. */
 export function reductionFactor(state: ProjectState, rest: string): Traced | null {
   const [head, way] = splitCase(rest)
   const [expandedId, caseId] = splitCase(head)
+  const beam = placeOf(state, expandedId, 'beams')
+  if (beam) return way === 'area' ? (factorOfBeam(state, beam, caseId)?.factor ?? null) : null
   const chain = columnChain(state, expandedId)
   const index = chain.findIndex(({ floor, row }) => {
     const id = floor.operator.plan.frame.columns[row]?.member.id

@@ -33,6 +33,7 @@ export function BeamSheet({ expandedId, caseId }: { readonly expandedId: string;
         >
           all that lands
         </Line>
+        <Reduced view={view} address={`reduction:${expandedId}:${caseId}:area`} />
       </Section>
       <BeamSketch view={view} mark={markOf(caseId)} />
       <Section title={view.continuous ? 'Where it goes, continuous over its supports' : 'Where it goes'}>
@@ -102,6 +103,17 @@ function LandingLine({ row, caseId }: { readonly row: PathRow; readonly caseId: 
         </small>
       )}
       {at !== null && <small> at {formatQuantity(at, 'length', format)}</small>}
+    </Line>
+  )
+}
+
+/** The same with its imposed load reduced for the area that the beam supports. */
+function Reduced({ view: { reduction }, address }: { readonly view: MemberView; readonly address: string }) {
+  if (!reduction) return null
+  return (
+    <Line reference="reduced for area" result={<Value value={reduction.total} quantity="force" />}>
+      <Symbol name="α_A" /> = <Value value={reduction.byArea} quantity="factor" address={address} /> for{' '}
+      <Value value={reduction.area} quantity="area" strong={false} />
     </Line>
   )
 }
