@@ -143,6 +143,21 @@ describe('other families, by their tables of floors and areas (from memory)', ()
     })
   })
 
+  test('a beam by IS 875-2: a twentieth from 50 m² on; by BS 6399-1 table 3 in proportion', () => {
+    for (const [family, use, caseId, factor] of [
+      ['IS', 'offices', 'imposed/IL', 0.95],
+      ['BS', 'B-offices', 'imposed/Q', 0.94],
+    ] as const) {
+      const state = tower({ use }, { family }).building.state()
+      const south = state.floors[0]?.operator.plan.frame.beams.find(({ a }) => a[1] === 0)?.member.id ?? ''
+      const expandedId = expanded(south, state.floors[0]?.level.id ?? '')
+      expect(ask(state, { kind: 'member', expandedId, caseId })?.reduction).toMatchObject({
+        area: near(60),
+        byArea: near(factor),
+      })
+    }
+  })
+
   test('the German annex: 0.5 + 10/90 for offices, 0.7 + 0.6/3', () => {
     const { building, view } = tower({ use: 'B1' })
     const [germany] = shippedSets.EN

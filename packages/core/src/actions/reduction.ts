@@ -58,8 +58,9 @@ function leftBy(standard: Standard, key: string, at: Traced): Traced<'factor'> |
   return read?.ok ? whatIsLeft({ r: read.value as Traced<'factor'> }) : null
 }
 
-/** What one length of a column supports of one group of uses. */
+/** What a beam or one length of a column supports of one group of uses. */
 export interface Supported {
+  readonly by: 'beam' | 'column'
   /** The group of the imposed case: a category. */
   readonly group: string
   /** Floor area whose load may be reduced, m². */
@@ -78,7 +79,7 @@ export interface Reductions {
  * The two factors on the imposed load of a group; of them one may be used, and not beside psi (EN 1991-1-1 3.3.2). Null where the
  * standard has no rule that is there.
  */
-export function reductionsOf({ group, area, storeys }: Supported, standard: Standard): Reductions | null {
+export function reductionsOf({ by, group, area, storeys }: Supported, standard: Standard): Reductions | null {
   const n = given('n', 'count', storeys, 'levels above that bring load of the category')
   switch (standard.methods['imposed.reduction']) {
     case 'alpha': {
@@ -108,7 +109,7 @@ export function reductionsOf({ group, area, storeys }: Supported, standard: Stan
     }
     case 'tables':
       return {
-        byArea: leftBy(standard, 'reduction.area', area),
+        byArea: leftBy(standard, by === 'beam' ? 'reduction.beams' : 'reduction.area', area),
         byStoreys: leftBy(standard, 'reduction.storeys', n),
       }
     default:

@@ -74,6 +74,7 @@ function reductionsAt(
   })
   const found = reductionsOf(
     {
+      by: 'column',
       group: groupOf(caseId),
       area: tracedSum('A', 'area', 'floor of the category, run down as a load would be', terms),
       storeys,
@@ -114,7 +115,10 @@ function factorOfBeam(
   const supported = tracedSum('A', 'area', 'floor of the category, shared as a load would be', [
     { label: `level ${floor.level.name}`, value: area },
   ])
-  const factor = reductionsOf({ group: groupOf(caseId), area: supported, storeys: 1 }, state.standard)?.byArea
+  const factor = reductionsOf(
+    { by: 'beam', group: groupOf(caseId), area: supported, storeys: 1 },
+    state.standard,
+  )?.byArea
   return factor ? { area, factor } : null
 }
 

@@ -14,7 +14,7 @@ export const storeyTable = (clause: string): Table => ({
     quantity: 'count',
     at: [1, 2, 3, 4, 5, 11],
     between: 'lastBelow',
-    below: 'nearest',
+    below: 'refuse',
     above: 'nearest',
   },
   rows: { spared: [0, 0.1, 0.2, 0.3, 0.4, 0.5] },

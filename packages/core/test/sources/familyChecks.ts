@@ -183,6 +183,7 @@ const spared = (
 
 /** None for one floor, a tenth more for each up to four, four tenths for five to ten, half for more. */
 const floorSteps = [
+  [0.995, NaN],
   [1, 0],
   [1.005, 0],
   [1.995, 0],
@@ -197,6 +198,20 @@ const floorSteps = [
   [10.95, 0.4],
   [11, 0.5],
   [40, 0.5],
+] as const
+
+/** BS 6399-1, table 3, at its rows and between them. */
+const areaRows = [
+  [0, 0],
+  [0.005, 0.000005],
+  [25, 0.025],
+  [50, 0.05],
+  [100, 0.1],
+  [150, 0.15],
+  [200, 0.2],
+  [225, 0.225],
+  [250, 0.25],
+  [400, 0.25],
 ] as const
 
 export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly StandardCheck[]>> = {
@@ -217,6 +232,20 @@ export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly Sta
     remembered('IS 1893-1 table 10: 3 kN/m²', 'mass.share.limit', 3000),
     remembered('IS 875-2 3.1.2: at least 1 kN/m²', 'imposed.partitions.least', 1000),
     ...spared('IS 875-2 3.2.1', 'reduction.storeys', 'count', floorSteps),
+    ...spared('IS 875-2 3.2.2', 'reduction.beams', 'area', [
+      [0, 0],
+      [49.8, 0],
+      [50, 0.05],
+      [99.6, 0.05],
+      [100, 0.1],
+      [149.4, 0.1],
+      [150, 0.15],
+      [199.2, 0.15],
+      [200, 0.2],
+      [249, 0.2],
+      [250, 0.25],
+      [400, 0.25],
+    ]),
   ],
   BS: [
     ...byValue('BS 6399-1 table 1, BS 6399-3 4 (kN/m²)', 'imposed.q_k', 1000, bsUniform),
@@ -224,18 +253,8 @@ export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly Sta
     ...rowChecks('BS 8110-1 table 2.1', ['G_sup', 'G_inf', 'Q', 'Qr', 'wind'], bsRows),
     remembered('BS 6399-1 5.1.4: at least 1 kN/m²', 'imposed.partitions.least', 1000),
     ...spared('BS 6399-1 table 2', 'reduction.storeys', 'count', floorSteps),
-    ...spared('BS 6399-1 table 3', 'reduction.area', 'area', [
-      [0, 0],
-      [0.005, 0.0000005],
-      [25, 0.025],
-      [50, 0.05],
-      [100, 0.1],
-      [150, 0.15],
-      [200, 0.2],
-      [225, 0.225],
-      [250, 0.25],
-      [400, 0.25],
-    ]),
+    ...spared('BS 6399-1 table 3', 'reduction.area', 'area', areaRows),
+    ...spared('BS 6399-1 table 3', 'reduction.beams', 'area', areaRows),
   ],
 }
 

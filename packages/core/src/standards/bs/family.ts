@@ -59,7 +59,11 @@ export const bsFamily: Family = {
       ...rules.values,
       'imposed.partitions.least': remembered(1000, 'BS 6399-1 5.1.4'),
     },
-    tables: { 'reduction.storeys': storeyTable('BS 6399-1 table 2'), 'reduction.area': areaTable },
+    tables: {
+      'reduction.storeys': storeyTable('BS 6399-1 table 2'),
+      'reduction.area': areaTable,
+      'reduction.beams': areaTable,
+    },
     methods: { 'imposed.partitions': 'thirdOfWeight', 'imposed.reduction': 'tables' },
   },
   uses: usesOf(bsUseRows),

@@ -1,3 +1,4 @@
+import type { Table } from '../../trace/table'
 import type { Family } from '../family'
 import {
   massMeanings,
@@ -20,6 +21,23 @@ const rules = ruleParameters(isRows, {
   permanent: 'DL',
   of: symbolsOf(isGroups, 'WL'),
 })
+
+/** IS 875-2 3.2.2: a twentieth for each 50 m² of floor that a beam supports, up to a quarter; nothing below 50 m². From memory. */
+const beamTable: Table = {
+  symbol: 'r_A',
+  quantity: 'factor',
+  clause: 'IS 875-2 3.2.2',
+  fromMemory: true,
+  axis: {
+    symbol: 'A',
+    quantity: 'area',
+    at: [0, 50, 100, 150, 200, 250],
+    between: 'lastBelow',
+    below: 'refuse',
+    above: 'nearest',
+  },
+  rows: { spared: [0, 0.05, 0.1, 0.15, 0.2, 0.25] },
+}
 
 /** IS 875-2 with the combinations of IS 456 and IS 800. */
 export const isFamily: Family = {
@@ -44,7 +62,7 @@ export const isFamily: Family = {
       'mass.share.high': remembered(0.5, 'IS 1893-1 table 10, above 3.0 kN/m²'),
       'mass.share.limit': remembered(3000, 'IS 1893-1 table 10'),
     },
-    tables: { 'reduction.storeys': storeyTable('IS 875-2 3.2.1') },
+    tables: { 'reduction.storeys': storeyTable('IS 875-2 3.2.1'), 'reduction.beams': beamTable },
     methods: { 'imposed.partitions': 'thirdOfWeight', 'imposed.reduction': 'tables' },
   },
   uses: usesOf(isUseRows),
