@@ -85,7 +85,7 @@ function Lengths({ view, picked, caseId }: LengthsProps) {
   return (
     <Rows>
       <ColumnStrip view={view} picked={picked} />
-      <ColumnTable>
+      <ColumnTable aria-label="From the roof down">
         <thead>
           <tr>
             <th>level</th>

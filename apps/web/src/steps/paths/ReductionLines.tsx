@@ -38,7 +38,7 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
   }
   return (
     <Section title="Reduced for area or storeys" aside={<CopyButton kind="link" label="Copy the table" text={text} />}>
-      <Wide>
+      <Wide aria-label="Reduced for area or storeys">
         <thead>
           <tr>
             <th>level</th>
