@@ -1,4 +1,4 @@
-import { formatValue, unitOf, type MemberView } from '@hedrion/core'
+import { formatQuantity, formatValue, unitOf, type MemberView } from '@hedrion/core'
 import styled from 'styled-components'
 import { SheetPicture } from '../../sheet/SheetPicture'
 import { useFormat } from '../../compute/SessionContext'
@@ -16,7 +16,7 @@ export function BeamSketch({ view, mark }: { readonly view: MemberView; readonly
   const y = (q: number) => base - (tallest * q) / top
   const labelled = roomy(lines.map(([s0, s1]) => [x(s0), x(s1)] as const))
   const first = Math.min(...labelled)
-  const pointLoads = [...points, ...lands.flatMap(({ at, force }) => (at === null ? [] : [{ s: at, force }]))]
+  const pointLoads = together([...points, ...lands.flatMap(({ at, force }) => (at === null ? [] : [{ s: at, force }]))])
   const colour = mark === 'plain' || mark === 'notCarried' ? 'var(--quiet)' : `var(--${mark})`
   return (
     <Picture viewBox={`0 0 ${width} ${height}`} role="img" aria-label="The load on the beam and its reactions">
@@ -42,7 +42,7 @@ export function BeamSketch({ view, mark }: { readonly view: MemberView; readonly
           <line x1={x(s)} x2={x(s)} y1={base - 40} y2={base - 3} strokeWidth={1.8} />
           <path d={`M${x(s)} ${base - 2}l-4 -9h8z`} fill="var(--ink)" stroke="none" />
           <text x={x(s) + 5} y={base - 32} stroke="none">
-            {formatValue(force, 'force', format)}
+            {formatQuantity(force, 'force', format)}
           </text>
         </g>
       ))}
@@ -57,6 +57,22 @@ export function BeamSketch({ view, mark }: { readonly view: MemberView; readonly
       ))}
     </Picture>
   )
+}
+
+interface PointLoad {
+  readonly s: number
+  readonly force: number
+}
+
+/** Forces at the same place as one, so that their values do not stand over each other. */
+function together(points: readonly PointLoad[]): readonly PointLoad[] {
+  const sums: PointLoad[] = []
+  for (const { s, force } of [...points].sort((p, q) => p.s - q.s)) {
+    const last = sums.at(-1)
+    if (last && s - last.s < 1e-3) sums[sums.length - 1] = { s: last.s, force: last.force + force }
+    else sums.push({ s, force })
+  }
+  return sums
 }
 
 /** Pixels that a value takes. */
