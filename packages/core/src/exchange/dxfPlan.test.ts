@@ -141,6 +141,42 @@ test('a bulge is an arc: half a circle of 2 m over a side (bulge 1), followed wi
   expect(signedArea(ring ?? [])).toBeLessThan(16 + 2 * Math.PI)
 })
 
+test('two points that are said to be closed are a line, and a corner that is none leaves its neighbours joined', () => {
+  const there = polyline(
+    'A',
+    [
+      [0, 0],
+      [4, 0],
+    ],
+    true,
+  )
+  const [layer] = planFor([there], 6).layers
+  expect(layer?.rings).toEqual([])
+  expect(layer?.sides).toEqual([
+    [
+      [0, 0],
+      [4, 0],
+    ],
+  ])
+  const broken = polyline(
+    'A',
+    [
+      [0, 0],
+      [4, 0],
+      [1e12, 2],
+      [4, 4],
+    ],
+    false,
+  )
+  expect(planFor([broken], 6).layers[0]?.paths).toEqual([
+    [
+      [0, 0],
+      [4, 0],
+      [4, 4],
+    ],
+  ])
+})
+
 test('an arc goes counter-clockwise from its start to its end, also over east', () => {
   const arc: Pairs = [
     [0, 'ARC'],

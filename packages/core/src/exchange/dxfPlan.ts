@@ -150,13 +150,15 @@ function asPath(sides: readonly (readonly Point[])[], closed: boolean): Shapes |
 
 /** The sides of a polyline, its bulges followed by chords (bulge: tangent of a quarter of the angle of the arc). */
 function sidesOf(entity: unknown): readonly (readonly Point[])[] {
-  const vertices = listOf(fieldOf(entity, 'vertices'))
-  const closed = fieldOf(entity, 'shape') === true
-  return vertices.flatMap((vertex, i): readonly (readonly Point[])[] => {
-    const from = pointOf(vertex)
-    const to = pointOf(vertices[i + 1] ?? (closed ? vertices[0] : undefined))
-    const bulge = numberOf(fieldOf(vertex, 'bulge')) ?? 0
-    if (!from || !to) return []
+  const vertices = listOf(fieldOf(entity, 'vertices')).flatMap((vertex) => {
+    const at = pointOf(vertex)
+    return at ? [{ at, bulge: numberOf(fieldOf(vertex, 'bulge')) ?? 0 }] : []
+  })
+  // two points without a curve between them go there and not back
+  const closed = fieldOf(entity, 'shape') === true && (vertices.length > 2 || vertices.some(({ bulge }) => bulge !== 0))
+  return vertices.flatMap(({ at: from, bulge }, i): readonly (readonly Point[])[] => {
+    const to = (vertices[i + 1] ?? (closed ? vertices[0] : undefined))?.at
+    if (!to || distance(from, to) === 0) return []
     return [bulge === 0 ? [from, to] : [from, ...arcBetween(from, to, bulge), to]]
   })
 }
