@@ -6,7 +6,7 @@ export { parseQuantity, type ParsedQuantity } from './units/parseQuantity'
 export type { Amount, Basis as TraceBasis, Traced, TracedTerm } from './trace/traced'
 export type { Table } from './trace/table'
 export { arcPath, mostRise, riseOf } from './geometry/arc'
-export { legsOf, lengthOfLegs, middleAlong, type Leg } from './geometry/course'
+export { legsOf, lengthAlong, middleAlong, type Leg } from './geometry/course'
 export type { Point, Point3 } from './geometry/point'
 export {
   boxOf,

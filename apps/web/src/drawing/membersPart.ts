@@ -5,7 +5,7 @@ import {
   formatQuantity,
   formatValue,
   legsOf,
-  lengthOfLegs,
+  lengthAlong,
   middleAlong,
   type BeamView,
   type FloorView,
@@ -64,7 +64,7 @@ export function beamsPart(beams: readonly BeamView[], { names, format }: PlanOpt
           text: label,
           of: expandedId,
           at: middleAlong(path),
-          priority: 10 + Math.min(9, lengthOfLegs(legsOf(path))),
+          priority: 10 + Math.min(9, lengthAlong(path)),
           dy: -9,
           tone: 'quiet' as const,
         }))
@@ -84,24 +84,15 @@ export function ordinatesPart(
   { mark, format }: PlanOptions,
   { scale, top }: OrdinateScale,
 ) {
-  const loaded = beams.filter(({ lines }) => lines.length > 0)
+  const loaded = beams.flatMap(({ path, lines, expandedId }) =>
+    lines.length === 0 ? [] : ordinatesByLeg(path, lines).map(([leg, own]) => ({ leg, lines: own, expandedId })),
+  )
   return part({
-    shapes: loaded.flatMap(({ path, lines }) =>
-      ordinatesByLeg(path, lines).map(([{ a, b }, own]): Shape => ({
-        kind: 'ordinates',
-        a,
-        b,
-        lines: own,
-        scale,
-        mark,
-      })),
-    ),
-    labels: loaded.flatMap(({ path, lines, expandedId }) =>
-      ordinatesByLeg(path, lines).flatMap(([leg, own]) =>
-        own
-          .flatMap((line) => ordinateLabels(leg, line, scale, top, format))
-          .map((label) => ({ ...label, of: expandedId })),
-      ),
+    shapes: loaded.map(({ leg: { a, b }, lines }): Shape => ({ kind: 'ordinates', a, b, lines, scale, mark })),
+    labels: loaded.flatMap(({ leg, lines, expandedId }) =>
+      lines
+        .flatMap((line) => ordinateLabels(leg, line, scale, top, format))
+        .map((label) => ({ ...label, of: expandedId })),
     ),
   })
 }
@@ -111,14 +102,12 @@ type Ordinates = BeamView['lines']
 /** The line loads of each straight piece of a beam, counted from where it begins. */
 function ordinatesByLeg(path: BeamView['path'], lines: Ordinates): readonly (readonly [Leg, Ordinates])[] {
   const legs = legsOf(path)
-  if (legs.length === 1) return legs.map((leg) => [leg, lines])
   const parts = lines.flatMap((line) => atBends(legs, line))
   return legs.map((leg) => [
     leg,
-    parts.flatMap(([s0, s1, q0, q1]): Ordinates => {
-      const middle = (s0 + s1) / 2 - leg.from
-      return middle > 0 && middle < leg.length ? [[s0 - leg.from, s1 - leg.from, q0, q1]] : []
-    }),
+    parts.flatMap(({ leg: under, line: [s0, s1, q0, q1] }): Ordinates =>
+      under === leg ? [[s0 - leg.from, s1 - leg.from, q0, q1]] : [],
+    ),
   ])
 }
 

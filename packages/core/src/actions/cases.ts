@@ -58,6 +58,12 @@ export const imposedCase = ({ action }: Pick<LoadGroup, 'action'>, group: string
 export const partitionCase = (groupOf: Pick<LoadGroup, 'action'>, group: string): string =>
   `${imposedCase(groupOf, group)}/partitions`
 
+/** Whether a case is of partitions, of whatever group. */
+export const isPartitionCase = (caseId: string): boolean => caseId.endsWith('/partitions')
+/** The group of a case of imposed load on floors; null for partitions and all other cases. */
+export const imposedGroupOf = (caseId: string): string | null =>
+  caseId.startsWith('imposed/') && !isPartitionCase(caseId) ? caseId.slice('imposed/'.length) : null
+
 const permanentCases: readonly LoadCase[] = [
   { id: selfWeight, name: 'self-weight', action: 'permanent', group: null },
   { id: buildUps, name: 'build-ups', action: 'permanent', group: null },

@@ -1,13 +1,13 @@
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
-import { legsOf, lengthOfLegs } from '../geometry/course'
+import { lengthAlong } from '../geometry/course'
 import { onLine } from '../geometry/tolerance'
 import type { Concern } from '../outcome/outcome'
 
 /** Beams too short to be one: they carry and weigh nothing. */
 export const beamsWithoutLength = ({ document }: ProjectState): readonly Concern[] =>
   recordsOf(document, 'member').flatMap(({ id, label, role, path }): Concern[] =>
-    role !== 'column' && lengthOfLegs(legsOf(path)) < onLine
+    role !== 'column' && lengthAlong(path) < onLine
       ? [{ code: 'member.no-length', severity: 'caution', about: [id], data: { label } }]
       : [],
   )

@@ -1,13 +1,10 @@
+import { imposedGroupOf } from '../actions/cases'
 import { once } from '../document/once'
 import type { ProjectState } from './project'
 
-/** Cases of imposed load whose area and reducible part run down beside them; partitions are never reduced. */
-const reducibleCases = (caseIds: readonly string[]): readonly string[] =>
-  caseIds.filter((id) => id.startsWith('imposed/') && !id.endsWith('/partitions'))
-
 /**
  * Where the columns of a block are: the cases, then the floor area, then for each case of imposed load the area whose load may be
- * reduced, m², and that load.
+ * reduced, m², and that load; partitions are never reduced.
  */
 export interface Columns {
   readonly count: number
@@ -17,9 +14,9 @@ export interface Columns {
 
 export const columnsOf = once((caseIds: readonly string[]): Columns => {
   const first = caseIds.length + 1
-  const reducible = reducibleCases(caseIds).map(
-    (id, i) => [id, { area: first + 2 * i, load: first + 2 * i + 1 }] as const,
-  )
+  const reducible = caseIds
+    .filter((id) => imposedGroupOf(id) !== null)
+    .map((id, i) => [id, { area: first + 2 * i, load: first + 2 * i + 1 }] as const)
   return { count: first + 2 * reducible.length, area: caseIds.length, reducible: new Map(reducible) }
 })
 
@@ -34,7 +31,7 @@ export const readCase = ({ caseIds }: Pick<ProjectState, 'caseIds'>, caseId: str
 
 /** The floor area that stands behind a row. */
 export const readArea = ({ caseIds }: Pick<ProjectState, 'caseIds'>): ColumnReader =>
-  readerOf(columnsOf(caseIds).count, caseIds.length)
+  readerOf(columnsOf(caseIds).count, columnsOf(caseIds).area)
 
 /** The area whose load may be reduced in a case of imposed load, and that load; null for other cases. */
 export function readReducible(

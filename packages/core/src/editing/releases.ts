@@ -8,7 +8,8 @@ import { alongSpan, onLine } from '../geometry/tolerance'
 
 /** Ends of beams by rule: those that go on in line in another beam are held against turning, all others are pinned. */
 export function releaseEdits(document: Document, members: readonly Member[]): readonly Edit[] {
-  const all = recordsOf(document, 'member').filter(({ role }) => role !== 'column')
+  const layouts = new Set(members.map(({ layout }) => layout))
+  const all = recordsOf(document, 'member').filter(({ role, layout }) => role !== 'column' && layouts.has(layout))
   const near = nearby(all.map(({ path }) => path))
   return members.flatMap((before): readonly Edit[] => {
     if (before.role === 'column') return []

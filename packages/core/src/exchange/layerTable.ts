@@ -2,8 +2,8 @@ import type { BuildUp } from '../document/recordKinds'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 import type { Quantity } from '../units/quantity'
-import { CellRefusal, headingOf, inUnitOf, readCells, refuseCell, type CellRow } from './cells'
-import type { TableProblem } from './tableRows'
+import { headingOf, inUnitOf, readCells, refuseCell, type CellRow } from './cells'
+import { readRows, type TableProblem } from './tableRows'
 
 type Layer = BuildUp['layers'][number]
 
@@ -47,16 +47,7 @@ export function readLayerTable(text: string, format: NumberFormat): ReadLayers {
   if (body.length === 0) return refused(first.row, 'There are headings and no layer.')
   if (body.length > layerTableLimits.layers)
     return refused(1, `There are ${body.length} rows; a build-up has ${layerTableLimits.layers} layers at most.`)
-  const layers: Layer[] = []
-  const problems: TableProblem[] = []
-  for (const { cells, row } of body) {
-    try {
-      layers.push(readLayer(cells, headings ?? usual(cells), format))
-    } catch (error) {
-      if (!(error instanceof CellRefusal)) throw error
-      problems.push({ row, column: error.column, problem: error.message })
-    }
-  }
+  const { rows: layers, problems } = readRows(body, (cells) => readLayer(cells, headings ?? usual(cells), format))
   return { layers, problems }
 }
 

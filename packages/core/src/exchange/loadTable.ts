@@ -1,10 +1,10 @@
-import { newId, recordsOf, type Document, type Random } from '../document/document'
+import { newId, type Document, type Random } from '../document/document'
 import type { Layout, LineLoad, PointLoad } from '../document/recordKinds'
 import { letters } from '../editing/drawn'
-import { freeLabel } from '../editing/shaped'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 import { inUnitOf, refuseCell } from './cells'
+import { labelsOn, readLabel } from './labelCells'
 import { placeColumns, placeNames, readPath, saysWhere } from './placeCells'
 import { readTable, type Cells, type ReadTable, type TableKind } from './tableRows'
 
@@ -47,11 +47,7 @@ interface Ground {
  * nothing.
  */
 export function readLoadTable(text: string, ground: Ground): ReadTable<PointLoad | LineLoad> {
-  const taken = new Set(
-    [...recordsOf(ground.document, 'lineLoad'), ...recordsOf(ground.document, 'pointLoad')]
-      .filter(({ layout }) => layout === ground.layout.id)
-      .map(({ label }) => label),
-  )
+  const taken = labelsOn(ground.document, ground.layout, ['lineLoad', 'pointLoad'])
   return readTable(text, table, (cells) => {
     const load = readRow(cells, ground, taken)
     taken.add(load.label)
@@ -62,9 +58,7 @@ export function readLoadTable(text: string, ground: Ground): ReadTable<PointLoad
 function readRow(cells: Cells<Column>, ground: Ground, taken: ReadonlySet<string>): PointLoad | LineLoad {
   const path = readPath(cells, ground)
   const kind = path.length === 1 ? 'pointLoad' : 'lineLoad'
-  const label = cells.label?.text ?? freeLabel(`${letters[kind]}1`, taken)
-  if (label.length > 40) refuseCell('label', 'A label has 40 characters at most.')
-  if (taken.has(label)) refuseCell('label', `${label} is on the layout already.`)
+  const label = readLabel(cells, letters[kind], taken)
   const what = cells.what?.text ?? ''
   if (what.length > 60) refuseCell('what', 'This has 60 characters at most.')
   const { layout, format, random } = ground

@@ -4,13 +4,13 @@ import type { Layout, Material, Member, Section, Strut } from '../document/recor
 import { letters, memberRoles } from '../editing/drawn'
 import { readPlaces } from '../editing/placeText'
 import { readSection } from '../editing/sectionText'
-import { freeLabel } from '../editing/shaped'
 import { storeyUnder, usualTruss } from '../editing/usual'
 import { arcPath, mostRise } from '../geometry/arc'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
 import type { NumberFormat } from '../units/format'
 import { refuseCell } from './cells'
+import { labelsOn, readLabel } from './labelCells'
 import { lengthCell, placeColumns, placeNames, readPath, saysWhere } from './placeCells'
 import { readTable, type Cells, type TableKind, type TableProblem } from './tableRows'
 
@@ -59,11 +59,7 @@ const inSpace = (role: Role): role is Strut['role'] => (spaceRoles as readonly s
  */
 export function readMemberTable(text: string, ground: Ground): ReadMembers {
   const stock = stockOf(ground)
-  const taken = new Set(
-    [...recordsOf(ground.document, 'member'), ...recordsOf(ground.document, 'strut')]
-      .filter(({ layout }) => layout === ground.layout.id)
-      .map(({ label }) => label),
-  )
+  const taken = labelsOn(ground.document, ground.layout, ['member', 'strut'])
   const { rows, problems } = readTable(text, table, (cells) => {
     const member = readRow(cells, ground, stock, taken)
     taken.add(member.label)
@@ -90,9 +86,7 @@ const stockOf = ({ document }: Ground): Stock => ({
 function readRow(cells: MemberCells, ground: Ground, stock: Stock, taken: ReadonlySet<string>): Member | Strut {
   const path = readPath(cells, ground)
   const role = readRole(cells, path)
-  const label = cells.label?.text ?? freeLabel(`${letters[inSpace(role) ? 'strut' : role]}1`, taken)
-  if (label.length > 40) refuseCell('label', 'A label has 40 characters at most.')
-  if (taken.has(label)) refuseCell('label', `${label} is on the layout already.`)
+  const label = readLabel(cells, letters[inSpace(role) ? 'strut' : role], taken)
   const section = readSectionCell(cells, ground, stock).id
   const base = { layout: ground.layout.id, label, section, material: readMaterialCell(cells, stock).id }
   if (inSpace(role))

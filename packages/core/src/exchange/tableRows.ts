@@ -1,4 +1,4 @@
-import { CellRefusal, headingOf, readCells, refuseCell } from './cells'
+import { CellRefusal, headingOf, readCells, refuseCell, type CellRow } from './cells'
 
 /** What is wrong with a cell, by the row as a person counts it (headings are row 1). */
 export interface TableProblem {
@@ -48,11 +48,16 @@ export function readTable<C extends string, T>(
   if (body.length > most) return refused(1, '', `There are ${body.length} rows; ${most} are allowed at once.`)
   const headings = readHeadings(head.cells, kind)
   if ('problem' in headings) return refused(head.row, headings.column, headings.problem)
+  return readRows(body, (cells) => readRow(cellsOf(cells, headings.found)))
+}
+
+/** Every row that is understood, and what is wrong with each of the others. */
+export function readRows<T>(body: readonly CellRow[], readRow: (cells: CellRow['cells']) => T): ReadTable<T> {
   const rows: T[] = []
   const problems: TableProblem[] = []
   for (const { cells, row } of body) {
     try {
-      rows.push(readRow(cellsOf(cells, headings.found)))
+      rows.push(readRow(cells))
     } catch (error) {
       if (!(error instanceof CellRefusal)) throw error
       problems.push({ row, column: error.column, problem: error.message })

@@ -66,6 +66,9 @@ export const cutAtBends = (
     return to > from ? [{ leg, s0: from, s1: to }] : []
   })
 
+/** Length of a line through points. */
+export const lengthAlong = (points: readonly Point[]): number => lengthOfLegs(legsOf(points))
+
 /** Half way along a line through points. */
 export function middleAlong(points: readonly Point[]): Point {
   const legs = legsOf(points)

@@ -56,9 +56,10 @@ export function panelView(state: ProjectState, expandedId: string, caseId: strin
   if (!floor || !plan || !record) return null
   const sources = loadedRegions(state, floor, id, caseId)
   const sum = (pick: (entry: LoadedRegion) => number) => sources.reduce((total, entry) => total + pick(entry), 0)
+  const carriers = floor.operator.plan.frame.beams.flatMap(carriersOf)
   const audits = sources.map(({ source, intensity }) => ({
     intensity,
-    audit: auditShare(source.share, floor.operator.plan.frame.beams.flatMap(carriersOf)),
+    audit: auditShare(source.share, carriers),
   }))
   return {
     expandedId,

@@ -1,4 +1,4 @@
-import { buildUps, constructionPermanent, isConstruction, selfWeight } from '../actions/cases'
+import { buildUps, constructionPermanent, isConstruction, isPartitionCase, selfWeight } from '../actions/cases'
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorAbove, keyOfRegion, lengthOfColumn, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
@@ -104,7 +104,7 @@ function regionAddress(state: ProjectState, source: RegionSource, caseId: string
 /** Where the trace of what a load key brings in a case begins. */
 export function keyAddress(key: string, caseId: string): string {
   if (isConstruction(caseId)) return `key:${key}:${caseId}`
-  const part = caseId.endsWith('/partitions') ? 'partitions' : caseId === buildUps ? 'buildUp' : 'imposed'
+  const part = isPartitionCase(caseId) ? 'partitions' : caseId === buildUps ? 'buildUp' : 'imposed'
   return `key:${key}:${part}`
 }
 

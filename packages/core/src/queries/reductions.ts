@@ -1,3 +1,4 @@
+import { imposedGroupOf } from '../actions/cases'
 import { reductionsOf, type Reductions } from '../actions/reduction'
 import { readReducible } from '../derivation/cells'
 import { columnChain, expandedAt, placeOf, type Place } from '../derivation/floorQueries'
@@ -59,8 +60,9 @@ function reductionsAt(
   caseId: string,
 ): ReductionsAt | null {
   const read = readReducible(state, caseId)
+  const group = imposedGroupOf(caseId)
   const place = chain[index]
-  if (!read || !place) return null
+  if (!read || group === null || !place) return null
   const added = chain.slice(0, index + 1).map(({ floor, row }, i) => {
     const above = chain[i - 1]
     return read.area(floor.rundown.tops, row) - (above ? read.area(above.floor.rundown.feet, above.row) : 0)
@@ -75,7 +77,7 @@ function reductionsAt(
   const found = reductionsOf(
     {
       by: 'column',
-      group: groupOf(caseId),
+      group,
       area: tracedSum('A', 'area', 'floor of the category, run down as a load would be', terms),
       storeys,
     },
@@ -110,19 +112,15 @@ function factorOfBeam(
   { floor, row }: Place,
   caseId: string,
 ): { readonly area: number; readonly factor: Traced<'factor'> } | null {
+  const group = imposedGroupOf(caseId)
   const area = readReducible(state, caseId)?.area(floor.rundown.beamTotals, row) ?? 0
-  if (area <= least) return null
+  if (group === null || area <= least) return null
   const supported = tracedSum('A', 'area', 'floor of the category, shared as a load would be', [
     { label: `level ${floor.level.name}`, value: area },
   ])
-  const factor = reductionsOf(
-    { by: 'beam', group: groupOf(caseId), area: supported, storeys: 1 },
-    state.standard,
-  )?.byArea
+  const factor = reductionsOf({ by: 'beam', group, area: supported, storeys: 1 }, state.standard)?.byArea
   return factor ? { area, factor } : null
 }
-
-const groupOf = (caseId: string): string => caseId.slice('imposed/'.length)
 
 /** `reduction:MEMBER@LEVEL:CASE:area` or `:storeys`: the factor for a beam, or for one length of a column. */
 export function reductionFactor(state: ProjectState, rest: string): Traced | null {

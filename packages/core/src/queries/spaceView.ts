@@ -177,7 +177,7 @@ function loadsOf(state: ProjectState, floor: FloorState, caseId: string): readon
     return [
       ...lines
         .flatMap((line) => atBends(beam.legs, line))
-        .map(([s0, s1, q0, q1]): SpaceLoad => ({
+        .map(({ line: [s0, s1, q0, q1] }): SpaceLoad => ({
           expandedId,
           from: at(s0),
           to: at(s1),

@@ -1,6 +1,6 @@
 import { wallHeight } from '../actions/wallLoad'
 import { heightAt } from '../building/slopes'
-import { stairEnds } from '../building/stairs'
+import { goingOf, stairEnds } from '../building/stairs'
 import { barriersOn } from '../derivation/barriers'
 import { barrierCase } from '../actions/cases'
 import { readCase } from '../derivation/cells'
@@ -85,7 +85,6 @@ function stairSurfaces(state: ProjectState, floor: FloorState, caseId: string): 
     const [foot, head] = stairEnds(record)
     if (!foot || !head) return []
     const top = floor.level.elevation
-    const going = Math.hypot(head.a[0] - foot.a[0], head.a[1] - foot.a[1])
     return [
       {
         expandedId: expandedAt(floor, record.id),
@@ -97,7 +96,7 @@ function stairSurfaces(state: ProjectState, floor: FloorState, caseId: string): 
           [...head.b, top],
           [...head.a, top],
         ],
-        area: record.width * Math.hypot(going, record.rise),
+        area: record.width * Math.hypot(goingOf(record), record.rise),
         load: at(floor.intensities, row),
       },
     ]

@@ -7,9 +7,8 @@ import { continuousLineReactions, continuousReactions } from './continuousBeam'
 
 /**
  * Reactions of a beam, in the order of its supports, to a point force at s: simple spans between stations, or continuous over
- * them (`continuousBeam`), overhangs by
- * lever. Supports of one station share equally. A beam with one station (held against turning) gives all to it. A bent beam hands
- * on by the lever along the chord of each span; the moment about the chord stays with its supports (`chordMoments`).
+ * them (`continuousBeam`), overhangs by lever. Supports of one station share equally. A beam with one station (held against turning) gives all to it. A bent beam hands
+ * on by the lever along the chord of each span; the moment about the chord stays with its supports (`bentBalance`).
  */
 export function pointReactions(beam: Beam, s: number, force: number): readonly number[] {
   const atStations = beam.stations.map(() => 0)
@@ -25,46 +24,45 @@ export function lineReactions(beam: Beam, line: Pick<ShareLine, 's0' | 's1' | 'q
     continuousLineReactions(positions(beam), heldEnds(beam), line, atStations)
     return toSupports(beam, atStations)
   }
-  const inner = beam.stations
-    .map(({ s }) => s)
-    .filter((s, k) => k > 0 && k < beam.stations.length - 1 && s > line.s0 && s < line.s1)
-  const stops = [line.s0, ...inner, line.s1]
-  for (let i = 1; i < stops.length; i++)
-    for (const { s0, s1 } of cutAtBends(beam.legs, stops[i - 1] ?? 0, stops[i] ?? 0))
-      addTrapezoid(beam, line, s0, s1, atStations)
+  for (const force of spanForces(beam, line)) addInSpan(beam, force, atStations)
   return toSupports(beam, atStations)
 }
 
 function addPoint(beam: Beam, s: number, force: number, out: number[]): void {
   if (beam.stations.length === 1) out[0] = (out[0] ?? 0) + force
   else if (isContinuous(beam)) continuousReactions(positions(beam), heldEnds(beam), s, force, out)
-  else if (isBent(beam)) addInSpan(beam, spanAt(beam, s), [[s, force]], out)
+  else if (isBent(beam)) addInSpan(beam, { span: spanAt(beam, s), s, force }, out)
   else leverReactions(positions(beam), s, s, force, 'lever', out)
 }
 
-/** As two point forces at the ends of the interval that keep force and moment, so that no centre can run away. */
-function addTrapezoid(
-  beam: Beam,
-  line: Pick<ShareLine, 's0' | 's1' | 'q0' | 'q1'>,
-  a: number,
-  b: number,
-  out: number[],
-): void {
+/** A force at s along a beam, in one of its spans (by the station at the end of the span). */
+export interface SpanForce {
+  readonly span: number
+  readonly s: number
+  readonly force: number
+}
+
+/**
+ * A trapezoid of line load as forces, each in one span and on one straight piece: two at the ends of every interval, which keep force
+ * and moment, so that no centre can run away. They belong to the span in which the interval lies, also where one of them stands
+ * on its border.
+ */
+export function spanForces(beam: Beam, line: Pick<ShareLine, 's0' | 's1' | 'q0' | 'q1'>): readonly SpanForce[] {
   const slope = (line.q1 - line.q0) / (line.s1 - line.s0)
-  const [qa, qb, h] = [line.q0 + slope * (a - line.s0), line.q0 + slope * (b - line.s0), b - a]
-  const atB = (h * (qa + 2 * qb)) / 6
-  const atA = (h * (2 * qa + qb)) / 6
-  if (beam.stations.length === 1) out[0] = (out[0] ?? 0) + atA + atB
-  else
-    addInSpan(
-      beam,
-      spanAt(beam, (a + b) / 2),
-      [
-        [a, atA],
-        [b, atB],
-      ],
-      out,
-    )
+  const inner = beam.stations
+    .map(({ s }) => s)
+    .filter((s, k) => k > 0 && k < beam.stations.length - 1 && s > line.s0 && s < line.s1)
+  const stops = [line.s0, ...inner, line.s1]
+  return stops.slice(1).flatMap((to, i) =>
+    cutAtBends(beam.legs, stops[i] ?? line.s0, to).flatMap(({ s0: a, s1: b }): readonly SpanForce[] => {
+      const [qa, qb, h] = [line.q0 + slope * (a - line.s0), line.q0 + slope * (b - line.s0), b - a]
+      const span = spanAt(beam, (a + b) / 2)
+      return [
+        { span, s: a, force: (h * (2 * qa + qb)) / 6 },
+        { span, s: b, force: (h * (qa + 2 * qb)) / 6 },
+      ]
+    }),
+  )
 }
 
 /** The span that takes what is at s, by the station at its end; the first and last take overhangs as well. */
@@ -73,26 +71,23 @@ export function spanAt({ stations }: Beam, s: number): number {
   return found === -1 ? stations.length - 1 : found
 }
 
-type Force = readonly [s: number, force: number]
-
-/** Forces that belong to one span, also where one of them stands on its border. */
-function addInSpan(beam: Beam, k: number, forces: readonly Force[], out: number[]): void {
-  const lever = leverOf(beam, k)
-  const onEnd = forces.reduce((sum, [s, force]) => sum + force * lever(s), 0)
-  const all = forces.reduce((sum, [, force]) => sum + force, 0)
-  out[k] = (out[k] ?? 0) + onEnd
-  out[k - 1] = (out[k - 1] ?? 0) + all - onEnd
+function addInSpan(beam: Beam, { span, s, force }: SpanForce, out: number[]): void {
+  if (beam.stations.length === 1) {
+    out[0] = (out[0] ?? 0) + force
+    return
+  }
+  const onEnd = force * leverOf(beam, span, s)
+  out[span] = (out[span] ?? 0) + onEnd
+  out[span - 1] = (out[span - 1] ?? 0) + force - onEnd
 }
 
 /** The part of a force at s that goes to the end of span k: along the beam, or along the chord where it is bent. */
-function leverOf(beam: Beam, k: number): (s: number) => number {
+function leverOf(beam: Beam, k: number, s: number): number {
   const [xa, xb] = [beam.stations[k - 1]?.s ?? 0, beam.stations[k]?.s ?? 1]
-  if (!isBent(beam)) return (s) => (s - xa) / (xb - xa)
+  if (!isBent(beam)) return (s - xa) / (xb - xa)
   const { at, u, length } = chordOf(beam, k)
-  return (s) => {
-    const [x, y] = pointAlong(beam.legs, s)
-    return ((x - at[0]) * u[0] + (y - at[1]) * u[1]) / length
-  }
+  const [x, y] = pointAlong(beam.legs, s)
+  return ((x - at[0]) * u[0] + (y - at[1]) * u[1]) / length
 }
 
 /** From the station at the start of span k to the one at its end. */

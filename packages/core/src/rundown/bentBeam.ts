@@ -1,33 +1,7 @@
 import { isBent, type Beam } from '../building/frame'
-import { cutAtBends, pointAlong } from '../geometry/course'
-import { chordOf, spanAt } from './beamStatics'
+import { pointAlong } from '../geometry/course'
+import { chordOf, spanAt, spanForces, type SpanForce } from './beamStatics'
 import type { LoadLine, LoadPoint } from './memberLines'
-
-/** A force at s along a beam, in one of its spans (by the station at the end of the span). */
-interface SpanForce {
-  readonly span: number
-  readonly s: number
-  readonly force: number
-}
-
-/** Loads as forces that keep force and moment, each in one span and on one straight piece. */
-function spanForces(beam: Beam, lines: readonly LoadLine[], points: readonly LoadPoint[]): readonly SpanForce[] {
-  const stations = beam.stations.map(({ s }) => s)
-  const ofLines = lines.flatMap(([s0, s1, q0, q1]) => {
-    const at = (s: number) => q0 + ((q1 - q0) * (s - s0)) / (s1 - s0)
-    const stops = [s0, ...stations.filter((s) => s > s0 && s < s1), s1]
-    return stops.slice(1).flatMap((to, i) =>
-      cutAtBends(beam.legs, stops[i] ?? s0, to).flatMap(({ s0: a, s1: b }): readonly SpanForce[] => {
-        const span = spanAt(beam, (a + b) / 2)
-        return [
-          { span, s: a, force: ((b - a) * (2 * at(a) + at(b))) / 6 },
-          { span, s: b, force: ((b - a) * (at(a) + 2 * at(b))) / 6 },
-        ]
-      }),
-    )
-  })
-  return [...ofLines, ...points.map(({ s, force }): SpanForce => ({ span: spanAt(beam, s), s, force }))]
-}
 
 export interface BentBalance {
   /**
@@ -47,7 +21,10 @@ export function bentBalance(
   reactions: readonly LoadPoint[],
 ): BentBalance | null {
   if (!isBent(beam) || !beam.stable || beam.stations.length < 2) return null
-  const forces = spanForces(beam, lines, points)
+  const forces: readonly SpanForce[] = [
+    ...lines.flatMap(([s0, s1, q0, q1]) => spanForces(beam, { s0, s1, q0, q1 })),
+    ...points.map(({ s, force }) => ({ span: spanAt(beam, s), s, force })),
+  ]
   const chords = beam.stations.slice(1).map((_, k) => chordOf(beam, k + 1))
   const chordMoments = chords.map(({ at, u }, k) =>
     forces.reduce((sum, { span, s, force }) => {

@@ -59,10 +59,19 @@ export function alongTrueLength({ lines, points }: MemberLoad, stretches: readon
   }
 }
 
+/** A part of a line load with the straight piece of its member that it lies on. */
+export interface LoadOnLeg {
+  readonly leg: Leg
+  readonly line: LoadLine
+}
+
 /** A line load in parts that go over no bend of its member. */
-export const atBends = (legs: readonly Leg[], [s0, s1, q0, q1]: LoadLine): readonly LoadLine[] => {
+export const atBends = (legs: readonly Leg[], [s0, s1, q0, q1]: LoadLine): readonly LoadOnLeg[] => {
   const at = (s: number) => q0 + ((q1 - q0) * (s - s0)) / (s1 - s0)
-  return cutAtBends(legs, s0, s1).map((part): LoadLine => [part.s0, part.s1, at(part.s0), at(part.s1)])
+  return cutAtBends(legs, s0, s1).map((part) => ({
+    leg: part.leg,
+    line: [part.s0, part.s1, at(part.s0), at(part.s1)],
+  }))
 }
 
 function listAt<T>(lists: Map<string, T[]>, key: string): T[] {

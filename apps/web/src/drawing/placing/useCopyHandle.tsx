@@ -11,6 +11,7 @@ import {
   splitExpanded,
   type Document,
   type Drawn,
+  type Edit,
   type NumberFormat,
   type Point,
 } from '@hedrion/core'
@@ -59,10 +60,8 @@ export function useCopyHandle(): CopyHandle {
   )
   const none: CopyHandle = { onGrab: () => null, overlay: () => null }
   if (!level || tool || look.view !== 'plan' || picked.length === 0) return none
-  const editsFor = (shift: Point) =>
-    repeatEdits(picked, { kind: 'along', shift, times: 1 }, drawnOf(getDocument()), Math.random)
   const drop = (shift: Point) => {
-    const edits = editsFor(shift)
+    const edits = copyEdits(picked, shift, drawnOf(getDocument()))
     const name = picked.length === 1 ? (picked[0]?.label ?? '') : `${picked.length} picked`
     edit.apply(`Copied ${name} ${shiftText(shift, format)}`, edits)
     change({ picked: edits.flatMap(({ after }) => (after ? [expanded(after.id, level.id)] : [])) })
@@ -71,12 +70,13 @@ export function useCopyHandle(): CopyHandle {
     onGrab: (at, view) => {
       if (distance(at, handleAt(picked, view)) > reach) return null
       const snaps = snapPoints(floor, grid)
+      const there = drawnOf(getDocument())
       const shiftTo = (pixels: Point) => shiftOf(picked, toWorld(view, at), toWorld(view, pixels), snaps, view)
       return {
         move: (pixels) => {
           const shift = shiftTo(pixels)
           useHeld.setState({ shift })
-          setDraft(editsFor(shift))
+          setDraft(copyEdits(picked, shift, there))
         },
         end: (pixels) => {
           useHeld.setState({ shift: null })
@@ -89,6 +89,9 @@ export function useCopyHandle(): CopyHandle {
     overlay: (view) => <Handle picked={picked} view={view} format={format} />,
   }
 }
+
+const copyEdits = (picked: readonly Drawn[], shift: Point, there: readonly Drawn[]): readonly Edit[] =>
+  repeatEdits(picked, { kind: 'along', shift, times: 1 }, there, Math.random)
 
 function pickedHere(
   document: Document,

@@ -4,6 +4,7 @@ import {
   expanded,
   formatQuantity,
   leastPoints,
+  lengthAlong,
   readPlaces,
   tools,
   type Point,
@@ -49,7 +50,7 @@ export function usePlacing(): Placing {
     const made = drawRecord(tool, points, { document: getDocument(), layout, random: Math.random, closed })
     if (!made.ok) return setProblem(made.problem)
     const { record } = made
-    const size = tools[tool].shape === 'segment' ? `, ${formatQuantity(pathLength(points), 'length', format)}` : ''
+    const size = tools[tool].shape === 'segment' ? `, ${formatQuantity(lengthAlong(points), 'length', format)}` : ''
     const refused = edit.add(`New ${tools[tool].name} ${record.label}${size}`, [record])
     if (refused) return setProblem(refused)
     startOver()
@@ -103,6 +104,3 @@ export function usePlacing(): Placing {
     finish,
   }
 }
-
-const pathLength = (points: readonly Point[]): number =>
-  points.slice(1).reduce((sum, point, i) => sum + distance(points[i] ?? point, point), 0)

@@ -1,8 +1,8 @@
 import { memo } from 'react'
 import {
-  distance,
   expanded,
   formatQuantity,
+  lengthAlong,
   type Layout,
   type LineLoad,
   type PointLoad,
@@ -67,8 +67,8 @@ function WhatField({ load }: { readonly load: TypedLoad }) {
 function LineValue({ loads }: { readonly loads: readonly LineLoad[] }) {
   const fieldOf = useFieldOf()
   const format = useFormat()
-  const length = loads.reduce((sum, load) => sum + lengthOf(load), 0)
-  const force = loads.reduce((sum, load) => sum + lengthOf(load) * load.value, 0)
+  const length = loads.reduce((sum, load) => sum + lengthAlong(load.path), 0)
+  const force = loads.reduce((sum, load) => sum + lengthAlong(load.path) * load.value, 0)
   return (
     <Line reference="along its path, down" result={<Value value={force} quantity="force" />}>
       <QuantityField {...fieldOf(loads, 'value', 'line load', 'lineLoad', { min: -1e7, max: 1e7 })} /> ·{' '}
@@ -89,9 +89,6 @@ function PointValue({ loads }: { readonly loads: readonly PointLoad[] }) {
     </Line>
   )
 }
-
-const lengthOf = ({ path }: LineLoad): number =>
-  path.reduce((sum, point, i) => sum + distance(path[Math.max(0, i - 1)] ?? point, point), 0)
 
 /** Permanent, or imposed with the use whose factors it goes by. */
 function NatureLine({ loads }: { readonly loads: readonly TypedLoad[] }) {

@@ -1,4 +1,4 @@
-import { arcPath, legsOf, lengthOfLegs, mostRise, onLine, riseOf, type Member } from '@hedrion/core'
+import { arcPath, lengthAlong, mostRise, onLine, riseOf, type Member } from '@hedrion/core'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { useFormat } from '../../compute/SessionContext'
 import { setDraft } from '../../sheet/draftStore'
@@ -19,7 +19,7 @@ export function CourseLine({ member }: { readonly member: Member }) {
   const most = mostRise * Math.hypot(end[0] - start[0], end[1] - start[1])
   const withRise = (value: number) => ({ path: arcPath(start, end, value) })
   return (
-    <Line reference="course" result={<Value value={lengthOfLegs(legsOf(path))} quantity="length" strong={false} />}>
+    <Line reference="course" result={<Value value={lengthAlong(path)} quantity="length" strong={false} />}>
       {rise === null ? (
         <>
           through {path.length} points{' '}

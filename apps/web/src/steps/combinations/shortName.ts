@@ -1,5 +1,6 @@
 import type { ActionView, CaseView } from '@hedrion/core'
+import { withoutAction } from '../../app/caseWords'
 
 /** What tells a case from the others of its action: “category C”, “west”. */
 export const shortName = ({ name }: CaseView, action: ActionView): string =>
-  name.replace(`${action.name.toLowerCase()}, `, '').replace('wind from the ', '')
+  withoutAction(name, action.name).replace('wind from the ', '')

@@ -1,4 +1,4 @@
-import { formatValue, legsOf, lengthOfLegs, unitOf, type BeamView } from '@hedrion/core'
+import { formatValue, lengthAlong, unitOf, type BeamView } from '@hedrion/core'
 import { memo } from 'react'
 import styled from 'styled-components'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
@@ -80,7 +80,7 @@ const [width, tall] = [120, 16]
 /** The ordinates along the member, to the member's own largest. */
 function Sketch({ beam, caseId }: { readonly beam: BeamView; readonly caseId: string }) {
   const { path, lines, points } = beam
-  const length = lengthOfLegs(legsOf(path))
+  const length = lengthAlong(path)
   const most = Math.abs(mostOf(beam)) || 1
   const x = (s: number) => (s / length) * width
   const y = (q: number) => tall - (q / most) * (tall - 3)
