@@ -131,6 +131,7 @@ export class Building {
       startRelease: 'pinned',
       endRelease: 'pinned',
       spans: 'simple',
+      takesLoad: true,
       truss: null,
       ...more,
     })
@@ -155,6 +156,10 @@ export class Building {
       slab: null,
       overhang: 'lever',
       openings: 'bridged',
+      sharing: 'oneWay',
+      sparedAngle: null,
+      supportReach: null,
+      spanLimit: null,
       ...more,
     })
   }

@@ -13,6 +13,7 @@ const member = (name: string, path: readonly Point[], ends: Ends = {}): MemberSh
   startRelease: 'pinned',
   endRelease: 'pinned',
   spans: 'simple',
+  takesLoad: true,
   ...ends,
 })
 const beam = (name: string, a: Point, b: Point, ends: Ends = {}) => member(name, [a, b], ends)

@@ -14,6 +14,7 @@ const member = (id: string, ...path: readonly Point[]): MemberShape => ({
   startRelease: 'pinned',
   endRelease: 'pinned',
   spans: 'simple',
+  takesLoad: true,
 })
 const below = framePlan([
   member('a', [0, 0]),
@@ -58,6 +59,10 @@ describe('columns pass through a level where there is neither member nor floor',
         spanAngle: 0,
         overhang: 'lever',
         openings: 'bridged',
+        sharing: 'oneWay',
+        sparedAngle: null,
+        supportReach: null,
+        spanLimit: null,
       },
       hole.map((outline) => ({ id: 'opening:1' as const, outline })),
       [],

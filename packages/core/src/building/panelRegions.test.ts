@@ -11,6 +11,10 @@ const panel: PanelShape = {
   spanAngle: 0,
   overhang: 'lever',
   openings: 'bridged',
+  sharing: 'oneWay',
+  sparedAngle: null,
+  supportReach: null,
+  spanLimit: null,
 }
 const opening = (outline: Ring): OpeningShape => ({ id: 'opening:0000000000000001', outline })
 const patch = (n: number, outline: Ring, mode: PatchShape['mode'], order = n): PatchShape => ({

@@ -1,10 +1,11 @@
 import type { Column, FramePlan } from '../building/frame'
 import { framePlan } from '../building/framePlan'
-import { planPanel, stripOutline, type PanelPlan } from '../building/panelRegions'
+import { planPanel, type PanelPlan } from '../building/panelRegions'
 import { stairEnds } from '../building/stairs'
 import { wallSegments, type WallSegment } from '../building/wallSegments'
 import { recordsOf, type Document } from '../document/document'
 import { once } from '../document/once'
+import type { Basis } from '../document/recordKinds'
 import {
   lineLoadShape,
   memberShape,
@@ -43,8 +44,8 @@ import {
   type LayoutPlan,
   type Source,
 } from '../rundown/sources'
-import { shareArea } from '../sharing/oneWay'
-import { carriersOf, type Carrier } from '../sharing/rails'
+import { groundOf, sharerOf } from '../sharing/ground'
+import { carriersOf, usualLimits, type Carrier, type Limits } from '../sharing/rails'
 import type { Share } from '../sharing/share'
 import { shareForce, shareWall } from '../sharing/wallPath'
 import type { Memo } from './memo'
@@ -75,10 +76,9 @@ const panelStage = stage(
 /** Shares of every region of one panel per unit pressure: solved once, then it serves every case. */
 const panelShareStage = stage(
   'panelShare',
-  (plan: PanelPlan, carriers: readonly Carrier[]): Shares => {
-    const { spanAngle, overhang } = plan.panel
-    const ground = { outline: stripOutline(plan), spanAngle, overhang, carriers }
-    return { shares: plan.regions.map(({ region }) => shareArea(ground, region)) }
+  (plan: PanelPlan, carriers: readonly Carrier[], columns: readonly Column[], limits: Limits): Shares => {
+    const sharer = sharerOf(groundOf(plan, carriers, columns, limits))
+    return { shares: plan.regions.map(({ region }) => sharer.area(region)) }
   },
   bytesOfShares,
 )
@@ -89,16 +89,28 @@ const segmentsStage = stage('wallSegments', (run: WallShape): { readonly segment
 
 const wallShareStage = stage(
   'wallShare',
-  (segment: WallSegment, carriers: readonly Carrier[], panels: readonly PanelPlan[]): Shares => ({
-    shares: [shareWall(segment, carriers, panels)],
+  (
+    segment: WallSegment,
+    carriers: readonly Carrier[],
+    columns: readonly Column[],
+    panels: readonly PanelPlan[],
+    limits: Limits,
+  ): Shares => ({
+    shares: [shareWall(segment, carriers, columns, panels, limits)],
   }),
   bytesOfShares,
 )
 
 const forceShareStage = stage(
   'forceShare',
-  (at: Point, carriers: readonly Carrier[], columns: readonly Column[], panels: readonly PanelPlan[]): Shares => ({
-    shares: [shareForce(at, carriers, columns, panels)],
+  (
+    at: Point,
+    carriers: readonly Carrier[],
+    columns: readonly Column[],
+    panels: readonly PanelPlan[],
+    limits: Limits,
+  ): Shares => ({
+    shares: [shareForce(at, carriers, columns, panels, limits)],
   }),
   bytesOfShares,
 )
@@ -152,23 +164,39 @@ export function deriveOperators(
     struts: byLayout(recordsOf(document, 'strut')),
   }
   forgetOthers(memo, layoutIds)
+  const limits = limitsOf(document)
   return new Map(
     layoutIds.map((id) => [
       id,
-      operatorOf(memo, id, {
-        members: (grouped.members.get(id) ?? []).map(memberShape),
-        panels: (grouped.panels.get(id) ?? []).map(panelShape),
-        openings: (grouped.openings.get(id) ?? []).map(openingShape),
-        patches: (grouped.patches.get(id) ?? []).map(patchShape),
-        wallRuns: (grouped.wallRuns.get(id) ?? []).map(wallShape),
-        lineLoads: (grouped.lineLoads.get(id) ?? []).map(lineLoadShape),
-        pointLoads: (grouped.pointLoads.get(id) ?? []).map(pointLoadShape),
-        stairs: (grouped.stairs.get(id) ?? []).map(stairShape),
-        slopes: (grouped.slopes.get(id) ?? []).map(slopeShape),
-        struts: (grouped.struts.get(id) ?? []).map(strutShape),
-      }),
+      operatorOf(
+        memo,
+        id,
+        {
+          members: (grouped.members.get(id) ?? []).map(memberShape),
+          panels: (grouped.panels.get(id) ?? []).map(panelShape),
+          openings: (grouped.openings.get(id) ?? []).map(openingShape),
+          patches: (grouped.patches.get(id) ?? []).map(patchShape),
+          wallRuns: (grouped.wallRuns.get(id) ?? []).map(wallShape),
+          lineLoads: (grouped.lineLoads.get(id) ?? []).map(lineLoadShape),
+          pointLoads: (grouped.pointLoads.get(id) ?? []).map(pointLoadShape),
+          stairs: (grouped.stairs.get(id) ?? []).map(stairShape),
+          slopes: (grouped.slopes.get(id) ?? []).map(slopeShape),
+          struts: (grouped.struts.get(id) ?? []).map(strutShape),
+        },
+        limits,
+      ),
     ]),
   )
+}
+
+const asLimits = once(({ supportReach, spanLimit }: Basis): Limits =>
+  Object.freeze({ reach: supportReach, along: spanLimit }),
+)
+
+/** What counts as a support of panels in this project. */
+export function limitsOf(document: Document): Limits {
+  const [basis] = recordsOf(document, 'basis')
+  return basis ? asLimits(basis) : usualLimits
 }
 
 /** Records by the layout they belong to, in the order of their ids. */
@@ -196,14 +224,16 @@ interface LayoutShapes {
 }
 
 /** Of each layout the last shapes and what came of them: the same objects again need not be looked through. */
-const lastOf = once<Memo, Map<string, { shapes: LayoutShapes; operator: LayoutOperator }>>(() => new Map())
+const lastOf = once<Memo, Map<string, { shapes: LayoutShapes; limits: Limits; operator: LayoutOperator }>>(
+  () => new Map(),
+)
 
-function operatorOf(memo: Memo, layoutId: string, shapes: LayoutShapes): LayoutOperator {
+function operatorOf(memo: Memo, layoutId: string, shapes: LayoutShapes, limits: Limits): LayoutOperator {
   const known = lastOf(memo)
   const last = known.get(layoutId)
-  if (last && sameShapes(last.shapes, shapes)) return last.operator
-  const operator = deriveOperator(memo, shapes)
-  known.set(layoutId, { shapes, operator })
+  if (last && sameLimits(last.limits, limits) && sameShapes(last.shapes, shapes)) return last.operator
+  const operator = deriveOperator(memo, shapes, limits)
+  known.set(layoutId, { shapes, limits, operator })
   return operator
 }
 
@@ -212,18 +242,21 @@ function forgetOthers(memo: Memo, layoutIds: readonly string[]): void {
   for (const id of known.keys()) if (!layoutIds.includes(id)) known.delete(id)
 }
 
+const sameLimits = (a: Limits, b: Limits): boolean => a.reach === b.reach && a.along === b.along
+
 const sameShapes = (a: LayoutShapes, b: LayoutShapes): boolean =>
   (Object.keys(a) as (keyof LayoutShapes)[]).every((kind) => {
     const [before, now]: readonly (readonly object[])[] = [a[kind], b[kind]]
     return before?.length === now?.length && (now ?? []).every((shape, i) => shape === before?.[i])
   })
 
-function deriveOperator(memo: Memo, shapes: LayoutShapes): LayoutOperator {
+function deriveOperator(memo: Memo, shapes: LayoutShapes, limits: Limits): LayoutOperator {
   const frame = memo.get(frameStage, shapes.members)
-  const carriers = frame.beams.flatMap(carriersOf)
+  const carriers = frame.beams.filter(({ member }) => member.takesLoad).flatMap(carriersOf)
   const carriersNear = among(
     carriers,
     carriers.map(({ a, b }) => [a, b]),
+    Math.max(limits.reach, ...shapes.panels.map(({ supportReach }) => supportReach ?? 0)),
   )
   const openingsNear = among(shapes.openings, outlines(shapes.openings))
   const columnsNear = among(
@@ -236,7 +269,12 @@ function deriveOperator(memo: Memo, shapes: LayoutShapes): LayoutOperator {
     memo.get(panelStage, panel, openingsNear(panel.outline), patchesNear(panel.outline), slopesNear(panel.outline)),
   )
   const plansNear = among(plans, outlines(shapes.panels))
-  const panelShares = plans.map((plan) => memo.get(panelShareStage, plan, carriersNear(plan.panel.outline)))
+  // columns count where a panel hands its load to its corners; others need not know of them
+  const columnsUnder = (under: readonly PanelPlan[]): readonly Column[] =>
+    under.filter(({ panel }) => panel.sharing === 'corners').flatMap(({ panel }) => columnsNear(panel.outline))
+  const panelShares = plans.map((plan) =>
+    memo.get(panelShareStage, plan, carriersNear(plan.panel.outline), columnsUnder([plan]), limits),
+  )
   const walls = shapes.wallRuns.flatMap((run) =>
     memo.get(segmentsStage, run).segments.map((segment) => ({ run, segment })),
   )
@@ -245,11 +283,15 @@ function deriveOperator(memo: Memo, shapes: LayoutShapes): LayoutOperator {
     const under = plansNear(points)
     return [carriersNear([...points, ...under.flatMap(({ panel }) => panel.outline)]), under] as const
   }
-  const lineShare = (segment: WallSegment) => memo.get(wallShareStage, segment, ...groundUnder(segment.a, segment.b))
+  const lineShare = (segment: WallSegment) => {
+    const [carriersThere, under] = groundUnder(segment.a, segment.b)
+    return memo.get(wallShareStage, segment, carriersThere, columnsUnder(under), under, limits)
+  }
   const wallShares = walls.map(({ segment }) => lineShare(segment))
   const forceShare = (at: Point): Shares => {
     const [carriersThere, under] = groundUnder(at)
-    return memo.get(forceShareStage, at, carriersThere, columnsNear([at]), under)
+    const columns = [...new Set([...columnsNear([at]), ...columnsUnder(under)])]
+    return memo.get(forceShareStage, at, carriersThere, columns, under, limits)
   }
   const typed = typedSources(shapes, lineShare, forceShare)
   return memo.get(operatorStage, frame, plans, panelShares, walls, wallShares, typed, shapes.slopes)
@@ -277,7 +319,7 @@ const outlines = (shapes: readonly { readonly outline: Ring }[]): readonly Ring[
   shapes.map(({ outline }) => outline)
 
 /** The things of a list whose box touches that of a ring. */
-function among<T>(things: readonly T[], points: readonly Ring[]): (ring: Ring) => readonly T[] {
-  const near = nearby(points)
+function among<T>(things: readonly T[], points: readonly Ring[], tolerance?: number): (ring: Ring) => readonly T[] {
+  const near = nearby(points, tolerance)
   return (ring) => near(ring).flatMap((i) => things[i] ?? [])
 }

@@ -1,3 +1,4 @@
+import { alongSpan, onLine } from '../geometry/tolerance'
 import { newId, type Random } from './document'
 import type { Basis, GridLine, LoadKey, Member } from './recordKinds'
 
@@ -21,6 +22,8 @@ export const blankBasis = (name: string, random: Random): Basis => ({
   terrain: 'II',
   altitude: 0,
   ground: 0,
+  supportReach: onLine,
+  spanLimit: alongSpan,
   place: '',
   groundSnow: null,
   siteData: null,
@@ -48,6 +51,7 @@ export const simpleMember = {
   startRelease: 'pinned',
   endRelease: 'pinned',
   spans: 'simple',
+  takesLoad: true,
   truss: null,
 } as const satisfies Partial<Member>
 

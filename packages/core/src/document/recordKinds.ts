@@ -13,44 +13,13 @@ import {
   type Fields,
   type ObjectOf,
 } from './fields'
-import { quantities } from '../units/quantity'
+import { alongSpan, onLine } from '../geometry/tolerance'
+import { family, label, ring, source, standardTable, typedLoad } from './recordParts'
 import { useSorts } from './useSorts'
 
-const label = text(40)
-const ring = list(point(), 500, 3)
-/** Clause or table that values were taken from; empty for what was typed. */
-const source = withDefault(text(160), '')
-const quantityName = oneOf(...quantities)
-
-/** Families of standards: EN 1990 and EN 1991; ASCE 7; IS 875, 456 and 800; BS 6399 and 8110. */
-const family = oneOf('EN', 'ASCE', 'IS', 'BS')
-
-/** A table of a standard as a file may carry it; the shape is that of `trace/table`. */
-const standardTable = object({
-  symbol: text(40),
-  quantity: quantityName,
-  clause: text(160),
-  fromMemory: withDefault(flag(), false),
-  axis: object({
-    symbol: text(40),
-    quantity: quantityName,
-    at: list(number('factor'), 100, 1),
-    between: oneOf('linear', 'log', 'nextAbove', 'lastBelow'),
-    below: oneOf('nearest', 'refuse'),
-    above: oneOf('nearest', 'refuse'),
-  }),
-  rows: dictionary(list(number('factor'), 100, 1), 100),
-})
-
-const typedLoad = {
-  layout: ref('layout'),
-  label,
-  /** What it comes from: “stair flight”, “chiller”. */
-  what: text(60),
-  nature: oneOf('permanent', 'imposed'),
-  /** The use whose factors an imposed one goes by. */
-  use: nullable(text(60)),
-}
+/** From a millimetre to half a metre; from half a degree to 60. */
+const supportReach = { min: 1e-3, max: 0.5 }
+const spanLimit = { min: 0.0087, max: 1.0472 }
 
 /** Every kind of record with its fields. Types, reader and JSON Schema follow from this table. */
 export const recordKinds = {
@@ -78,6 +47,9 @@ export const recordKinds = {
     altitude: number('length', { min: -500, max: 5000 }),
     /** Of the ground beside the building, as levels are measured: heights in the wind count from it. */
     ground: withDefault(number('length', { min: -500, max: 2000 }), 0),
+    /** How far off its edge a member may lie that supports a panel, and the least angle to the span at which it does. */
+    supportReach: withDefault(number('smallLength', supportReach), onLine),
+    spanLimit: withDefault(number('angle', spanLimit), alongSpan),
     place: withDefault(text(120), ''),
     /** Characteristic snow load on the ground, Pa. */
     groundSnow: withDefault(nullable(number('pressure', { min: 0, max: 5e4 })), null),
@@ -168,6 +140,8 @@ export const recordKinds = {
     endRelease: oneOf('pinned', 'fixed'),
     /** Over more than two supports: each span by itself, or continuous over them. */
     spans: withDefault(oneOf('simple', 'continuous'), 'simple'),
+    /** Whether panels and walls hand it load; one that does not still bears what stands on it. */
+    takesLoad: withDefault(flag(), true),
     /** What a truss is made of below its top chord. */
     truss: withDefault(
       nullable(
@@ -221,6 +195,12 @@ export const recordKinds = {
     slab: nullable(object({ thickness: number('smallLength', { above: 0, max: 5 }), material: ref('material') })),
     overhang: withDefault(oneOf('lever', 'tributary'), 'lever'),
     openings: withDefault(oneOf('bridged', 'interrupting'), 'bridged'),
+    sharing: withDefault(oneOf('oneWay', 'twoWay', 'surrounding', 'even', 'corners'), 'oneWay'),
+    /** Members that run this way, from global X, take no load of it; null where all do. */
+    sparedAngle: withDefault(nullable(number('angle', { min: -7, max: 7 })), null),
+    /** Its own limits of what supports it; null where those of the project hold. */
+    supportReach: withDefault(nullable(number('smallLength', supportReach)), null),
+    spanLimit: withDefault(nullable(number('angle', spanLimit)), null),
   },
   opening: { layout: ref('layout'), label, outline: ring },
   buildUp: {

@@ -23,9 +23,20 @@ function picker<R extends Rec>() {
 
 // What of a record shapes the paths of load. Labels, sections, weights and load keys are left out, so that a change of
 // a load does not solve the geometry again.
-export const memberShape = picker<Member>()('id', 'role', 'path', 'startRelease', 'endRelease', 'spans')
+export const memberShape = picker<Member>()('id', 'role', 'path', 'startRelease', 'endRelease', 'spans', 'takesLoad')
 export const trussShape = picker<Member>()('id', 'path', 'truss')
-export const panelShape = picker<Panel>()('id', 'layout', 'outline', 'spanAngle', 'overhang', 'openings')
+export const panelShape = picker<Panel>()(
+  'id',
+  'layout',
+  'outline',
+  'spanAngle',
+  'overhang',
+  'openings',
+  'sharing',
+  'sparedAngle',
+  'supportReach',
+  'spanLimit',
+)
 export const slopeShape = picker<Slope>()('id', 'outline', 'pitch', 'uphill', 'eaves')
 export const strutShape = picker<Strut>()('id', 'path', 'startHeight', 'endHeight')
 export const openingShape = picker<Opening>()('id', 'outline')

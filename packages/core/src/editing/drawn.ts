@@ -25,6 +25,7 @@ import {
   usualBarrier,
   usualLoad,
   usualSlab,
+  usualSharing,
   usualSpan,
   usualFlight,
   usualStock,
@@ -274,6 +275,10 @@ function drawPanel(outline: readonly Point[], base: Base, { document, layout, ra
     slab: usualSlab(document, layout),
     overhang: 'lever',
     openings: 'bridged',
+    sharing: usualSharing(document, layout),
+    sparedAngle: null,
+    supportReach: null,
+    spanLimit: null,
   })
 }
 

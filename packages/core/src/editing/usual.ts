@@ -75,6 +75,9 @@ export const usualSpan = (document: Document, layout: Layout): number =>
 export const usualSlab = (document: Document, layout: Layout): Panel['slab'] =>
   panelsOn(document, layout)[0]?.slab ?? null
 
+export const usualSharing = (document: Document, layout: Layout): Panel['sharing'] =>
+  panelsOn(document, layout)[0]?.sharing ?? 'oneWay'
+
 /** 2.87 kN/m2 and no openings until it is typed; net of the beam above, since most walls stand on lines of beams. */
 export function usualWall(
   document: Document,

@@ -160,6 +160,10 @@ function layoutContent(
       slab: { thickness: brief.slab, material: stock.concrete.id },
       overhang: 'lever',
       openings: 'bridged',
+      sharing: 'oneWay',
+      sparedAngle: null,
+      supportReach: null,
+      spanLimit: null,
     }))
   return [...columns, ...girders, ...beams, ...panels]
 }

@@ -109,6 +109,10 @@ const panel = (layout: Layout, x0: number, y0: number, x1: number, y1: number, t
   slab: { thickness, material: stock.concrete.id },
   overhang: 'lever',
   openings: 'bridged',
+  sharing: 'oneWay',
+  sparedAngle: null,
+  supportReach: null,
+  spanLimit: null,
 })
 
 function frame(layout: Layout, withBalcony: boolean): readonly Rec[] {

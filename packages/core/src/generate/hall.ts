@@ -212,6 +212,10 @@ function sidesOf(
         slab: null,
         overhang: 'lever',
         openings: 'bridged',
+        sharing: 'oneWay',
+        sparedAngle: null,
+        supportReach: null,
+        spanLimit: null,
       },
       {
         kind: 'slope',

@@ -11,6 +11,7 @@ const shape = (id: string, path: MemberShape['path'], ends: Partial<MemberShape>
   startRelease: 'pinned',
   endRelease: 'pinned',
   spans: 'simple',
+  takesLoad: true,
   ...ends,
 })
 /** A beam of a length on columns at the given places along it. */

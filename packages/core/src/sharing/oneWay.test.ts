@@ -4,7 +4,7 @@ import { difference, regionOf } from '../geometry/clip'
 import { distance, along } from '../geometry/segment'
 import { contains, regionArea, regionMoments, type Region, type Ring } from '../geometry/polygon'
 import { shareArea, shareLine, type OneWayPanel } from './oneWay'
-import type { Carrier } from './rails'
+import { usualLimits, type Carrier } from './rails'
 import { shareTotals, type Share } from './share'
 
 const rect = (x0: number, y0: number, x1: number, y1: number): Ring => [
@@ -24,6 +24,7 @@ const panelOf = (
   spanAngle,
   overhang: 'lever',
   carriers,
+  limits: usualLimits,
   ...more,
 })
 const forceOn = (share: Share, index: number): number =>

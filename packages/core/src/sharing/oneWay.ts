@@ -1,10 +1,10 @@
 import type { Point } from '../geometry/point'
 import { regionArea, regionMoments, type Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
-import { onLine, sameSupport } from '../geometry/tolerance'
+import { sameSupport } from '../geometry/tolerance'
 import { shareAlongStrip } from './alongStrip'
 import type { Overhang } from './lever'
-import { bendsOf, railsOf, type Carrier } from './rails'
+import { bendsOf, railsOf, type Carrier, type Limits } from './rails'
 import { mergeLines } from './mergeLines'
 import type { Share } from './share'
 import { shareBand, type Loaded, type StripGround, type Tally } from './stripPieces'
@@ -16,6 +16,7 @@ export interface OneWayPanel {
   readonly spanAngle: number
   readonly overhang: Overhang
   readonly carriers: readonly Carrier[]
+  readonly limits: Limits
 }
 
 /** Shares one unit of pressure over a region of the panel (one-way; docs/methods/one-way.md). */
@@ -41,10 +42,11 @@ export function sharePoint(panel: OneWayPanel, at: Point): Share {
   return shareAlongStrip(groundOf(panel), edgeOf(turned, turned), 1, at)
 }
 
-const groundOf = ({ outline, spanAngle, overhang, carriers }: OneWayPanel): StripGround => ({
+const groundOf = ({ outline, spanAngle, overhang, carriers, limits }: OneWayPanel): StripGround => ({
   outline: edgesOf(outline, turnTo(spanAngle)),
-  rails: railsOf(carriers, spanAngle, outline),
+  rails: railsOf(carriers, spanAngle, outline, limits),
   overhang,
+  reach: limits.reach,
 })
 
 function collect(panel: OneWayPanel, load: Loaded, applied: number, appliedMoments: Point): Share {
@@ -65,7 +67,7 @@ function collect(panel: OneWayPanel, load: Loaded, applied: number, appliedMomen
 }
 
 /** Every v at which the make-up of the strips changes: vertices, crossings, and supports that come within 50 mm. */
-function breakpoints({ outline, rails }: StripGround, load: Loaded): readonly number[] {
+function breakpoints({ outline, rails, reach }: StripGround, load: Loaded): readonly number[] {
   const loaded = load.kind === 'area' ? load.edges : [load.edge]
   const from = Math.min(...loaded.map(({ v0 }) => v0))
   const to = Math.max(...loaded.map(({ v1 }) => v1))
@@ -74,7 +76,7 @@ function breakpoints({ outline, rails }: StripGround, load: Loaded): readonly nu
   for (const { v0, v1 } of [...loaded, ...outline, ...carried]) stops.push(v0, v1)
   carried.forEach((rail, i) => {
     for (const edge of [...loaded, ...outline]) meetings(rail, edge, 0, stops)
-    for (const edge of outline) meetings(rail, edge, onLine, stops)
+    for (const edge of outline) meetings(rail, edge, reach, stops)
     for (const other of carried.slice(i + 1)) {
       meetings(rail, other, 0, stops)
       meetings(rail, other, sameSupport, stops)

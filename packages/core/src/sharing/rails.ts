@@ -28,6 +28,22 @@ export function bendsOf(carriers: readonly Carrier[]): ReadonlyMap<string, reado
   return bends
 }
 
+/** What counts as a support of a panel. */
+export interface Limits {
+  /** How far off the panel a member may lie, m. */
+  readonly reach: number
+  /** The angle to the span below which a member runs along it and carries none of it, rad. */
+  readonly along: number
+}
+
+export const usualLimits: Limits = { reach: onLine, along: alongSpan }
+
+/** Whether a carrier runs a way, from global X, within an angle. */
+export function runsAlong({ a, b }: Carrier, way: number, within: number): boolean {
+  const across = (b[1] - a[1]) * Math.cos(way) - (b[0] - a[0]) * Math.sin(way)
+  return Math.abs(across) < Math.sin(within) * distance(a, b)
+}
+
 /** A carrier seen across the span: its edge, and how its own length runs with v. */
 export interface Rail {
   readonly member: string
@@ -38,14 +54,19 @@ export interface Rail {
 }
 
 /** The carriers that cross strips of this span; those along the span carry none and split none. */
-export function railsOf(carriers: readonly Carrier[], spanAngle: number, outline: Region): readonly Rail[] {
+export function railsOf(
+  carriers: readonly Carrier[],
+  spanAngle: number,
+  outline: Region,
+  { reach, along }: Limits,
+): readonly Rail[] {
   const turn = turnTo(spanAngle)
   const box = boxOf(outline.flat())
   return carriers.flatMap(({ member, a, b, from, bent }): Rail[] => {
-    if (!boxesTouch(boxOf([a, b]), box, onLine)) return []
+    if (!boxesTouch(boxOf([a, b]), box, reach)) return []
     const [p, q] = [turn.uv(a), turn.uv(b)]
     const length = distance(a, b)
-    if (Math.abs(q[1] - p[1]) < (bent ? 1e-6 : Math.sin(alongSpan)) * length) return []
+    if (Math.abs(q[1] - p[1]) < (bent ? 1e-6 : Math.sin(along)) * length) return []
     const slope = length / (q[1] - p[1])
     return [{ member, edge: edgeOf(p, q), s0: from + (slope > 0 ? 0 : length), slope }]
   })
@@ -65,12 +86,13 @@ export function clustersWithin(
   v: number,
   from: number,
   to: number,
+  reach: number,
   merged: Merged,
 ): readonly Cluster[] {
   const met = rails
     .filter(({ edge }) => edge.v0 < v && v < edge.v1)
     .map((rail) => ({ rail, u: uAt(rail.edge, v) }))
-    .filter(({ u }) => u >= from - onLine && u <= to + onLine)
+    .filter(({ u }) => u >= from - reach && u <= to + reach)
     .sort((p, q) => p.u - q.u || (p.rail.member < q.rail.member ? -1 : 1))
   const clusters: { rails: Rail[]; u: number }[] = []
   for (const { rail, u } of met) {

@@ -15,6 +15,8 @@ export interface StripGround {
   readonly outline: readonly Edge[]
   readonly rails: readonly Rail[]
   readonly overhang: Overhang
+  /** How far off the outline a support may lie, m. */
+  readonly reach: number
 }
 
 /** What a band of strips adds to. */
@@ -40,7 +42,14 @@ export function shareBand(ground: StripGround, load: Loaded, v0: number, v1: num
     const loads = [...waiting].filter(({ middle: u }) => u > from - onLine && u < to + onLine)
     if (loads.length === 0) continue
     for (const taken of loads) waiting.delete(taken)
-    sharePiece(ground.overhang, loads, clustersWithin(ground.rails, middle, from, to, tally.merged), v0, v1, tally)
+    sharePiece(
+      ground.overhang,
+      loads,
+      clustersWithin(ground.rails, middle, from, to, ground.reach, tally.merged),
+      v0,
+      v1,
+      tally,
+    )
   }
   if (waiting.size > 0) sharePiece(ground.overhang, [...waiting], [], v0, v1, tally)
 }

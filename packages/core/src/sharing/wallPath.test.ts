@@ -7,7 +7,7 @@ import type { PanelShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
 import { along } from '../geometry/segment'
 import { auditShare } from './audit'
-import type { Carrier } from './rails'
+import { usualLimits, type Carrier } from './rails'
 import { shareTotals, type Share } from './share'
 import { shareForce, shareWall } from './wallPath'
 
@@ -26,6 +26,10 @@ const panel = (n: number, outline: PanelShape['outline'], more: Partial<PanelSha
       spanAngle: Math.PI / 2,
       overhang: 'lever',
       openings: 'bridged',
+      sharing: 'oneWay',
+      sparedAngle: null,
+      supportReach: null,
+      spanLimit: null,
       ...more,
     },
     [],
@@ -43,31 +47,31 @@ const floor = [panel(1, rectangle(0, 0, 6, 4))]
 
 describe('a wall goes to what is under it', () => {
   test('a beam on its line takes it stretch by stretch, whatever the directions', () => {
-    const share = shareWall(wall([5, 0], [1, 0]), bay, floor)
+    const share = shareWall(wall([5, 0], [1, 0]), bay, [], floor, usualLimits)
     expect(share.lines).toEqual([{ member: 'south', s0: 1, s1: 5, q0: 1, q1: 1 }])
     expect(share.notCarried).toBe(0)
   })
 
   test('where the beam ends, the panel takes over by its span', () => {
     // the wall at y = 1 leaves the short beam at x = 2: 4 m on the slab, 3/4 to the south and 1/4 to the north
-    const share = shareWall(wall([0, 1], [6, 1]), [...bay, carrier('short', [0, 1], [2, 1])], floor)
+    const share = shareWall(wall([0, 1], [6, 1]), [...bay, carrier('short', [0, 1], [2, 1])], [], floor, usualLimits)
     expect(forces(share)).toEqual({ short: 2, south: 3, north: 1 })
   })
 
   test('beams that lie on each other share it equally', () => {
-    const share = shareWall(wall([0, 0], [6, 0]), [...bay, carrier('twin', [6, 0], [0, 0])], floor)
+    const share = shareWall(wall([0, 0], [6, 0]), [...bay, carrier('twin', [6, 0], [0, 0])], [], floor, usualLimits)
     expect(forces(share)).toEqual({ south: 3, twin: 3 })
   })
 
   test('a wall along the span of the slab reaches the beams as points', () => {
-    const share = shareWall(wall([2, 0], [2, 4]), bay, floor)
+    const share = shareWall(wall([2, 0], [2, 4]), bay, [], floor, usualLimits)
     expect(share.lines).toEqual([])
     expect(forces(share)).toEqual({ south: 2, north: 2 })
   })
 
   test('hand: a parapet of 5.74 kN/m on the tip of a balcony of 1.5 m behind a 4 m span lifts the far beam', () => {
     const over = [panel(1, rectangle(0, -1.5, 6, 4))]
-    const share = shareWall(wall([0, -1.5], [6, -1.5]), bay, over)
+    const share = shareWall(wall([0, -1.5], [6, -1.5]), bay, [], over, usualLimits)
     const perMetre = (member: string) => ((forces(share)[member] ?? 0) / 6) * 5.74
     expect(perMetre('south')).toBeCloseTo((5.74 * 5.5) / 4, 5)
     expect(perMetre('north')).toBeCloseTo((-5.74 * 1.5) / 4, 5)
@@ -84,11 +88,11 @@ describe('a wall goes to what is under it', () => {
         [6, 0.5],
       ],
     ] as const)
-      expect(shareWall(wall(a, b), bay, floor).notCarried).toBeCloseTo(0, 9)
+      expect(shareWall(wall(a, b), bay, [], floor, usualLimits).notCarried).toBeCloseTo(0, 9)
   })
 
   test('beyond every panel and beam it is not carried, by its length', () => {
-    const share = shareWall(wall([3, 2], [10, 2]), bay, floor)
+    const share = shareWall(wall([3, 2], [10, 2]), bay, [], floor, usualLimits)
     expect(share.notCarried).toBeCloseTo(4, 9)
     expect(forces(share)).toEqual({ south: 1.5, north: 1.5 })
   })
@@ -101,7 +105,7 @@ describe('a wall goes to what is under it', () => {
       carrier('mid', [6, 0], [6, 4]),
       carrier('east', [12, 0], [12, 4]),
     ]
-    const share = shareWall(wall([3, 2], [9, 2]), frame, two)
+    const share = shareWall(wall([3, 2], [9, 2]), frame, [], two, usualLimits)
     expect(forces(share)).toEqual({ south: 1.5, north: 1.5, mid: 2.25, east: 0.75 })
   })
 })
@@ -120,7 +124,7 @@ test('force and moments are kept wherever the wall stands, as far as it is carri
   fc.assert(
     fc.property(inside, inside, fc.double({ min: -3, max: 3, noNaN: true }), (a, b, spanAngle) => {
       fc.pre(Math.hypot(a[0] - b[0], a[1] - b[1]) > 0.3)
-      const share = shareWall(wall(a, b), frame, [panel(1, rectangle(0, 0, 6, 4), { spanAngle })])
+      const share = shareWall(wall(a, b), frame, [], [panel(1, rectangle(0, 0, 6, 4), { spanAngle })], usualLimits)
       const audit = auditShare(share, frame)
       expect(Math.abs(audit.force)).toBeLessThan(1e-9 * audit.scale + 1e-9)
       fc.pre(share.notCarried === 0 && share.torque === 0 && share.merged.length === 0)
@@ -135,7 +139,7 @@ describe('the audit of a share', () => {
   const [south, north] = [carrier('south', [0, 0], [6, 0]), carrier('north', [0, 4], [6, 4])]
 
   test('agrees with the totals, and sees what is missing', () => {
-    const share = shareWall(wall([1, 1], [5, 3]), [south, north], floor)
+    const share = shareWall(wall([1, 1], [5, 3]), [south, north], [], floor, usualLimits)
     const pointOn = (member: string, s: number): Point => {
       const found = member === 'south' ? south : north
       return along(found.a, found.b, s)
@@ -147,30 +151,38 @@ describe('the audit of a share', () => {
   })
 
   test('a share on a member that is not there is a mistake of ours', () => {
-    const share = shareWall(wall([1, 1], [5, 3]), [south, north], floor)
+    const share = shareWall(wall([1, 1], [5, 3]), [south, north], [], floor, usualLimits)
     expect(() => auditShare(share, [south])).toThrow(/No carrier/)
   })
 })
 
 const columnAt = (at: Point): Column => ({
   at,
-  member: { id: 'member:C', role: 'column', path: [at], startRelease: 'pinned', endRelease: 'pinned', spans: 'simple' },
+  member: {
+    id: 'member:C',
+    role: 'column',
+    path: [at],
+    startRelease: 'pinned',
+    endRelease: 'pinned',
+    spans: 'simple',
+    takesLoad: true,
+  },
 })
 
 describe('a force at a point goes to what is under it', () => {
   test('on the line of a beam it is a point load there', () => {
-    expect(shareForce([2.5, 0], bay, [], floor).points).toEqual([{ member: 'south', s: 2.5, force: 1 }])
+    expect(shareForce([2.5, 0], bay, [], floor, usualLimits).points).toEqual([{ member: 'south', s: 2.5, force: 1 }])
   })
 
   test('where beams meet they share it equally, at their ends', () => {
-    expect(shareForce([0, 0], bay, [], floor).points).toEqual([
+    expect(shareForce([0, 0], bay, [], floor, usualLimits).points).toEqual([
       { member: 'south', s: 0, force: 0.5 },
       { member: 'west', s: 0, force: 0.5 },
     ])
   })
 
   test('on the slab it goes by lever: 1 m from the south of a span of 4 m is three quarters and one', () => {
-    expect(forces(shareForce([3, 1], bay, [], floor))).toEqual({ south: 0.75, north: 0.25 })
+    expect(forces(shareForce([3, 1], bay, [], floor, usualLimits))).toEqual({ south: 0.75, north: 0.25 })
   })
 
   test('where supports end on each other it still finds them, on one side', () => {
@@ -179,7 +191,7 @@ describe('a force at a point goes to what is under it', () => {
       carrier('south east', [3, 0], [6, 0]),
       carrier('north', [0, 4], [6, 4]),
     ]
-    const share = shareForce([3, 1], cut, [], floor)
+    const share = shareForce([3, 1], cut, [], floor, usualLimits)
     expect(share.notCarried).toBe(0)
     expect(share.points.reduce((sum, { force }) => sum + force, 0)).toBeCloseTo(1, 12)
     expect(forces(share)['north']).toBeCloseTo(0.25, 6)
@@ -187,17 +199,17 @@ describe('a force at a point goes to what is under it', () => {
 
   test('on a column without a beam it goes to the column, not to the slab round it; a beam there goes before', () => {
     const column = [columnAt([3, 1])]
-    expect(shareForce([3, 1.005], bay, column, floor)).toMatchObject({
+    expect(shareForce([3, 1.005], bay, column, floor, usualLimits)).toMatchObject({
       points: [],
       onColumns: [{ member: 'member:C', at: [3, 1.005], force: 1 }],
       notCarried: 0,
     })
-    expect(shareForce([3, 1.02], bay, column, floor).onColumns).toEqual([])
-    expect(shareForce([2.5, 0], bay, [columnAt([2.5, 0])], floor).onColumns).toEqual([])
+    expect(shareForce([3, 1.02], bay, column, floor, usualLimits).onColumns).toEqual([])
+    expect(shareForce([2.5, 0], bay, [columnAt([2.5, 0])], floor, usualLimits).onColumns).toEqual([])
   })
 
   test('beyond every beam and panel nothing carries it', () => {
-    expect(shareForce([9, 9], bay, [], floor)).toMatchObject({ points: [], notCarried: 1, applied: 1 })
+    expect(shareForce([9, 9], bay, [], floor, usualLimits)).toMatchObject({ points: [], notCarried: 1, applied: 1 })
   })
 
   // law: force and both moments are kept wherever a point stands on the slab, by lever
@@ -209,7 +221,7 @@ describe('a force at a point goes to what is under it', () => {
         fc.constantFrom(Math.PI / 2, 0, 1.2),
         (x, y, spanAngle) => {
           const ring = [...bay, carrier('east', [6, 0], [6, 4])]
-          const share = shareForce([x, y], ring, [], [panel(1, rectangle(0, 0, 6, 4), { spanAngle })])
+          const share = shareForce([x, y], ring, [], [panel(1, rectangle(0, 0, 6, 4), { spanAngle })], usualLimits)
           const places = new Map(ring.map(({ member, a, b }) => [member, [a, b] as const]))
           const pointOn = (member: string, s: number): Point => {
             const [a, b] = places.get(member) ?? [

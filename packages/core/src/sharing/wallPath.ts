@@ -3,11 +3,12 @@ import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { WallSegment } from '../building/wallSegments'
 import type { Point } from '../geometry/point'
 import { contains, eachEdge, touches, type Region } from '../geometry/polygon'
-import { along, distance, footOn, overlapOn, project } from '../geometry/segment'
+import { along, distance, overlapOn, project } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
-import { shareLine, sharePoint } from './oneWay'
-import type { Carrier } from './rails'
-import { emptyShare, sumOfShares, type Share, type ShareLine, type SharePoint } from './share'
+import { feetUnder } from './feetUnder'
+import { groundOf, sharerOf } from './ground'
+import type { Carrier, Limits } from './rails'
+import { emptyShare, sumOfShares, type ColumnPoint, type Share, type ShareLine, type SharePoint } from './share'
 
 interface Stretch {
   readonly from: number
@@ -16,23 +17,38 @@ interface Stretch {
 
 /**
  * One unit of line load along a stretch of wall: onto beams under it (those that lie on each other share equally), else
- * onto the panel under it by its one-way rule, else not carried.
+ * onto the panel under it by its rule, else not carried.
  */
-export function shareWall(segment: WallSegment, carriers: readonly Carrier[], panels: readonly PanelPlan[]): Share {
+export function shareWall(
+  segment: WallSegment,
+  carriers: readonly Carrier[],
+  columns: readonly Column[],
+  panels: readonly PanelPlan[],
+  limits: Limits,
+): Share {
   const { a, b, length } = segment
   const middle = along(a, b, length / 2)
-  const tally: Tally = { lines: [], points: [], merged: [], notCarried: 0, torque: 0 }
+  const tally: Tally = { lines: [], points: [], onColumns: [], merged: [], notCarried: 0, torque: 0 }
   for (const { from, to, under } of stretches(segment, carriers)) {
     if (under.length > 0)
       for (const carrier of under) tally.lines.push(onBeam(segment, carrier, from, to, under.length))
-    else shareOnPanels(segment, { from, to }, carriers, panels, tally)
+    else shareOnPanels(segment, { from, to }, { carriers, columns, panels, limits }, tally)
   }
   return { ...emptyShare, ...tally, applied: length, appliedMoments: [middle[0] * length, middle[1] * length] }
+}
+
+/** What a wall may stand on. */
+interface Under {
+  readonly carriers: readonly Carrier[]
+  readonly columns: readonly Column[]
+  readonly panels: readonly PanelPlan[]
+  readonly limits: Limits
 }
 
 interface Tally {
   readonly lines: ShareLine[]
   readonly points: SharePoint[]
+  readonly onColumns: ColumnPoint[]
   readonly merged: (readonly [string, string])[]
   notCarried: number
   torque: number
@@ -73,8 +89,7 @@ function onBeam(segment: WallSegment, carrier: Carrier, from: number, to: number
 function shareOnPanels(
   segment: WallSegment,
   stretch: Stretch,
-  carriers: readonly Carrier[],
-  panels: readonly PanelPlan[],
+  { carriers, columns, panels, limits }: Under,
   tally: Tally,
 ): void {
   const { a, b } = segment
@@ -85,9 +100,8 @@ function shareOnPanels(
     const plans = panelsUnder(segment, { from, to }, panels)
     if (plans.length === 0) tally.notCarried += to - from
     for (const plan of plans) {
-      const { spanAngle, overhang } = plan.panel
-      const ground = { outline: stripOutline(plan), spanAngle, overhang, carriers }
-      addPart(tally, shareLine(ground, along(a, b, from), along(a, b, to)), 1 / plans.length)
+      const share = sharerOf(groundOf(plan, carriers, columns, limits)).line(along(a, b, from), along(a, b, to))
+      addPart(tally, share, 1 / plans.length)
     }
   }
 }
@@ -95,39 +109,22 @@ function shareOnPanels(
 function addPart(tally: Tally, share: Share, part: number): void {
   tally.lines.push(...share.lines.map((line) => ({ ...line, q0: part * line.q0, q1: part * line.q1 })))
   tally.points.push(...share.points.map((point) => ({ ...point, force: part * point.force })))
+  tally.onColumns.push(...share.onColumns.map((point) => ({ ...point, force: part * point.force })))
   tally.merged.push(...share.merged)
   tally.notCarried += part * share.notCarried
   tally.torque += part * share.torque
 }
 
-interface Foot {
-  readonly member: string
-  readonly s: number
-  readonly gap: number
-}
-
-/** Where a point stands on members, once on each: of several pieces of one on the nearest. */
-function feetUnder(at: Point, carriers: readonly Carrier[]): readonly Foot[] {
-  const feet = new Map<string, Foot>()
-  for (const { member, a, b, from } of carriers) {
-    const s = footOn(a, b, at, onLine)
-    if (s === undefined) continue
-    const gap = distance(at, along(a, b, s))
-    const known = feet.get(member)
-    if (!known || gap < known.gap) feet.set(member, { member, s: from + s, gap })
-  }
-  return [...feet.values()]
-}
-
 /**
  * One unit of force at a point: onto beams under it (those that lie on each other or end there share equally), else onto a
- * column there, else onto the panel under it by its one-way rule, else not carried.
+ * column there, else onto the panel under it by its rule, else not carried.
  */
 export function shareForce(
   at: Point,
   carriers: readonly Carrier[],
   columns: readonly Column[],
   panels: readonly PanelPlan[],
+  limits: Limits,
 ): Share {
   const under = feetUnder(at, carriers)
   const alone: Share = { ...emptyShare, applied: 1, appliedMoments: at }
@@ -138,10 +135,7 @@ export function shareForce(
   // on a border that panels share they take it by equal parts, whichever way their outlines were drawn
   const plans = panels.filter((entry) => touches(stripOutline(entry), at))
   if (plans.length === 0) return { ...alone, notCarried: 1 }
-  const shares = plans.map((plan) => {
-    const { spanAngle, overhang } = plan.panel
-    return sharePoint({ outline: stripOutline(plan), spanAngle, overhang, carriers }, at)
-  })
+  const shares = plans.map((plan) => sharerOf(groundOf(plan, carriers, columns, limits)).point(at))
   return sumOfShares(
     alone,
     shares.map((share) => [share, 1 / shares.length] as const),

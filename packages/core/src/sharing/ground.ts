@@ -1,0 +1,92 @@
+import type { Column } from '../building/frame'
+import { stripOutline, type PanelPlan } from '../building/panelRegions'
+import type { Point } from '../geometry/point'
+import { regionArea, regionMoments, type Region } from '../geometry/polygon'
+import { distance } from '../geometry/segment'
+import { cornerSupports, shareToCorners } from './corners'
+import type { Overhang } from './lever'
+import { shareArea, shareLine, sharePoint } from './oneWay'
+import { runsAlong, type Carrier, type Limits } from './rails'
+import type { Share } from './share'
+import { sitesAround, sitesWithin } from './sites'
+import { shareAreaEvenly, shareAreaToNearest, shareLineToNearest, sharePointToNearest } from './twoWay'
+
+/** How a panel hands its load to members (docs/methods/sharing.md). */
+export type SharingRule = PanelPlan['panel']['sharing']
+
+/** A panel as its rule sees it: what it is, and what can carry it. */
+export interface Ground {
+  readonly rule: SharingRule
+  /** What strips run through: the outline, or the outline less openings where these interrupt the span. */
+  readonly outline: Region
+  /** The outline as drawn. */
+  readonly border: Region
+  readonly spanAngle: number
+  readonly overhang: Overhang
+  /** What may carry it; what takes no load of it is not among them. */
+  readonly carriers: readonly Carrier[]
+  readonly limits: Limits
+  readonly columns: readonly Column[]
+}
+
+export function groundOf(
+  plan: PanelPlan,
+  carriers: readonly Carrier[],
+  columns: readonly Column[],
+  limits: Limits,
+): Ground {
+  const { panel } = plan
+  const own: Limits = { reach: panel.supportReach ?? limits.reach, along: panel.spanLimit ?? limits.along }
+  const { sparedAngle } = panel
+  return {
+    rule: panel.sharing,
+    outline: stripOutline(plan),
+    border: plan.outline,
+    spanAngle: panel.spanAngle,
+    overhang: panel.overhang,
+    carriers:
+      sparedAngle === null ? carriers : carriers.filter((carrier) => !runsAlong(carrier, sparedAngle, own.along)),
+    limits: own,
+    columns,
+  }
+}
+
+/** One rule over one panel: shares of one unit of pressure over a region of it, of a line and of a force inside it. */
+export interface Sharer {
+  readonly area: (region: Region) => Share
+  readonly line: (a: Point, b: Point) => Share
+  readonly point: (at: Point) => Share
+}
+
+const rules: Readonly<Record<SharingRule, (ground: Ground) => Sharer>> = {
+  oneWay: (ground) => ({
+    area: (region) => shareArea(ground, region),
+    line: (a, b) => shareLine(ground, a, b),
+    point: (at) => sharePoint(ground, at),
+  }),
+  twoWay: ({ border, carriers, limits }) => toNearest(sitesWithin(border, carriers, limits.reach), carriers),
+  surrounding: ({ border, carriers, limits }) => toNearest(sitesAround(border, carriers, limits.reach), carriers),
+  even: ({ border, carriers, limits }) => {
+    const sites = sitesAround(border, carriers, limits.reach)
+    return { ...toNearest(sites, carriers), area: (region) => shareAreaEvenly(sites, carriers, region) }
+  },
+  corners: ({ border, carriers, columns }) => {
+    const supports = cornerSupports(border, carriers, columns)
+    return {
+      area: (region) => shareToCorners(supports, regionArea(region), regionMoments(region)),
+      line: (a, b) => {
+        const length = distance(a, b)
+        return shareToCorners(supports, length, [((a[0] + b[0]) / 2) * length, ((a[1] + b[1]) / 2) * length])
+      },
+      point: (at) => shareToCorners(supports, 1, at),
+    }
+  },
+}
+
+const toNearest = (sites: ReturnType<typeof sitesWithin>, carriers: readonly Carrier[]): Sharer => ({
+  area: (region) => shareAreaToNearest(sites, carriers, region),
+  line: (a, b) => shareLineToNearest(sites, carriers, a, b),
+  point: (at) => sharePointToNearest(sites, at),
+})
+
+export const sharerOf = (ground: Ground): Sharer => rules[ground.rule](ground)

@@ -1,0 +1,139 @@
+import type { Point } from '../geometry/point'
+import { contains, eachEdge, type Region } from '../geometry/polygon'
+import { along, distance, footOn, overlapOn, project } from '../geometry/segment'
+import { onLine, samePoint } from '../geometry/tolerance'
+import type { Carrier } from './rails'
+
+/** A member that a site is a part of: s = from + way · (distance from the site's start). */
+export interface Owner {
+  readonly member: string
+  readonly from: number
+  readonly way: 1 | -1
+}
+
+/** A straight stretch of support within a panel. Members that lie on each other own it together and share equally. */
+export interface Site {
+  readonly a: Point
+  readonly b: Point
+  readonly length: number
+  /** Along it, from a to b. */
+  readonly u: Point
+  readonly owners: readonly Owner[]
+}
+
+interface Part {
+  readonly carrier: Carrier
+  readonly from: number
+  readonly to: number
+}
+
+/** The stretches of members that lie within a panel or on its border. */
+export function sitesWithin(outline: Region, carriers: readonly Carrier[], reach: number): readonly Site[] {
+  return asSites(
+    carriers.flatMap((carrier) => {
+      const stops = cuts(carrier, outline, reach)
+      return stops.slice(1).flatMap((to, i): Part[] => {
+        const from = stops[i] ?? 0
+        return liesOn(outline, along(carrier.a, carrier.b, (from + to) / 2), reach) ? [{ carrier, from, to }] : []
+      })
+    }),
+  )
+}
+
+/** The stretches of members that lie on the border of a panel. */
+export function sitesAround(outline: Region, carriers: readonly Carrier[], reach: number): readonly Site[] {
+  const parts: Part[] = []
+  for (const ring of outline)
+    eachEdge(ring, (p, q) => {
+      for (const carrier of carriers) {
+        const overlap = overlapOn(carrier.a, carrier.b, p, q, reach)
+        if (overlap) parts.push({ carrier, ...overlap })
+      }
+    })
+  return asSites(parts)
+}
+
+const liesOn = (outline: Region, at: Point, reach: number): boolean => {
+  if (contains(outline, at)) return true
+  let near = false
+  for (const ring of outline) eachEdge(ring, (p, q) => (near ||= footOn(p, q, at, reach) !== undefined))
+  return near
+}
+
+/** Where a carrier begins, ends, and passes the border of the outline. */
+function cuts({ a, b }: Carrier, outline: Region, reach: number): readonly number[] {
+  const length = distance(a, b)
+  const stops = [0, length]
+  for (const ring of outline)
+    eachEdge(ring, (p, q) => {
+      const [from, to] = [project(a, b, p), project(a, b, q)]
+      if (Math.abs(from.off) <= reach) stops.push(from.s)
+      if (from.off > 0 !== to.off > 0) stops.push(from.s + ((to.s - from.s) * from.off) / (from.off - to.off))
+    })
+  return rising(stops.filter((s) => s >= 0 && s <= length))
+}
+
+/** Rising, without those within a millimetre of the next; nothing where all are. */
+function rising(values: number[]): readonly number[] {
+  const sorted = values.sort((p, q) => p - q)
+  return sorted.filter((value, i) => i === sorted.length - 1 || (sorted[i + 1] ?? value) - value > samePoint)
+}
+
+/** Parts that lie on one another become one site where they overlap. */
+function asSites(parts: readonly Part[]): readonly Site[] {
+  const placed = [...parts].sort((p, q) =>
+    p.carrier.member === q.carrier.member
+      ? p.carrier.from + p.from - q.carrier.from - q.from
+      : p.carrier.member < q.carrier.member
+        ? -1
+        : 1,
+  )
+  const sites: Placed[] = []
+  placed.forEach((part, k) => {
+    const { carrier } = part
+    const [a, b] = [along(carrier.a, carrier.b, part.from), along(carrier.a, carrier.b, part.to)]
+    const length = distance(a, b)
+    const on = placed.flatMap((other, j) => {
+      if (other.carrier.member === carrier.member) return []
+      const [p, q] = [other.from, other.to].map((s) => along(other.carrier.a, other.carrier.b, s))
+      const overlap = p && q ? overlapOn(a, b, p, q, onLine) : undefined
+      return overlap ? [{ ...overlap, other, j }] : []
+    })
+    const stops = rising([0, length, ...on.flatMap(({ from, to }) => [from, to])])
+    stops.slice(1).forEach((to, i) => {
+      const from = stops[i] ?? 0
+      const here = on.filter((entry) => entry.from < (from + to) / 2 && entry.to > (from + to) / 2)
+      // the first of those that lie here stands for all
+      if (here.some(({ j }) => j < k)) return
+      const [start, end] = [along(a, b, from), along(a, b, to)]
+      const owners = [part, ...here.map(({ other }) => other)].map((of) => ownerOf(of.carrier, start, end))
+      sites.push({ a: start, b: end, owners })
+    })
+  })
+  return joinedAtEnds(sites)
+}
+
+type Placed = Pick<Site, 'a' | 'b' | 'owners'>
+
+/** Ends within a millimetre are one point, so that what is nearest to one of them is nearest to all. */
+function joinedAtEnds(placed: readonly Placed[]): readonly Site[] {
+  const ends: Point[] = []
+  const joined = (p: Point): Point => {
+    const there = ends.find((end) => distance(end, p) <= samePoint)
+    if (!there) ends.push(p)
+    return there ?? p
+  }
+  return placed.flatMap(({ owners, ...ends }) => {
+    const [a, b] = [joined(ends.a), joined(ends.b)]
+    const length = distance(a, b)
+    return length > 0 ? [{ a, b, length, u: [(b[0] - a[0]) / length, (b[1] - a[1]) / length] as const, owners }] : []
+  })
+}
+
+function ownerOf({ member, a, b, from }: Carrier, start: Point, end: Point): Owner {
+  const [s, t] = [project(a, b, start).s, project(a, b, end).s]
+  return { member, from: from + Math.min(Math.max(s, 0), distance(a, b)), way: t >= s ? 1 : -1 }
+}
+
+/** The place on a member for a place on its site. */
+export const placeOn = ({ from, way }: Owner, s: number): number => from + way * s

@@ -1,0 +1,343 @@
+import fc from 'fast-check'
+import { difference, intersection, regionOf } from '../geometry/clip'
+import type { Point } from '../geometry/point'
+import { contains, regionArea, regionMoments, type Region, type Ring } from '../geometry/polygon'
+import { along, distance } from '../geometry/segment'
+import { auditShare } from './audit'
+import { footOnSite, nearestFeet } from './nearest'
+import type { Carrier } from './rails'
+import type { Share } from './share'
+import { sitesAround, sitesWithin } from './sites'
+import { shareAreaEvenly, shareAreaToNearest, shareLineToNearest, sharePointToNearest } from './twoWay'
+
+const rect = (x0: number, y0: number, x1: number, y1: number): Ring => [
+  [x0, y0],
+  [x1, y0],
+  [x1, y1],
+  [x0, y1],
+]
+const carrier = (member: string, a: Point, b: Point): Carrier => ({ member, a, b, from: 0, bent: false })
+const sidesOf = (ring: Ring): readonly Carrier[] =>
+  ring.map((p, i) => carrier(`m${i}`, p, ring[(i + 1) % ring.length] ?? p))
+const forceOn = (share: Share, member: string): number =>
+  share.lines
+    .filter((line) => line.member === member)
+    .reduce((force, { s0, s1, q0, q1 }) => force + ((s1 - s0) * (q0 + q1)) / 2, 0) +
+  share.points.filter((point) => point.member === member).reduce((force, point) => force + point.force, 0)
+const ordinate = (share: Share, member: string, s: number): number =>
+  share.lines
+    .filter((line) => line.member === member && line.s0 <= s && s < line.s1)
+    .reduce((sum, { s0, s1, q0, q1 }) => sum + q0 + ((q1 - q0) * (s - s0)) / (s1 - s0), 0)
+const share = (ring: Ring, carriers: readonly Carrier[], region: Region = regionOf(ring)): Share =>
+  shareAreaToNearest(sitesWithin(regionOf(ring), carriers, 0.01), carriers, region)
+
+describe('two-way sharing against hand calculation', () => {
+  const bay = rect(0, 0, 8, 6)
+
+  test('common practice: a 8 x 6 m panel gives triangles of 3 m to its short beams and trapezoids to its long ones', () => {
+    const found = share(bay, sidesOf(bay))
+    expect(found.points).toEqual([])
+    // short beam m1: a triangle 6 long and 3 high; long beam m0: 3 up, 2 level, 3 down
+    expect(found.lines.filter(({ member }) => member === 'm1')).toEqual([
+      { member: 'm1', s0: 0, s1: expect.closeTo(3, 9), q0: expect.closeTo(0, 9), q1: expect.closeTo(3, 9) },
+      {
+        member: 'm1',
+        s0: expect.closeTo(3, 9),
+        s1: expect.closeTo(6, 9),
+        q0: expect.closeTo(3, 9),
+        q1: expect.closeTo(0, 9),
+      },
+    ])
+    expect(found.lines.filter(({ member }) => member === 'm0')).toEqual([
+      { member: 'm0', s0: 0, s1: expect.closeTo(3, 9), q0: expect.closeTo(0, 9), q1: expect.closeTo(3, 9) },
+      {
+        member: 'm0',
+        s0: expect.closeTo(3, 9),
+        s1: expect.closeTo(5, 9),
+        q0: expect.closeTo(3, 9),
+        q1: expect.closeTo(3, 9),
+      },
+      {
+        member: 'm0',
+        s0: expect.closeTo(5, 9),
+        s1: expect.closeTo(8, 9),
+        q0: expect.closeTo(3, 9),
+        q1: expect.closeTo(0, 9),
+      },
+    ])
+    expect(forceOn(found, 'm1')).toBeCloseTo((6 * 3) / 2, 9)
+    expect(forceOn(found, 'm0')).toBeCloseTo(((8 + 2) / 2) * 3, 9)
+  })
+
+  test('hand: a free edge takes nothing; its neighbours reach to it', () => {
+    const found = share(bay, sidesOf(bay).slice(0, 3))
+    // without m3 (x = 0): m1 keeps its triangle, m0 and m2 have 5 m level and 3 m down
+    expect(forceOn(found, 'm1')).toBeCloseTo(9, 9)
+    expect(forceOn(found, 'm0')).toBeCloseTo(5 * 3 + 4.5, 9)
+    expect(ordinate(found, 'm0', 0.01)).toBeCloseTo(3, 9)
+    expect(found.notCarried).toBe(0)
+  })
+
+  test('hand: a beam across halves the panel into two', () => {
+    const middle = carrier('x', [4, 0], [4, 6])
+    const found = share(bay, [...sidesOf(bay), middle])
+    // two panels of 4 x 6: triangles of 2 m on the 4 m sides, trapezoids 2 m high on the 6 m ones
+    expect(forceOn(found, 'x')).toBeCloseTo(2 * ((6 + 2) / 2) * 2, 9)
+    expect(forceOn(found, 'm0')).toBeCloseTo(2 * ((4 * 2) / 2), 9)
+    expect(ordinate(found, 'x', 3)).toBeCloseTo(4, 9)
+  })
+
+  test('hand: beams that lie on each other share alike', () => {
+    const found = share(bay, [...sidesOf(bay), carrier('twin', [0, 6], [8, 6])])
+    expect(forceOn(found, 'm2')).toBeCloseTo(7.5, 9)
+    expect(forceOn(found, 'twin')).toBeCloseTo(7.5, 9)
+  })
+
+  test('hand: an opening at a beam takes its part out of the trapezoid', () => {
+    const net = difference(regionOf(bay), regionOf(rect(3.5, 0, 4.5, 1)))
+    const found = share(bay, sidesOf(bay), net)
+    expect(forceOn(found, 'm0')).toBeCloseTo(15 - 1, 9)
+    expect(ordinate(found, 'm0', 4)).toBeCloseTo(2, 9)
+  })
+
+  test('hand: what lies round the free end of a beam comes to it as a force', () => {
+    // one beam from (0, 3) to (4, 3) in the middle of the bay: the half of the bay beyond x = 4 is nearest to its end
+    const found = share(bay, [carrier('m', [0, 3], [4, 3])])
+    expect(found.lines).toEqual([
+      { member: 'm', s0: 0, s1: expect.closeTo(4, 9), q0: expect.closeTo(6, 9), q1: expect.closeTo(6, 9) },
+    ])
+    expect(found.points).toEqual([{ member: 'm', s: expect.closeTo(4, 9), force: expect.closeTo(24, 9) }])
+  })
+
+  test('hand: at an inner corner of an L the wedge is halved by the bisector', () => {
+    // beams along the inner edges of an L alone: (3, 3)–(6, 3) and (3, 3)–(3, 6)
+    const ring: Ring = [
+      [0, 0],
+      [6, 0],
+      [6, 3],
+      [3, 3],
+      [3, 6],
+      [0, 6],
+    ]
+    const found = share(ring, [carrier('a', [3, 3], [6, 3]), carrier('b', [3, 3], [3, 6])])
+    expect(found.points.map(({ member, force }) => [member, Number(force.toFixed(9))])).toEqual([
+      ['a', 4.5],
+      ['b', 4.5],
+    ])
+    expect(forceOn(found, 'a')).toBeCloseTo(13.5, 9)
+  })
+
+  test('hand: between a point and a line the border is a parabola', () => {
+    // a beam along y = 0 and a stub of 1 m that ends at (4, 2): below its tip it takes what is above y = 1 + (x − 4)²/4
+    const carriers = [carrier('base', [0, 0], [8, 0]), carrier('stub', [4, 2], [4, 3])]
+    const found = share(rect(0, 0, 8, 3), carriers)
+    expect(ordinate(found, 'base', 4.0001)).toBeCloseTo(1, 2)
+    // at x = 5: 1 + 1/4, straight below the flank of the stub
+    expect(ordinate(found, 'base', 5)).toBeCloseTo(1.25, 2)
+    expect(forceOn(found, 'base') + forceOn(found, 'stub')).toBeCloseTo(24, 9)
+  })
+
+  test('surrounding beams alone: a beam inside takes nothing; one even value goes round all of them', () => {
+    const middle = carrier('x', [4, 0], [4, 6])
+    const carriers = [...sidesOf(bay), middle]
+    const sites = sitesAround(regionOf(bay), carriers, 0.01)
+    const nearest = shareAreaToNearest(sites, carriers, regionOf(bay))
+    expect([forceOn(nearest, 'x'), forceOn(nearest, 'm0')]).toEqual([0, expect.closeTo(15, 9)])
+    const even = shareAreaEvenly(sites, carriers, regionOf(bay))
+    // 48 m2 over 28 m of beams
+    expect(ordinate(even, 'm1', 2)).toBeCloseTo(48 / 28, 9)
+    expect(forceOn(even, 'm0')).toBeCloseTo((8 * 48) / 28, 9)
+  })
+
+  test('a line goes with what it stands on: along the middle to both long beams, square to them as a force', () => {
+    const carriers = sidesOf(bay)
+    const sites = sitesWithin(regionOf(bay), carriers, 0.01)
+    const alongMiddle = shareLineToNearest(sites, carriers, [3.5, 3], [4.5, 3])
+    expect([forceOn(alongMiddle, 'm0'), forceOn(alongMiddle, 'm2')]).toEqual([
+      expect.closeTo(0.5, 9),
+      expect.closeTo(0.5, 9),
+    ])
+    const across = shareLineToNearest(sites, carriers, [4, 0], [4, 6])
+    expect(across.lines).toEqual([])
+    expect(across.points.map(({ member, force }) => [member, Number(force.toFixed(9))])).toEqual([
+      ['m0', 3],
+      ['m2', 3],
+    ])
+    expect(sharePointToNearest(sites, [1, 2]).points).toEqual([{ member: 'm3', s: expect.closeTo(4, 9), force: 1 }])
+  })
+
+  test('no support: all of it is not carried', () => {
+    expect(share(bay, []).notCarried).toBeCloseTo(48, 9)
+    expect(sharePointToNearest([], [1, 1]).notCarried).toBe(1)
+    expect(shareLineToNearest([], [], [1, 1], [2, 1]).notCarried).toBe(1)
+  })
+})
+
+interface Case {
+  readonly ring: Ring
+  readonly region: Region
+  readonly carriers: readonly Carrier[]
+}
+
+/** A star-shaped outline with an opening, some of its sides supported, and beams inside that end anywhere. */
+/** Lengths to the millimetre. */
+const between = (min: number, max: number) => fc.integer({ min: min * 1000, max: max * 1000 }).map((mm) => mm / 1000)
+
+const cases: fc.Arbitrary<Case> = fc
+  .record({
+    radii: fc.array(between(2, 8), { minLength: 3, maxLength: 7 }),
+    hole: fc.tuple(between(-2, 2), between(0.2, 2)),
+    skip: fc.nat(5),
+    inner: fc.array(
+      fc.tuple(...[0, 1, 2, 3].map(() => between(-5, 5))) as unknown as fc.Arbitrary<
+        readonly [number, number, number, number]
+      >,
+      { maxLength: 3 },
+    ),
+    turn: between(0, 6),
+  })
+  .map(({ radii, hole: [x, size], skip, inner, turn }) => {
+    const ring = radii.map((r, i): Point => {
+      const angle = turn + (2 * Math.PI * i) / radii.length
+      return [r * Math.cos(angle), r * Math.sin(angle)]
+    })
+    const outline = regionOf(ring)
+    const carriers = [
+      ...sidesOf(ring).filter((_, i) => i !== skip),
+      ...inner
+        .filter(([ax, ay, bx, by]) => Math.hypot(bx - ax, by - ay) > 0.2)
+        .map(([ax, ay, bx, by], i) => carrier(`i${i}`, [ax, ay], [bx, by])),
+    ]
+    return { ring, carriers, region: difference(outline, regionOf(rect(x, x, x + size, x + size))) }
+  })
+
+describe('two-way sharing of any shape', () => {
+  test('every force arrives, to rounding', () => {
+    fc.assert(
+      fc.property(cases, ({ ring, region, carriers }) => {
+        const found = share(ring, carriers, region)
+        const { force, scale } = auditShare(found, carriers)
+        expect(Math.abs(force)).toBeLessThanOrEqual(1e-9 * scale)
+      }),
+      { numRuns: 300 },
+    )
+  })
+
+  test('the moment left over is that of all levers from a point to its foot', () => {
+    fc.assert(
+      fc.property(cases, ({ ring, region, carriers }) => {
+        const sites = sitesWithin(regionOf(ring), carriers, 0.01)
+        const found = shareAreaToNearest(sites, carriers, region)
+        const { moments } = auditShare(found, carriers)
+        const [dense, cells] = leverByCells(sites, region)
+        const area = regionArea(region)
+        for (const axis of [0, 1] as const)
+          expect(Math.abs(moments[axis] - dense[axis])).toBeLessThanOrEqual(0.02 * area + 40 / Math.sqrt(cells))
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  test('what each member gets is the area that is nearest to it', () => {
+    fc.assert(
+      fc.property(cases, ({ ring, region, carriers }) => {
+        const sites = sitesWithin(regionOf(ring), carriers, 0.01)
+        const found = shareAreaToNearest(sites, carriers, region)
+        const counted = areasByCells(sites, region)
+        for (const { member } of carriers)
+          expect(Math.abs(forceOn(found, member) - (counted.get(member) ?? 0))).toBeLessThanOrEqual(
+            0.02 * regionArea(region) + 0.1,
+          )
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  test('a region in two parts shares as both together', () => {
+    fc.assert(
+      fc.property(cases, ({ ring, region, carriers }) => {
+        const half = regionOf(rect(-20, -20, 0.3, 20))
+        const parts = [intersection(region, half), difference(region, half)].map((part) => share(ring, carriers, part))
+        const whole = share(ring, carriers, region)
+        for (const { member } of carriers)
+          expect(parts.reduce((sum, part) => sum + forceOn(part, member), 0)).toBeCloseTo(forceOn(whole, member), 4)
+      }),
+      { numRuns: 60 },
+    )
+  })
+
+  test('neither the order nor the direction of the members counts', () => {
+    fc.assert(
+      fc.property(cases, ({ ring, region, carriers }) => {
+        const turned = [...carriers].reverse().map(({ member, a, b }) => carrier(member, b, a))
+        const [found, other] = [share(ring, carriers, region), share(ring, turned, region)]
+        for (const { member } of carriers) expect(forceOn(other, member)).toBeCloseTo(forceOn(found, member), 7)
+      }),
+      { numRuns: 60 },
+    )
+  })
+
+  test('every length of a line arrives where its points are nearest', () => {
+    fc.assert(
+      fc.property(cases, between(0, 6), ({ ring, carriers }, angle) => {
+        const sites = sitesWithin(regionOf(ring), carriers, 0.01)
+        if (sites.length === 0) return
+        const [a, b]: readonly Point[] = [
+          [-1.5 * Math.cos(angle), -1.5 * Math.sin(angle)],
+          [1.5 * Math.cos(angle), 1.5 * Math.sin(angle)],
+        ]
+        if (!a || !b) return
+        const found = shareLineToNearest(sites, carriers, a, b)
+        expect(Math.abs(auditShare(found, carriers).force)).toBeLessThanOrEqual(1e-9 * found.applied)
+        const dense = new Map<string, number>()
+        const n = 3000
+        for (let i = 0; i < n; i++) {
+          const feet = nearestFeet(sites, along(a, b, (distance(a, b) * (i + 0.5)) / n))
+          for (const { site } of feet)
+            for (const { member } of site.owners)
+              dense.set(member, (dense.get(member) ?? 0) + found.applied / n / feet.length / site.owners.length)
+        }
+        for (const { member } of carriers)
+          expect(Math.abs(forceOn(found, member) - (dense.get(member) ?? 0))).toBeLessThanOrEqual(0.01)
+      }),
+      { numRuns: 100 },
+    )
+  })
+})
+
+const step = 0.06
+
+function eachCell(region: Region, visit: (at: Point, area: number) => void): number {
+  let cells = 0
+  for (let x = -8.5; x < 8.5; x += step)
+    for (let y = -8.5; y < 8.5; y += step) {
+      const at: Point = [x + step / 2, y + step / 2]
+      if (!contains(region, at)) continue
+      cells++
+      visit(at, step * step)
+    }
+  return cells
+}
+
+/** Brute force: the moments of small cells less those of their feet. */
+function leverByCells(sites: Parameters<typeof nearestFeet>[0], region: Region): readonly [Point, number] {
+  let [mx, my] = [0, 0]
+  const cells = eachCell(region, (at, area) => {
+    const feet = sites.map((site) => footOnSite(site, at)).sort((p, q) => p.gap - q.gap)
+    const foot = feet[0]?.at ?? [0, 0]
+    mx += area * (at[0] - (feet.length === 0 ? 0 : foot[0]))
+    my += area * (at[1] - (feet.length === 0 ? 0 : foot[1]))
+  })
+  return [sites.length === 0 ? regionMoments(region) : [mx, my], cells + 1]
+}
+
+function areasByCells(sites: Parameters<typeof nearestFeet>[0], region: Region): ReadonlyMap<string, number> {
+  const areas = new Map<string, number>()
+  eachCell(region, (at, area) => {
+    const feet = nearestFeet(sites, at)
+    for (const { site } of feet)
+      for (const { member } of site.owners)
+        areas.set(member, (areas.get(member) ?? 0) + area / feet.length / site.owners.length)
+  })
+  return areas
+}

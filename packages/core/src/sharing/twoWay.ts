@@ -1,0 +1,146 @@
+import type { Point } from '../geometry/point'
+import { regionArea, regionMoments, type Region } from '../geometry/polygon'
+import { distance } from '../geometry/segment'
+import { piecesBeside, raysBeside } from './besideSite'
+import { mergeLines } from './mergeLines'
+import { breaksAlong } from './nearestAlong'
+import { cornersOf, nearestFeet, type Foot } from './nearest'
+import { bendsOf, type Carrier } from './rails'
+import { areasRound } from './roundCorner'
+import { emptyShare, type Share, type ShareLine, type SharePoint } from './share'
+import { placeOn, type Site } from './sites'
+
+/** Shares one unit of pressure over a region: every point goes to the nearest point of the sites (docs/methods/two-way.md). */
+export function shareAreaToNearest(sites: readonly Site[], carriers: readonly Carrier[], region: Region): Share {
+  const applied = regionArea(region)
+  const alone: Share = { ...emptyShare, applied, appliedMoments: regionMoments(region) }
+  if (sites.length === 0) return { ...alone, notCarried: applied }
+  const lines = sites.flatMap((site) =>
+    ([1, -1] as const).flatMap((side) =>
+      piecesBeside(raysBeside(site, sites, side, region)).flatMap(({ s0, s1, q0, q1 }) =>
+        q0 === 0 && q1 === 0 ? [] : linesOn(site, s0, s1, q0, q1),
+      ),
+    ),
+  )
+  const points = cornersOf(sites).flatMap((corner) =>
+    [...areasRound(corner, sites, region)].flatMap(([{ site, s }, area]) => pointsOn(site, s, area)),
+  )
+  return { ...alone, lines: added(lines, carriers), points: joined(points) }
+}
+
+/** Shares one unit of line load along a–b. */
+export function shareLineToNearest(sites: readonly Site[], carriers: readonly Carrier[], a: Point, b: Point): Share {
+  const length = distance(a, b)
+  const alone: Share = {
+    ...emptyShare,
+    applied: length,
+    appliedMoments: [((a[0] + b[0]) / 2) * length, ((a[1] + b[1]) / 2) * length],
+  }
+  if (sites.length === 0) return { ...alone, notCarried: length }
+  const at = (t: number): Point => [a[0] + ((b[0] - a[0]) * t) / length, a[1] + ((b[1] - a[1]) * t) / length]
+  const lines: ShareLine[] = []
+  const points: SharePoint[] = []
+  const stops = breaksAlong(sites, a, b)
+  stops.slice(1).forEach((to, i) => {
+    const from = stops[i] ?? 0
+    const feet = nearestFeet(sites, at((from + to) / 2))
+    for (const foot of feet) {
+      const load = (to - from) / feet.length
+      const run = Math.abs(runOn(foot, b, a, length)) * (to - from)
+      if (run < tiny) points.push(...pointsOn(foot.site, foot.s, load))
+      else lines.push(...linesOn(foot.site, foot.s - run / 2, foot.s + run / 2, load / run, load / run))
+    }
+  })
+  return { ...alone, lines: added(lines, carriers), points: joined(points) }
+}
+
+/** A length that only rounding makes, m. */
+const tiny = 1e-12
+
+/** How far the foot moves along its site for each metre of the line; 0 where it stays at an end. */
+function runOn({ site, s }: Foot, b: Point, a: Point, length: number): number {
+  if (s <= 0 || s >= site.length) return 0
+  return ((b[0] - a[0]) * site.u[0] + (b[1] - a[1]) * site.u[1]) / length
+}
+
+/** Shares one unit of force at a point. */
+export function sharePointToNearest(sites: readonly Site[], at: Point): Share {
+  const alone: Share = { ...emptyShare, applied: 1, appliedMoments: at }
+  if (sites.length === 0) return { ...alone, notCarried: 1 }
+  const feet = nearestFeet(sites, at)
+  return { ...alone, points: joined(feet.flatMap(({ site, s }) => pointsOn(site, s, 1 / feet.length))) }
+}
+
+/** One value along all sites, the same per length. */
+export function shareAreaEvenly(sites: readonly Site[], carriers: readonly Carrier[], region: Region): Share {
+  const applied = regionArea(region)
+  const alone: Share = { ...emptyShare, applied, appliedMoments: regionMoments(region) }
+  const length = sites.reduce((sum, site) => sum + site.length, 0)
+  if (length === 0) return { ...alone, notCarried: applied }
+  const q = applied / length
+  return {
+    ...alone,
+    lines: added(
+      sites.flatMap((site) => linesOn(site, 0, site.length, q, q)),
+      carriers,
+    ),
+  }
+}
+
+/** A stretch of load along a site, by equal parts on the members that own it. */
+function linesOn({ owners }: Site, s0: number, s1: number, q0: number, q1: number): readonly ShareLine[] {
+  const part = 1 / owners.length
+  return owners.map((owner) => {
+    const [from, to] = [placeOn(owner, s0), placeOn(owner, s1)]
+    const { member } = owner
+    return owner.way > 0
+      ? { member, s0: from, s1: to, q0: q0 * part, q1: q1 * part }
+      : { member, s0: to, s1: from, q0: q1 * part, q1: q0 * part }
+  })
+}
+
+const pointsOn = ({ owners }: Site, s: number, force: number): readonly SharePoint[] =>
+  owners.map((owner) => ({ member: owner.member, s: placeOn(owner, s), force: force / owners.length }))
+
+/** Forces at one place of a member as one. */
+function joined(points: readonly SharePoint[]): readonly SharePoint[] {
+  const found = new Map<string, SharePoint>()
+  for (const point of points) {
+    const key = `${point.member} ${Math.round(point.s * 1e6)}`
+    const known = found.get(key)
+    found.set(key, known ? { ...known, force: known.force + point.force } : point)
+  }
+  return [...found.values()].sort((p, q) => (p.member === q.member ? p.s - q.s : p.member < q.member ? -1 : 1))
+}
+
+/** What comes from both sides of a member as one ordinate, in the fewest pieces. */
+function added(lines: readonly ShareLine[], carriers: readonly Carrier[]): readonly ShareLine[] {
+  const byMember = new Map<string, ShareLine[]>()
+  for (const line of lines) {
+    const there = byMember.get(line.member)
+    if (there) there.push(line)
+    else byMember.set(line.member, [line])
+  }
+  return mergeLines([...byMember.values()].flatMap(sumOf), bendsOf(carriers))
+}
+
+/** Lines of one member, which may lie over one another, as pieces one after the other. */
+function sumOf(lines: readonly ShareLine[]): readonly ShareLine[] {
+  const [first] = lines
+  if (!first) return []
+  const stops = lines.flatMap(({ s0, s1 }) => [s0, s1]).sort((p, q) => p - q)
+  const places = stops.filter((s, i) => i === 0 || s - (stops[i - 1] ?? 0) > tiny)
+  const sum = places.slice(1).map((to, i) => ({ member: first.member, s0: places[i] ?? 0, s1: to, q0: 0, q1: 0 }))
+  let start = 0
+  for (const line of [...lines].sort((p, q) => p.s0 - q.s0)) {
+    const at = (s: number) => line.q0 + ((line.q1 - line.q0) * (s - line.s0)) / (line.s1 - line.s0)
+    while ((sum[start]?.s1 ?? Infinity) <= line.s0 + tiny) start++
+    for (let k = start; k < sum.length; k++) {
+      const piece = sum[k]
+      if (!piece || piece.s0 >= line.s1 - tiny) break
+      piece.q0 += at(piece.s0)
+      piece.q1 += at(piece.s1)
+    }
+  }
+  return sum
+}
