@@ -390,6 +390,11 @@ const triggers: readonly Trigger[] = [
     }),
     says: /^Under panel P1, B5 and B6 are nearer than 50 mm and share as one support\.$/,
   },
+  {
+    code: 'panel.corners',
+    make: storeyWith(({ building, layout }) => building.panel(layout, rectangle(0, 4, 6, 8), { sharing: 'corners' })),
+    says: /^Panel P2 hands its load to its corners, and columns or beams stand under fewer than three of them/,
+  },
   { code: 'wind.roof-underived', make: windy(20, 12, 9), says: /^Wind on the roof is not derived yet/ },
   {
     code: 'wind.structural-factor',

@@ -63,6 +63,7 @@ export function randomBuilding(seed: number): Document {
   // after all else, so that seeds that once failed still make the building that failed
   for (const layout of layouts) addBentBeams({ building, dice, layout, stock, ...lines })
   makeContinuous(building.records, seed)
+  if ([0, 5, 6, 7, 8].includes(seed % 10)) shareOtherwise(building.records, seed)
   return building.document
 }
 
@@ -70,6 +71,22 @@ export function randomBuilding(seed: number): Document {
 function makeContinuous(records: Rec[], seed: number): void {
   records.forEach((record, i) => {
     if (record.kind === 'member' && (i + seed) % 3 === 0) records[i] = { ...record, spans: 'continuous' }
+  })
+}
+
+/** In half of the buildings panels share by all rules, and some members take nothing, without a throw of the dice. */
+function shareOtherwise(records: Rec[], seed: number): void {
+  const rules = ['oneWay', 'twoWay', 'surrounding', 'even', 'corners', 'twoWay'] as const
+  records.forEach((record, i) => {
+    if (record.kind === 'panel')
+      records[i] = {
+        ...record,
+        sharing: rules[(i + seed) % rules.length] ?? 'oneWay',
+        sparedAngle: (i + seed) % 7 === 0 ? 0 : null,
+        supportReach: (i + seed) % 5 === 0 ? 0.1 : null,
+        spanLimit: (i + seed) % 4 === 0 ? 0.3 : null,
+      }
+    if (record.kind === 'member' && (i + seed) % 13 === 0) records[i] = { ...record, takesLoad: false }
   })
 }
 

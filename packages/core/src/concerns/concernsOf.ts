@@ -8,7 +8,7 @@ import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing } from './idle'
 import { jointConcerns } from './joints'
 import { lostLoads, strandedColumns } from './lostLoads'
 import { overlappingPanels, overlappingSlopes } from './overlaps'
-import { closeSupports, oneSupport } from './sharing'
+import { closeSupports, cornersMissing, oneSupport } from './sharing'
 import { strutEnds } from './strutEnds'
 import { unloadedPanels } from './unloadedPanels'
 import { unusualValues } from './usualRanges'
@@ -46,6 +46,7 @@ const checks: readonly Check[] = [
   lostLoads,
   oneSupport,
   closeSupports,
+  cornersMissing,
 ]
 
 const rank = { blocking: 0, caution: 1, note: 2 } as const

@@ -34,6 +34,21 @@ export function oneSupport(state: ProjectState): readonly Concern[] {
   }))
 }
 
+/** Panels that hand their load to corners, and have too few of them that something stands under. */
+export function cornersMissing(state: ProjectState): readonly Concern[] {
+  const panels = new Map(
+    sharedPanels(state).flatMap(({ floor, source: { panel, share } }) =>
+      panel.panel.sharing === 'corners' && share.notCarried > 0 ? [[panel.panel.id, floor] as const] : [],
+    ),
+  )
+  return [...panels].map(([id, floor]) => ({
+    code: 'panel.corners',
+    severity: 'blocking',
+    about: [expandedAt(floor, id)],
+    data: { label: labelOf(state.document, id) },
+  }))
+}
+
 /** Members nearer than 50 mm along a strip, which share as one support. */
 export function closeSupports(state: ProjectState): readonly Concern[] {
   const found = new Map<string, Concern>()

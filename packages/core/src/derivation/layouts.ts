@@ -44,6 +44,7 @@ import {
   type LayoutPlan,
   type Source,
 } from '../rundown/sources'
+import type { Path } from '../sharing/dividing'
 import { groundOf, sharerOf } from '../sharing/ground'
 import { carriersOf, usualLimits, type Carrier, type Limits } from '../sharing/rails'
 import type { Share } from '../sharing/share'
@@ -53,6 +54,10 @@ import { stage } from './stage'
 
 interface Shares {
   readonly shares: readonly Share[]
+}
+
+interface PanelShares extends Shares {
+  readonly dividing: readonly Path[]
 }
 
 const bytesOfShares = ({ shares }: Shares): number => shares.reduce((sum, { lines }) => sum + 80 * lines.length, 500)
@@ -76,11 +81,11 @@ const panelStage = stage(
 /** Shares of every region of one panel per unit pressure: solved once, then it serves every case. */
 const panelShareStage = stage(
   'panelShare',
-  (plan: PanelPlan, carriers: readonly Carrier[], columns: readonly Column[], limits: Limits): Shares => {
+  (plan: PanelPlan, carriers: readonly Carrier[], columns: readonly Column[], limits: Limits): PanelShares => {
     const sharer = sharerOf(groundOf(plan, carriers, columns, limits))
-    return { shares: plan.regions.map(({ region }) => sharer.area(region)) }
+    return { shares: plan.regions.map(({ region }) => sharer.area(region)), dividing: sharer.dividing(plan.net) }
   },
-  bytesOfShares,
+  (shares) => bytesOfShares(shares) + 60 * shares.dividing.length,
 )
 
 const segmentsStage = stage('wallSegments', (run: WallShape): { readonly segments: readonly WallSegment[] } => ({
@@ -120,7 +125,7 @@ const operatorStage = stage(
   (
     frame: FramePlan,
     panels: readonly PanelPlan[],
-    panelShares: readonly Shares[],
+    panelShares: readonly PanelShares[],
     walls: readonly { readonly run: WallShape; readonly segment: WallSegment }[],
     wallShares: readonly Shares[],
     typed: readonly Source[],
@@ -130,6 +135,7 @@ const operatorStage = stage(
     const plan: LayoutPlan = {
       frame,
       panels,
+      dividing: panelShares.map(({ dividing }) => dividing),
       slopes,
       sources: [
         ...panels.flatMap((panel, i) =>

@@ -12,7 +12,9 @@ import { layoutOutline } from '../editing/outline'
 import { csvFiles } from '../exchange/csv'
 import { memberLoadSums, resultsJson, type ResultStage } from '../exchange/results'
 import { balanceOf } from '../derivation/balance'
+import type { SharingRule } from '../sharing/ground'
 import { byValue } from './byValue'
+import { compareRules } from './compareRules'
 import { columnView } from './columnView'
 import { elevationView, type ElevationAxis } from './elevationView'
 import { envelopeRows, governing } from './envelopeViews'
@@ -36,6 +38,14 @@ export type Query =
   | { readonly kind: 'member'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'column'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'panel'; readonly expandedId: string; readonly caseId: string }
+  | {
+      readonly kind: 'compare'
+      readonly levelId: string
+      /** All panels of the level where null. */
+      readonly panelId: string | null
+      readonly caseId: string
+      readonly rules: readonly SharingRule[]
+    }
   | { readonly kind: 'balance'; readonly caseId: string }
   | { readonly kind: 'byValue'; readonly text: string; readonly caseId: string }
   | { readonly kind: 'keys' }
@@ -68,6 +78,7 @@ const answers = {
   member: (state, { expandedId, caseId }) => memberView(state, expandedId, caseId),
   column: (state, { expandedId, caseId }) => columnView(state, expandedId, caseId),
   panel: (state, { expandedId, caseId }) => panelView(state, expandedId, caseId),
+  compare: (state, { levelId, panelId, caseId, rules }) => compareRules(state, levelId, panelId, caseId, rules),
   balance: (state, { caseId }) => balanceOf(state, caseId),
   byValue: (state, { text, caseId }) => byValue(state, text, caseId, formatOf(state)),
   keys: (state) => [...state.keys.values()],

@@ -9,7 +9,7 @@ import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
 import { labelOf, memberOf, panelOf, sectionOf } from '../document/labels'
-import type { Member, Strut } from '../document/recordKinds'
+import type { Member, Panel, Strut } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { centroid, type Region } from '../geometry/polygon'
 import { memberLoads, type LoadLine, type LoadPoint } from '../rundown/memberLines'
@@ -23,6 +23,8 @@ export interface BeamView {
   readonly path: readonly Point[]
   readonly section: string
   readonly stable: boolean
+  /** Whether panels and walls hand it load. */
+  readonly takesLoad: boolean
   /** What lands directly in the case, all sources summed. */
   readonly lines: readonly LoadLine[]
   readonly points: readonly LoadPoint[]
@@ -56,6 +58,7 @@ export interface RegionView {
   readonly pressure: number
   readonly notCarriedArea: number
   readonly spanAngle: number
+  readonly sharing: Panel['sharing']
 }
 
 export interface WallView {
@@ -147,6 +150,12 @@ export interface OpeningView {
   readonly outline: readonly Point[]
 }
 
+/** Of a panel the lines that part what goes to one member from what goes to another. */
+export interface DividingView {
+  readonly expandedId: string
+  readonly paths: readonly (readonly Point[])[]
+}
+
 /** One level as the plan draws it, for one case. */
 export interface FloorView {
   readonly levelId: string
@@ -164,6 +173,7 @@ export interface FloorView {
   readonly stairs: readonly StairView[]
   readonly barriers: readonly BarrierView[]
   readonly area: number
+  readonly dividing: readonly DividingView[]
 }
 
 export function floorView(state: ProjectState, levelId: string, caseId: string): FloorView | null {
@@ -188,19 +198,24 @@ export function floorView(state: ProjectState, levelId: string, caseId: string):
     stairs: stairViews(state, floor, caseId),
     barriers: barrierViews(state, floor, caseId),
     area: floorArea(state, floor),
+    dividing: floor.operator.plan.panels.map(({ panel: { id } }, i) => ({
+      expandedId: expandedAt(floor, id),
+      paths: floor.operator.plan.dividing[i] ?? [],
+    })),
   }
 }
 
 function beamViews(state: ProjectState, floor: FloorState, caseId: string): readonly BeamView[] {
   const at = readCase(state, caseId)
   const loads = memberLoads(floor.operator, (row) => at(floor.intensities, row))
-  return floor.operator.plan.frame.beams.map(({ member: { id, role, path }, stable }, row) => ({
+  return floor.operator.plan.frame.beams.map(({ member: { id, role, path, takesLoad }, stable }, row) => ({
     id,
     expandedId: expandedAt(floor, id),
     label: labelOf(state.document, id),
     role,
     path,
     stable,
+    takesLoad,
     section: sectionOf(state.document, memberOf(state.document, id))?.name ?? '',
     lines: loads[row]?.lines ?? [],
     points: loads[row]?.points ?? [],
@@ -241,6 +256,7 @@ function regionViews(state: ProjectState, floor: FloorState, caseId: string): re
         pressure: at(floor.intensities, row),
         notCarriedArea: floor.operator.notCarried[row] ?? 0,
         spanAngle: panel.spanAngle,
+        sharing: panel.sharing,
       },
     ]
   })

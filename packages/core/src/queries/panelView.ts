@@ -5,6 +5,8 @@ import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, panelOf, splitExpanded } from '../document/labels'
 import { regionArea } from '../geometry/polygon'
+import type { Panel } from '../document/recordKinds'
+import type { SparseRows } from '../rundown/operator'
 import type { RegionSource } from '../rundown/sources'
 import { auditShare } from '../sharing/audit'
 import { sourceAddress } from './pathRows'
@@ -21,6 +23,7 @@ export interface PanelRegionView {
 }
 
 export interface PanelTakerView {
+  readonly kind: 'beam' | 'column'
   readonly expandedId: string
   readonly label: string
   readonly force: number
@@ -37,6 +40,7 @@ export interface PanelView {
   readonly gross: number
   readonly net: number
   readonly spanAngle: number
+  readonly sharing: Panel['sharing']
   readonly regions: readonly PanelRegionView[]
   readonly takers: readonly PanelTakerView[]
   readonly applied: number
@@ -69,6 +73,7 @@ export function panelView(state: ProjectState, expandedId: string, caseId: strin
     gross: regionArea(plan.outline),
     net: regionArea(plan.net),
     spanAngle: record.spanAngle,
+    sharing: record.sharing,
     regions: sources.map((entry) => regionRow(state, entry, caseId, levelId)),
     takers: takersOf(state, floor, sources),
     applied: sum(({ source, intensity }) => source.share.applied * intensity),
@@ -124,23 +129,31 @@ function regionRow(
 }
 
 function takersOf(state: ProjectState, floor: FloorState, sources: readonly LoadedRegion[]): readonly PanelTakerView[] {
-  const { start, index, value } = floor.operator.toBeams
+  const { toBeams, toColumns, plan } = floor.operator
+  const taken = [
+    ...forcesOn(toBeams, sources).map(([row, force]) => ['beam', plan.frame.beams[row], force] as const),
+    ...forcesOn(toColumns, sources).map(([row, force]) => ['column', plan.frame.columns[row], force] as const),
+  ]
+  const total = taken.reduce((sum, [, , force]) => sum + force, 0)
+  return taken.map(([kind, taker, force]) => {
+    const id = taker?.member.id ?? ''
+    return {
+      kind,
+      expandedId: expandedAt(floor, id),
+      label: labelOf(state.document, id),
+      force,
+      share: total === 0 ? 0 : force / total,
+    }
+  })
+}
+
+/** Forces of loaded regions by row of what takes them. */
+function forcesOn({ start, index, value }: SparseRows, sources: readonly LoadedRegion[]) {
   const forces = new Map<number, number>()
   for (const { row, intensity } of sources)
     for (let e = start[row] ?? 0; e < (start[row + 1] ?? 0); e++) {
-      const beam = index[e] ?? 0
-      forces.set(beam, (forces.get(beam) ?? 0) + (value[e] ?? 0) * intensity)
+      const taker = index[e] ?? 0
+      forces.set(taker, (forces.get(taker) ?? 0) + (value[e] ?? 0) * intensity)
     }
-  const total = [...forces.values()].reduce((sum, force) => sum + force, 0)
-  return [...forces]
-    .sort(([a], [b]) => a - b)
-    .map(([beam, force]) => {
-      const id = floor.operator.plan.frame.beams[beam]?.member.id ?? ''
-      return {
-        expandedId: expandedAt(floor, id),
-        label: labelOf(state.document, id),
-        force,
-        share: total === 0 ? 0 : force / total,
-      }
-    })
+  return [...forces].sort(([a], [b]) => a - b)
 }

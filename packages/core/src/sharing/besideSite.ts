@@ -24,12 +24,13 @@ const frameOf =
 
 /** Another site as what ends the rays. */
 interface Rival {
+  readonly site: Site
   readonly heights: readonly Height[]
   /** The height at which it is as near as the axis, over s. */
   readonly at: (s: number) => number
 }
 
-function rivalOf(p: Point, q: Point): Rival {
+function rivalOf(site: Site, p: Point, q: Point): Rival {
   const ends = [p, q].flatMap(toEnd)
   const length = Math.hypot(q[0] - p[0], q[1] - p[1])
   const [us, ut] = [(q[0] - p[0]) / length, (q[1] - p[1]) / length]
@@ -48,6 +49,7 @@ function rivalOf(p: Point, q: Point): Rival {
     return foot >= -1e-9 && foot <= length + 1e-9 ? t : Infinity
   }
   return {
+    site,
     heights: [...ends, ...alongIt],
     at: (s) => ends.reduce((least, end) => Math.min(least, heightAt(end, s)), met(s)),
   }
@@ -83,20 +85,27 @@ export interface Rays {
   readonly stops: readonly number[]
   /** The height of the nearest rival over s. */
   readonly height: (s: number) => number
+  /** The rival that is met there. */
+  readonly rival: (s: number) => Site | undefined
   /** Length of the ray at s that lies in the region. */
   readonly within: (s: number) => number
 }
+
+const noRays: Rays = { stops: [], height: () => 0, rival: () => undefined, within: () => 0 }
 
 export function raysBeside(site: Site, sites: readonly Site[], side: 1 | -1, region: Region): Rays {
   const toFrame = frameOf(site, side)
   const rivals = sites
     .filter((other) => other !== site)
-    .map(({ a, b }) => rivalOf(toFrame(a), toFrame(b)))
+    .map((other) => rivalOf(other, toFrame(other.a), toFrame(other.b)))
     // those that are near say soonest that another is not the nearest
-    .sort((p, q) => p.at(site.length / 2) - q.at(site.length / 2))
+    .sort((p, q) => (p.at(site.length / 2) < q.at(site.length / 2) ? -1 : 1))
   const sides = sidesOf(region, toFrame)
-  if (!sides.some(({ t0, t1 }) => t0 > 0 || t1 > 0)) return { stops: [], height: () => 0, within: () => 0 }
+  if (!sides.some(({ t0, t1 }) => t0 > 0 || t1 > 0)) return noRays
   const height = (s: number) => rivals.reduce((least, { at }) => Math.min(least, at(s)), Infinity)
+  const rival = (s: number) =>
+    rivals.reduce<Rival | undefined>((best, one) => (one.at(s) < (best?.at(s) ?? Infinity) ? one : best), undefined)
+      ?.site
   const within = (s: number): number => {
     const top = height(s)
     const borders = sides.filter(({ s0, s1 }) => s0 <= s && s < s1).map((edge) => onSide(edge, s))
@@ -106,7 +115,7 @@ export function raysBeside(site: Site, sites: readonly Site[], side: 1 | -1, reg
       length += Math.max(0, Math.min(borders[k + 1] ?? 0, top) - Math.max(borders[k] ?? 0, 0))
     return length
   }
-  return { stops: stopsOf(site.length, rivals, sides), height, within }
+  return { stops: stopsOf(site.length, rivals, sides), height, rival, within }
 }
 
 function stopsOf(length: number, rivals: readonly Rival[], sides: readonly Side[]): readonly number[] {

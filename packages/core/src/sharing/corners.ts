@@ -1,13 +1,13 @@
 import type { Column } from '../building/frame'
 import type { Point } from '../geometry/point'
-import { corners as cornersOfRing, type Region } from '../geometry/polygon'
+import { corners as cornersOfRing, meanOf, type Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import { feetUnder } from './feetUnder'
 import type { Carrier } from './rails'
 import { emptyShare, sumOfShares, type Share } from './share'
 
-/** A corner of a panel that something stands under, and what one unit of force there hands on. */
+/** What stands under a corner of a panel, where it truly is within the tolerance, and what one unit of force there hands on. */
 export interface CornerSupport {
   readonly at: Point
   readonly share: Share
@@ -21,17 +21,27 @@ export function cornerSupports(
 ): readonly CornerSupport[] {
   return outline.flatMap(cornersOfRing).flatMap((at): CornerSupport[] => {
     const share = standsOn(at, carriers, columns)
-    return share ? [{ at, share }] : []
+    return share ? [{ at: share.appliedMoments, share }] : []
   })
 }
 
 function standsOn(at: Point, carriers: readonly Carrier[], columns: readonly Column[]): Share | undefined {
-  const alone: Share = { ...emptyShare, applied: 1, appliedMoments: at }
   const column = columns.find((entry) => distance(entry.at, at) <= onLine)
-  if (column) return { ...alone, onColumns: [{ member: column.member.id, at: column.at, force: 1 }] }
+  if (column)
+    return {
+      ...emptyShare,
+      onColumns: [{ member: column.member.id, at: column.at, force: 1 }],
+      applied: 1,
+      appliedMoments: column.at,
+    }
   const feet = feetUnder(at, carriers)
   if (feet.length === 0) return undefined
-  return { ...alone, points: feet.map(({ member, s }) => ({ member, s, force: 1 / feet.length })) }
+  return {
+    ...emptyShare,
+    points: feet.map(({ member, s }) => ({ member, s, force: 1 / feet.length })),
+    applied: 1,
+    appliedMoments: meanOf(feet.map((foot) => foot.at)),
+  }
 }
 
 /**
@@ -52,14 +62,10 @@ export function shareToCorners(supports: readonly CornerSupport[], applied: numb
   )
 }
 
-/** Whether forces at these points can keep any moment: three of them span a triangle of some size. */
-export const spanPlane = (points: readonly Point[]): boolean =>
-  planarForces(points, 1, points[0] ?? [0, 0]) !== undefined
-
 function planarForces(points: readonly Point[], force: number, [mx, my]: Point): readonly number[] | undefined {
   const n = points.length
   if (n < 3) return undefined
-  const [cx, cy] = [mean(points, 0), mean(points, 1)]
+  const [cx, cy] = meanOf(points)
   let [xx, xy, yy] = [0, 0, 0]
   for (const [x, y] of points) {
     xx += (x - cx) ** 2
@@ -73,6 +79,3 @@ function planarForces(points: readonly Point[], force: number, [mx, my]: Point):
   const [gx, gy] = [(yy * ex - xy * ey) / spread, (xx * ey - xy * ex) / spread]
   return points.map(([x, y]) => force / n + gx * (x - cx) + gy * (y - cy))
 }
-
-const mean = (points: readonly Point[], axis: 0 | 1): number =>
-  points.reduce((sum, p) => sum + p[axis], 0) / points.length

@@ -6,6 +6,7 @@ import type { Carrier } from './rails'
 export interface FootUnder {
   readonly member: string
   readonly s: number
+  readonly at: Point
   readonly gap: number
 }
 
@@ -15,9 +16,10 @@ export function feetUnder(at: Point, carriers: readonly Carrier[]): readonly Foo
   for (const { member, a, b, from } of carriers) {
     const s = footOn(a, b, at, onLine)
     if (s === undefined) continue
-    const gap = distance(at, along(a, b, s))
+    const foot = along(a, b, s)
+    const gap = distance(at, foot)
     const known = feet.get(member)
-    if (!known || gap < known.gap) feet.set(member, { member, s: from + s, gap })
+    if (!known || gap < known.gap) feet.set(member, { member, s: from + s, at: foot, gap })
   }
   return [...feet.values()]
 }

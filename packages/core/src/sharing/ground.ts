@@ -4,8 +4,9 @@ import type { Point } from '../geometry/point'
 import { regionArea, regionMoments, type Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import { cornerSupports, shareToCorners } from './corners'
+import { dividingOfSites, dividingOfStrips, type Path } from './dividing'
 import type { Overhang } from './lever'
-import { shareArea, shareLine, sharePoint } from './oneWay'
+import { shareArea, shareLine, sharePoint, stripGround } from './oneWay'
 import { runsAlong, type Carrier, type Limits } from './rails'
 import type { Share } from './share'
 import { sitesAround, sitesWithin } from './sites'
@@ -56,6 +57,8 @@ export interface Sharer {
   readonly area: (region: Region) => Share
   readonly line: (a: Point, b: Point) => Share
   readonly point: (at: Point) => Share
+  /** Lines that part what goes to one support from what goes to another, within a region. */
+  readonly dividing: (region: Region) => readonly Path[]
 }
 
 const rules: Readonly<Record<SharingRule, (ground: Ground) => Sharer>> = {
@@ -63,12 +66,17 @@ const rules: Readonly<Record<SharingRule, (ground: Ground) => Sharer>> = {
     area: (region) => shareArea(ground, region),
     line: (a, b) => shareLine(ground, a, b),
     point: (at) => sharePoint(ground, at),
+    dividing: () => dividingOfStrips(stripGround(ground), ground.spanAngle),
   }),
   twoWay: ({ border, carriers, limits }) => toNearest(sitesWithin(border, carriers, limits.reach), carriers),
   surrounding: ({ border, carriers, limits }) => toNearest(sitesAround(border, carriers, limits.reach), carriers),
   even: ({ border, carriers, limits }) => {
     const sites = sitesAround(border, carriers, limits.reach)
-    return { ...toNearest(sites, carriers), area: (region) => shareAreaEvenly(sites, carriers, region) }
+    return {
+      ...toNearest(sites, carriers),
+      area: (region) => shareAreaEvenly(sites, carriers, region),
+      dividing: () => [],
+    }
   },
   corners: ({ border, carriers, columns }) => {
     const supports = cornerSupports(border, carriers, columns)
@@ -79,6 +87,7 @@ const rules: Readonly<Record<SharingRule, (ground: Ground) => Sharer>> = {
         return shareToCorners(supports, length, [((a[0] + b[0]) / 2) * length, ((a[1] + b[1]) / 2) * length])
       },
       point: (at) => shareToCorners(supports, 1, at),
+      dividing: () => [],
     }
   },
 }
@@ -87,6 +96,7 @@ const toNearest = (sites: ReturnType<typeof sitesWithin>, carriers: readonly Car
   area: (region) => shareAreaToNearest(sites, carriers, region),
   line: (a, b) => shareLineToNearest(sites, carriers, a, b),
   point: (at) => sharePointToNearest(sites, at),
+  dividing: (region) => dividingOfSites(sites, region),
 })
 
 export const sharerOf = (ground: Ground): Sharer => rules[ground.rule](ground)

@@ -33,16 +33,16 @@ export function shareLine(panel: OneWayPanel, a: Point, b: Point): Share {
   const edge = edgeOf(turn.uv(a), turn.uv(b))
   const across = edge.v1 - edge.v0
   if (across > 1e-6 * length) return collect(panel, { kind: 'line', edge, perV: length / across }, length, moments)
-  return shareAlongStrip(groundOf(panel), edge, length, moments)
+  return shareAlongStrip(stripGround(panel), edge, length, moments)
 }
 
 /** Shares one unit of force at a point inside the panel. */
 export function sharePoint(panel: OneWayPanel, at: Point): Share {
   const turned = turnTo(panel.spanAngle).uv(at)
-  return shareAlongStrip(groundOf(panel), edgeOf(turned, turned), 1, at)
+  return shareAlongStrip(stripGround(panel), edgeOf(turned, turned), 1, at)
 }
 
-const groundOf = ({ outline, spanAngle, overhang, carriers, limits }: OneWayPanel): StripGround => ({
+export const stripGround = ({ outline, spanAngle, overhang, carriers, limits }: OneWayPanel): StripGround => ({
   outline: edgesOf(outline, turnTo(spanAngle)),
   rails: railsOf(carriers, spanAngle, outline, limits),
   overhang,
@@ -50,7 +50,7 @@ const groundOf = ({ outline, spanAngle, overhang, carriers, limits }: OneWayPane
 })
 
 function collect(panel: OneWayPanel, load: Loaded, applied: number, appliedMoments: Point): Share {
-  const ground = groundOf(panel)
+  const ground = stripGround(panel)
   const tally: Tally = { lines: [], notCarried: 0, torque: 0, merged: new Map() }
   const stops = breakpoints(ground, load)
   for (let i = 1; i < stops.length; i++) shareBand(ground, load, stops[i - 1] ?? 0, stops[i] ?? 0, tally)

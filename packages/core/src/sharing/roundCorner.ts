@@ -1,11 +1,16 @@
 import type { Point } from '../geometry/point'
 import { eachEdge, regionArea, type Region } from '../geometry/polygon'
-import type { Corner, SiteEnd } from './nearest'
+import { footOnSite, type Corner, type SiteEnd } from './nearest'
 import type { Site } from './sites'
 
 // Round the free end of a member, or an outer corner that members share, the nearest point is the corner itself. Seen from
 // there in polar coordinates every border (half-way to another end, half-way to a line, a side of the region) has the form
 // 1/r = α + β·ω, so that the angles at which one gives way to another are roots of A cos θ + B sin θ = C.
+
+/** Areas below this are what rounding leaves, m². */
+const rounding = 1e-14
+/** A corner as near as this to a site lies on it, m. */
+const onIt = 1e-9
 
 /** A straight line where alpha is 0; a parabola about the corner where alpha is the size of beta. */
 interface Border {
@@ -61,15 +66,18 @@ function rivalOf(site: Site, [x, y]: Point): Rival {
   const n: Point = [-u[1], u[0]]
   const away = -dot(n, p)
   const sign = away < 0 ? -1 : 1
-  // a corner that lies on the line of the other is a hair beside it
-  const gap = Math.max(Math.abs(away), 1e-12)
-  const line: Border = { alpha: 1 / gap, beta: [(-sign * n[0]) / gap, (-sign * n[1]) / gap] }
+  const gap = Math.abs(away)
+  // the corner may be on the line of a site, beyond its ends
+  const line: Border | undefined =
+    gap <= onIt ? undefined : { alpha: 1 / gap, beta: [(-sign * n[0]) / gap, (-sign * n[1]) / gap] }
   const isMet = (w: Point): boolean => {
+    if (!line) return false
     const r = reach(line, w)
     const foot = r * dot(w, u) - dot(p, u)
     return r < Infinity && foot >= -1e-9 && foot <= site.length + 1e-9
   }
-  return { borders: [...ends, line], at: (w) => (isMet(w) ? [...ends, line] : ends) }
+  const all = line ? [...ends, line] : ends
+  return { borders: all, at: (w) => (isMet(w) ? all : ends) }
 }
 
 interface Side {
@@ -95,14 +103,14 @@ function passings(sides: readonly Side[], w: Point): readonly Passing[] {
   return found.sort((a, b) => a.r - b.r)
 }
 
-/** Areas below this are what rounding leaves, m². */
-const rounding = 1e-14
-
 /** What of a region is nearest to a corner, m² by the end that takes it: the one that it lies nearest to by angle. */
 export function areasRound({ at, ends }: Corner, sites: readonly Site[], region: Region): ReadonlyMap<SiteEnd, number> {
   const areas = new Map<SiteEnd, number>()
   if (areaBehind(region, at, ends) <= rounding) return areas
-  const rivals = sites.filter((site) => !ends.some((end) => end.site === site)).map((site) => rivalOf(site, at))
+  const others = sites.filter((site) => !ends.some((end) => end.site === site))
+  // what lies behind an end that stands on another site is as near to that site
+  if (others.some((site) => footOnSite(site, at).gap <= onIt)) return areas
+  const rivals = others.map((site) => rivalOf(site, at))
   const sides = sidesFrom(region, at)
   const stops = [
     ...ends.flatMap(({ inward }) => [...angles(inward), ...angles(perpendicular(inward))]),

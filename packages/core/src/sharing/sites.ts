@@ -32,10 +32,15 @@ export function sitesWithin(outline: Region, carriers: readonly Carrier[], reach
   return asSites(
     carriers.flatMap((carrier) => {
       const stops = cuts(carrier, outline, reach)
-      return stops.slice(1).flatMap((to, i): Part[] => {
+      const parts: Part[] = []
+      stops.slice(1).forEach((to, i) => {
         const from = stops[i] ?? 0
-        return liesOn(outline, along(carrier.a, carrier.b, (from + to) / 2), reach) ? [{ carrier, from, to }] : []
+        if (!liesOn(outline, along(carrier.a, carrier.b, (from + to) / 2), reach)) return
+        const before = parts.at(-1)
+        if (before?.to === from) parts[parts.length - 1] = { ...before, to }
+        else parts.push({ carrier, from, to })
       })
+      return parts
     }),
   )
 }
@@ -106,27 +111,45 @@ function asSites(parts: readonly Part[]): readonly Site[] {
       // the first of those that lie here stands for all
       if (here.some(({ j }) => j < k)) return
       const [start, end] = [along(a, b, from), along(a, b, to)]
-      const owners = [part, ...here.map(({ other }) => other)].map((of) => ownerOf(of.carrier, start, end))
-      sites.push({ a: start, b: end, owners })
+      sites.push({ a: start, b: end, carriers: [carrier, ...here.map(({ other }) => other.carrier)] })
     })
   })
   return joinedAtEnds(sites)
 }
 
-type Placed = Pick<Site, 'a' | 'b' | 'owners'>
+interface Placed {
+  readonly a: Point
+  readonly b: Point
+  readonly carriers: readonly Carrier[]
+}
 
-/** Ends within a millimetre are one point, so that what is nearest to one of them is nearest to all. */
+/**
+ * Ends that are one point in the setting-out are one point here, so that what is nearest to one of them is nearest to all; an
+ * end that lies on another site by the same tolerance lies on it exactly, so that it does not stand out and gather load.
+ */
 function joinedAtEnds(placed: readonly Placed[]): readonly Site[] {
   const ends: Point[] = []
   const joined = (p: Point): Point => {
-    const there = ends.find((end) => distance(end, p) <= samePoint)
+    const there = ends.find((end) => distance(end, p) <= onLine)
     if (!there) ends.push(p)
     return there ?? p
   }
-  return placed.flatMap(({ owners, ...ends }) => {
-    const [a, b] = [joined(ends.a), joined(ends.b)]
+  const met = placed.map(({ a, b, carriers }) => ({ a: joined(a), b: joined(b), carriers }))
+  const onOther = (p: Point): Point => {
+    for (const { a, b } of met) {
+      const { s, off } = project(a, b, p)
+      if (p !== a && p !== b && Math.abs(off) <= onLine && s > onLine && s < distance(a, b) - onLine)
+        return along(a, b, s)
+    }
+    return p
+  }
+  const landed = new Map(ends.map((end) => [end, onOther(end)]))
+  return met.flatMap(({ carriers, ...of }): Site[] => {
+    const [a, b] = [landed.get(of.a) ?? of.a, landed.get(of.b) ?? of.b]
     const length = distance(a, b)
-    return length > 0 ? [{ a, b, length, u: [(b[0] - a[0]) / length, (b[1] - a[1]) / length] as const, owners }] : []
+    if (length <= samePoint) return []
+    const u: Point = [(b[0] - a[0]) / length, (b[1] - a[1]) / length]
+    return [{ a, b, length, u, owners: carriers.map((carrier) => ownerOf(carrier, a, b)) }]
   })
 }
 

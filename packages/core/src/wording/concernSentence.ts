@@ -75,6 +75,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `Panel ${d['label']} on level ${d['level']} has no imposed load; ${d['neighbours'] === 1 ? 'another there has' : `${d['neighbours']} others there have`} some. Give it a use.`,
   'panel.one-support': (d) =>
     `Part of panel ${d['label']} has one support only: it takes all and is twisted. Add a second support or turn the span.`,
+  'panel.corners': (d) =>
+    `Panel ${d['label']} hands its load to its corners, and columns or beams stand under fewer than three of them, or under such as lie in one line. Share it otherwise, or support its corners.`,
   'panel.close-supports': (d) =>
     `Under panel ${d['label']}, ${d['a']} and ${d['b']} are nearer than 50 mm and share as one support.`,
   'wind.roof-underived': () =>

@@ -3,13 +3,14 @@ import { lengthOfColumn, placeOf } from '../../derivation/floorQueries'
 import type { ProjectState } from '../../derivation/project'
 import { formula } from '../../trace/formula'
 import { given, type Traced } from '../../trace/traced'
+import type { SharingRule } from '../../sharing/ground'
 import { sourceAddress } from '../pathRows'
 import { splitCase } from './sums'
 
 export const areaForce = formula({
   symbol: 'F',
   quantity: 'force',
-  clause: 'one-way sharing',
+  clause: 'rule of the panel',
   inputs: { q: 'pressure', A: 'area' },
   expression: 'q * A',
   evaluate: ({ q, A }) => q * A,
@@ -27,7 +28,7 @@ export const lineForce = formula({
 export const pointForce = formula({
   symbol: 'F',
   quantity: 'force',
-  clause: 'one-way sharing',
+  clause: 'rule of the panel',
   inputs: { F: 'force', eta: 'factor' },
   expression: 'F * eta',
   evaluate: ({ F, eta }) => F * eta,
@@ -39,6 +40,14 @@ const lengthOf = {
   stair: 'width of the flight on the beam',
   beam: 'length of the beam',
   strut: 'half of it, at each end',
+}
+
+const partOfArea: Readonly<Record<SharingRule, string>> = {
+  oneWay: 'area times its lever',
+  twoWay: 'area that is nearest to it',
+  surrounding: 'area that is nearest to it of the surrounding beams',
+  even: 'its length’s part of the area',
+  corners: 'area that its corners stand for',
 }
 
 export type Why = (state: ProjectState, address: string) => Traced | null
@@ -58,12 +67,12 @@ export function landing(state: ProjectState, rest: string, why: Why): Traced | n
   if (source.kind === 'region')
     return areaForce({
       q: { ...traced, quantity: 'pressure', value: intensity },
-      A: given('A', 'area', part, 'area times its lever'),
+      A: given('A', 'area', part, partOfArea[source.panel.panel.sharing]),
     })
   if (source.kind === 'point')
     return pointForce({
       F: { ...traced, quantity: 'force', value: intensity },
-      eta: given('η', 'factor', part, 'its part by lever'),
+      eta: given('η', 'factor', part, 'its part by the rule of what is under it'),
     })
   return lineForce({
     q: { ...traced, quantity: 'lineLoad', value: intensity },

@@ -2,9 +2,10 @@ import { readCase } from '../../derivation/cells'
 import { floorAt } from '../../derivation/floorQueries'
 import type { FloorState } from '../../derivation/floorStates'
 import type { ProjectState } from '../../derivation/project'
-import { labelOf, splitExpanded } from '../../document/labels'
+import { labelOf, panelOf, splitExpanded } from '../../document/labels'
 import { regionArea } from '../../geometry/polygon'
 import type { RegionSource } from '../../rundown/sources'
+import { sharingNames } from '../../wording/sharingNames'
 import { given, tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 import { loadedRegions, type LoadedRegion } from '../panelView'
 import { sourceAddress } from '../pathRows'
@@ -70,6 +71,11 @@ export function panelArea(state: ProjectState, expandedId: string): Traced | nul
   return tracedSum('A', 'area', 'from the drawing', [{ label: 'outline', value: gross }, ...openings])
 }
 
+const ruleOf = (state: ProjectState, panelId: string): string => {
+  const panel = panelOf(state.document, panelId)
+  return panel ? sharingNames[panel.sharing] : ''
+}
+
 /** `taker:BEAM@LEVEL:PANEL:CASE`: what a beam takes of a panel, region by region. */
 export function takerSum(state: ProjectState, rest: string): Traced | null {
   const [where, caseId] = splitCase(rest)
@@ -95,7 +101,7 @@ export function takerSum(state: ProjectState, rest: string): Traced | null {
         ]
     return []
   })
-  return terms.length === 0 ? null : tracedSum('F', 'force', 'one-way sharing', terms)
+  return terms.length === 0 ? null : tracedSum('F', 'force', ruleOf(state, panelId), terms)
 }
 
 /** `panelLost:PANEL@LEVEL:CASE`: what of a panel reaches nothing. */
@@ -114,5 +120,5 @@ export function panelLost(state: ProjectState, rest: string): Traced | null {
       ],
     }
   })
-  return tracedSum('F', 'force', 'one-way sharing: strips without a support', terms)
+  return tracedSum('F', 'force', 'what meets no support', terms)
 }

@@ -1,0 +1,91 @@
+import { readCase } from '../derivation/cells'
+import { expandedAt, floorAt } from '../derivation/floorQueries'
+import type { FloorState } from '../derivation/floorStates'
+import { limitsOf } from '../derivation/layouts'
+import type { ProjectState } from '../derivation/project'
+import { labelOf } from '../document/labels'
+import { auditShare } from '../sharing/audit'
+import { groundOf, sharerOf, type SharingRule } from '../sharing/ground'
+import { carriersOf } from '../sharing/rails'
+import type { Share } from '../sharing/share'
+
+/** One member and what it takes by each rule, N; 0 where a rule gives it nothing. */
+export interface ComparedMember {
+  readonly expandedId: string
+  readonly label: string
+  readonly column: boolean
+  readonly forces: readonly number[]
+}
+
+/** The same load by several rules, side by side. Every list runs in the order of the rules. */
+export interface ComparedRules {
+  readonly members: readonly ComparedMember[]
+  /** What nothing carries, N. */
+  readonly notCarried: readonly number[]
+  /** The moment left over (its size about a level axis), Nm. */
+  readonly leftOver: readonly number[]
+}
+
+/** What area loads of one panel, or of all of a level, give to members if they were shared by each of the rules. */
+export function compareRules(
+  state: ProjectState,
+  levelId: string,
+  panelId: string | null,
+  caseId: string,
+  rules: readonly SharingRule[],
+): ComparedRules | null {
+  const floor = floorAt(state, levelId)
+  if (!floor) return null
+  const tables = rules.map((rule) => byRule(state, floor, panelId, caseId, rule))
+  const ids = [...new Set(tables.flatMap(({ forces }) => [...forces.keys()]))]
+  const order = new Map(
+    [...floor.operator.plan.frame.beams, ...floor.operator.plan.frame.columns].map(({ member }, i) => [member.id, i]),
+  )
+  const columns = new Set<string>(floor.operator.plan.frame.columns.map(({ member }) => member.id))
+  return {
+    members: ids
+      .sort((p, q) => (order.get(p as never) ?? 0) - (order.get(q as never) ?? 0))
+      .map((id) => ({
+        expandedId: expandedAt(floor, id),
+        label: labelOf(state.document, id),
+        column: columns.has(id),
+        forces: tables.map(({ forces }) => forces.get(id) ?? 0),
+      })),
+    notCarried: tables.map(({ notCarried }) => notCarried),
+    leftOver: tables.map(({ moments: [mx, my] }) => Math.hypot(mx, my)),
+  }
+}
+
+function byRule(state: ProjectState, floor: FloorState, panelId: string | null, caseId: string, rule: SharingRule) {
+  const { beams, columns } = floor.operator.plan.frame
+  const at = readCase(state, caseId)
+  const carriers = beams.filter(({ member }) => member.takesLoad).flatMap(carriersOf)
+  const every = beams.flatMap(carriersOf)
+  const limits = limitsOf(state.document)
+  const forces = new Map<string, number>()
+  let [notCarried, mx, my] = [0, 0, 0]
+  for (const plan of floor.operator.plan.panels) {
+    if (panelId !== null && plan.panel.id !== panelId) continue
+    const sharer = sharerOf({ ...groundOf(plan, carriers, columns, limits), rule })
+    floor.operator.plan.sources.forEach((source, row) => {
+      if (source.kind !== 'region' || source.panel !== plan) return
+      const intensity = at(floor.intensities, row)
+      if (intensity === 0) return
+      const share = plan.panel.sharing === rule ? source.share : sharer.area(source.region.region)
+      for (const [id, force] of forcesOf(share)) forces.set(id, (forces.get(id) ?? 0) + intensity * force)
+      const { moments } = auditShare(share, every)
+      notCarried += intensity * share.notCarried
+      mx += intensity * moments[0]
+      my += intensity * moments[1]
+    })
+  }
+  return { forces, notCarried, moments: [mx, my] as const }
+}
+
+function forcesOf({ lines, points, onColumns }: Share): ReadonlyMap<string, number> {
+  const forces = new Map<string, number>()
+  const add = (member: string, force: number) => forces.set(member, (forces.get(member) ?? 0) + force)
+  for (const { member, s0, s1, q0, q1 } of lines) add(member, ((s1 - s0) * (q0 + q1)) / 2)
+  for (const { member, force } of [...points, ...onColumns]) add(member, force)
+  return forces
+}

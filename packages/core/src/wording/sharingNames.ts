@@ -1,0 +1,10 @@
+import type { SharingRule } from '../sharing/ground'
+
+/** How a panel hands its load on, as sheets, traces and the report call it. */
+export const sharingNames: Readonly<Record<SharingRule, string>> = {
+  oneWay: 'one-way, along its span',
+  twoWay: 'two-way, to the nearest member',
+  surrounding: 'to the nearest surrounding beam',
+  even: 'one even value on the surrounding beams',
+  corners: 'to its corners',
+}
