@@ -102,12 +102,22 @@ function usePlanScene({ options, more }: PlanPaneProps): Scene {
   const { level } = useLevel()
   const caseId = useCaseId()
   const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
-  const { area, member, names, spans, lit } = options
+  const { area, member, names, spans, dividing = false, lit } = options
   const [{ parts }] = useLook()
   const scene = useMemo(() => {
-    const made = planScene(floor, grid, { area, member, names, spans, lit, parts, format, mark: markOf(caseId) })
+    const made = planScene(floor, grid, {
+      area,
+      member,
+      names,
+      spans,
+      dividing,
+      lit,
+      parts,
+      format,
+      mark: markOf(caseId),
+    })
     return floor && more ? more(made, floor) : made
-  }, [floor, grid, format, caseId, area, member, names, spans, lit, parts, more])
+  }, [floor, grid, format, caseId, area, member, names, spans, dividing, lit, parts, more])
   return useNumbersWanted(scene)
 }
 

@@ -51,13 +51,13 @@ const widths: Partial<Record<BeamView['role'], number>> = {
   purlin: 1.4,
 }
 
-/** Beams as lines by their role, those that cannot stand in the warm colour. */
+/** Beams as lines by their role, those that cannot stand in the warm colour; broken where they take no load. */
 export function beamsPart(beams: readonly BeamView[], { names, format }: PlanOptions) {
   return part({
-    shapes: beams.map(({ path, role, stable }): Shape => ({
+    shapes: beams.map(({ path, role, stable, takesLoad }): Shape => ({
       kind: 'line',
       points: path,
-      stroke: { tone: stable ? 'ink' : 'warm', width: widths[role] ?? 2 },
+      stroke: { tone: stable ? 'ink' : 'warm', width: widths[role] ?? 2, ...(takesLoad ? {} : { dash: [9, 4] }) },
     })),
     labels: names
       ? beams.map(({ path, label, expandedId }) => ({

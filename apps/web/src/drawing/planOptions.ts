@@ -11,6 +11,8 @@ export interface PlanOptions {
   /** Span arrows, member and section names. */
   readonly names: boolean
   readonly spans: boolean
+  /** Lines that part what goes to one member from what goes to another. */
+  readonly dividing?: boolean
   /** Loads of patches alone, or of the default alone. */
   readonly parts?: Parts
   /** Panels on a ground that stands out. */

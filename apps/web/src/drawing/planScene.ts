@@ -30,6 +30,7 @@ export function planScene(
   const ordinate = ordinateScale(floor.beams, options)
   const parts = [
     regionsPart(floor, options),
+    ...(options.dividing ? [dividingPart(floor)] : []),
     openingsPart(floor),
     slopesPart(floor, options),
     stairsPart(floor, options),
@@ -138,20 +139,42 @@ function pressureLabel(
   ]
 }
 
-/** One span arrow to each panel, beside the middle of its largest part. */
+/** Within each panel: on which side of the lines load goes to which member. */
+function dividingPart({ dividing }: FloorView) {
+  return part({
+    shapes: dividing.flatMap(({ paths }) =>
+      paths.map((points): Shape => ({ kind: 'line', points, stroke: { tone: 'quiet', width: 1, dash: [7, 3] } })),
+    ),
+  })
+}
+
+/**
+ * One sign to each panel, beside the middle of its largest part: an arrow along its span, two where it shares two-way; panels of
+ * other rules have none.
+ */
 function spanArrows(floor: Pick<FloorView, 'regions'>): readonly Shape[] {
   const largest = new Map<string, RegionView>()
   for (const entry of floor.regions) {
     const known = largest.get(entry.panelId)
     if (!known || entry.area > known.area) largest.set(entry.panelId, entry)
   }
-  return [...largest.values()].map(({ centre, spanAngle, region }): Shape => {
+  return [...largest.values()].flatMap(({ centre, spanAngle, region, sharing }): Shape[] => {
     const { x0, x1, y0, y1 } = boxOf(region.flat())
+    const ways = sharing === 'oneWay' ? [spanAngle] : sharing === 'twoWay' ? [spanAngle, spanAngle + Math.PI / 2] : []
     // beside the middle, where a pressure may stand
     const [ux, uy] = [Math.cos(spanAngle), Math.sin(spanAngle)]
     const [wide, high] = [(x1 - x0) * 0.28, (y1 - y0) * 0.28]
     const at: Point = [centre[0] - Math.abs(uy) * wide, centre[1] - Math.abs(ux) * high]
-    return { kind: 'arrow', at, dx: 22 * ux, dy: 22 * uy, tone: 'quiet', width: 1.3, heads: 'both', tail: 'middle' }
+    return ways.map((way) => ({
+      kind: 'arrow',
+      at,
+      dx: 22 * Math.cos(way),
+      dy: 22 * Math.sin(way),
+      tone: 'quiet',
+      width: 1.3,
+      heads: 'both',
+      tail: 'middle',
+    }))
   })
 }
 

@@ -12,6 +12,7 @@ const look = fc.record<Look>({
   picked: fc.uniqueArray(fc.constantFrom('member:1@level:a', 'panel:2@level:b'), { maxLength: 2 }),
   sheet: fc.constantFrom('narrow', 'wide', 'table'),
   list: fc.boolean(),
+  dividing: fc.boolean(),
   rule: fc.option(fc.constantFrom('strength', 'frequent')),
   effect: fc.option(fc.constant('reaction:member:1@level:a:Z')),
 })

@@ -23,6 +23,8 @@ export interface Look {
   readonly sheet: SheetWidth
   /** Whether the list "What is drawn" stands beside the picture. */
   readonly list: boolean
+  /** Whether lines part what goes to one member from what goes to another. */
+  readonly dividing: boolean
   /** Rule and effect that envelopes look at. */
   readonly rule: string | null
   readonly effect: string | null
@@ -43,6 +45,7 @@ function read(params: URLSearchParams): Look {
     picked: params.get('pick')?.split(',').filter(Boolean) ?? [],
     sheet: oneOf(params.get('sheet'), ['narrow', 'wide', 'table'], 'narrow'),
     list: params.get('list') === 'shown',
+    dividing: params.get('dividing') === 'shown',
     rule: params.get('rule'),
     effect: params.get('effect'),
   }
@@ -59,6 +62,7 @@ const names: Readonly<Record<keyof Look, string>> = {
   picked: 'pick',
   sheet: 'sheet',
   list: 'list',
+  dividing: 'dividing',
   rule: 'rule',
   effect: 'effect',
 }

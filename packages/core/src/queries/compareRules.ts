@@ -26,13 +26,13 @@ export interface ComparedRules {
   readonly leftOver: readonly number[]
 }
 
-/** What area loads of one panel, or of all of a level, give to members if they were shared by each of the rules. */
+/** What area loads of one panel, or of all of a level, give to members if they were shared by each of the rules; null stands for the rule of each panel. */
 export function compareRules(
   state: ProjectState,
   levelId: string,
   panelId: string | null,
   caseId: string,
-  rules: readonly SharingRule[],
+  rules: readonly (SharingRule | null)[],
 ): ComparedRules | null {
   const floor = floorAt(state, levelId)
   if (!floor) return null
@@ -56,7 +56,13 @@ export function compareRules(
   }
 }
 
-function byRule(state: ProjectState, floor: FloorState, panelId: string | null, caseId: string, rule: SharingRule) {
+function byRule(
+  state: ProjectState,
+  floor: FloorState,
+  panelId: string | null,
+  caseId: string,
+  rule: SharingRule | null,
+) {
   const { beams, columns } = floor.operator.plan.frame
   const at = readCase(state, caseId)
   const carriers = beams.filter(({ member }) => member.takesLoad).flatMap(carriersOf)
@@ -66,12 +72,14 @@ function byRule(state: ProjectState, floor: FloorState, panelId: string | null, 
   let [notCarried, mx, my] = [0, 0, 0]
   for (const plan of floor.operator.plan.panels) {
     if (panelId !== null && plan.panel.id !== panelId) continue
-    const sharer = sharerOf({ ...groundOf(plan, carriers, columns, limits), rule })
+    const asSet = rule === null || rule === plan.panel.sharing
+    const ground = groundOf(plan, carriers, columns, limits)
+    const sharer = sharerOf(asSet ? ground : { ...ground, rule })
     floor.operator.plan.sources.forEach((source, row) => {
       if (source.kind !== 'region' || source.panel !== plan) return
       const intensity = at(floor.intensities, row)
       if (intensity === 0) return
-      const share = plan.panel.sharing === rule ? source.share : sharer.area(source.region.region)
+      const share = asSet ? source.share : sharer.area(source.region.region)
       for (const [id, force] of forcesOf(share)) forces.set(id, (forces.get(id) ?? 0) + intensity * force)
       const { moments } = auditShare(share, every)
       notCarried += intensity * share.notCarried

@@ -44,7 +44,7 @@ export type Query =
       /** All panels of the level where null. */
       readonly panelId: string | null
       readonly caseId: string
-      readonly rules: readonly SharingRule[]
+      readonly rules: readonly (SharingRule | null)[]
     }
   | { readonly kind: 'balance'; readonly caseId: string }
   | { readonly kind: 'byValue'; readonly text: string; readonly caseId: string }

@@ -31,7 +31,7 @@ const bay: Ring = [
   [0, 6],
 ]
 const forces = (share: ReturnType<typeof shareToCorners>) =>
-  share.onColumns.map(({ force }) => Number(force.toFixed(9)))
+  share.onColumns.map(({ force }) => Number(force.toFixed(9)) + 0)
 
 describe('to corner supports', () => {
   test('common practice: a quarter of an even load to each corner of a rectangle', () => {

@@ -70,6 +70,17 @@ export function ProjectLines({ basis }: { readonly basis: Basis }) {
         />{' '}
         years <small>(50 for buildings, 10 to 25 for parts to be replaced, 100 for monuments)</small>
       </Line>
+      <Line reference="load paths">
+        members support a panel up to{' '}
+        <QuantityField
+          {...fieldOf(basis, 'supportReach', 'reach of supports', 'smallLength', { min: 0.001, max: 0.5 })}
+        />{' '}
+        off it, and strips where they stand at more than{' '}
+        <QuantityField
+          {...fieldOf(basis, 'spanLimit', 'least angle to the span', 'angle', { min: 0.0087, max: 1.0472 })}
+        />{' '}
+        to the span <small>(a panel may have its own)</small>
+      </Line>
       <Line reference="shown in">
         <Choice
           label="Units"

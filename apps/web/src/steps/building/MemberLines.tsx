@@ -5,7 +5,7 @@ import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
-import { wordOf } from '../../sheet/several'
+import { severalWord, shared, wordOf } from '../../sheet/several'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
@@ -32,6 +32,11 @@ const releases = [
 const spanWays = [
   ['simple', 'each span by itself'],
   ['continuous', 'continuous over its supports'],
+] as const
+
+const takings = [
+  ['yes', 'takes load of panels and walls'],
+  ['no', 'takes none'],
 ] as const
 
 /** Section, material and ends of the picked members; where they differ, each value stands there with its count. */
@@ -80,9 +85,33 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
           <Several records={beams} textOf={({ spans }) => wordOf(spanWays, spans)} />
         </Line>
       )}
+      {beams.length > 0 && <Taking beams={beams} />}
       {members.length === 1 && first.truss && <TrussLines member={first} truss={first.truss} />}
       <ConcernsHere ids={members.map(({ id }) => id).join()} />
     </Section>
+  )
+}
+
+/** Load that a member does not take goes to what remains; what stands on it, it still bears. */
+function Taking({ beams }: { readonly beams: readonly Member[] }) {
+  const edit = useEdit()
+  const note = useNote()
+  const said = ({ takesLoad }: Member) => (takesLoad ? 'yes' : 'no')
+  return (
+    <Line reference="load">
+      <Choice
+        label="Load"
+        value={shared(beams.map(said))}
+        placeholder={severalWord}
+        options={takings}
+        onChange={(taking) =>
+          edit.setEach(beams, `${note.subject(beams)}: ${wordOf(takings, taking)}`, () => ({
+            takesLoad: taking === 'yes',
+          }))
+        }
+      />
+      <Several records={beams} textOf={(beam) => wordOf(takings, said(beam))} />
+    </Line>
   )
 }
 

@@ -7,38 +7,21 @@ import { lights } from '../../sheet/litStore'
 import { NameField } from '../../sheet/NameField'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
-import { severalWord, shared, wordOf } from '../../sheet/several'
-import { useFieldOf } from '../../sheet/useFieldOf'
+import { severalWord, shared } from '../../sheet/several'
 import { Value } from '../../sheet/Value'
-import { Button } from '../../ui/Button'
-import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
-
-const overhangs = [
-  ['lever', 'by lever on the end span'],
-  ['tributary', 'to the last support'],
-] as const
-const openingRules = [
-  ['bridged', 'the deck bridges them'],
-  ['interrupting', 'they interrupt the span'],
-] as const
+import { SharingLines } from './SharingLines'
 
 /** Span, slab and rules of the picked panels. */
 export function PanelLines({ panels }: { readonly panels: readonly Panel[] }) {
   const materials = useRecords('material')
   const edit = useEdit()
   const note = useNote()
-  const fieldOf = useFieldOf()
-  const format = useFormat()
   const [first] = panels
   if (!first) return null
   const set = (what: string, fields: (panel: Panel) => Partial<Panel>) =>
     edit.setEach(panels, `${note.subject(panels)}: ${what}`, fields)
   const material = materials.find(({ unitWeight }) => unitWeight > 20_000 && unitWeight < 30_000) ?? materials[0]
-  const turn = () =>
-    set('span turned', ({ spanAngle }) => ({
-      spanAngle: spanAngle >= Math.PI / 2 - 1e-9 ? spanAngle - Math.PI / 2 : spanAngle + Math.PI / 2,
-    }))
   return (
     <Section title={panels.length === 1 ? 'Panel' : `${panels.length} panels`}>
       {panels.length === 1 && (
@@ -46,45 +29,9 @@ export function PanelLines({ panels }: { readonly panels: readonly Panel[] }) {
           <NameField label="Label" record={first} />
         </Line>
       )}
-      <Line
-        reference="span"
-        result={
-          <Button kind="link" onPress={turn}>
-            turn the span
-          </Button>
-        }
-      >
-        <QuantityField
-          {...fieldOf(panels, 'spanAngle', 'span direction from east, anticlockwise', 'angle', {
-            min: -2 * Math.PI,
-            max: 2 * Math.PI,
-          })}
-        />{' '}
-        from east
-        <Several records={panels} textOf={({ spanAngle }) => formatQuantity(spanAngle, 'angle', format)} />
-      </Line>
       <SlabLine panels={panels} materialId={material?.id ?? null} set={set} />
       <SlabEdgeLine panels={panels} />
-      <Line reference="overhang">
-        <Choice
-          label="Overhang"
-          value={shared(panels.map(({ overhang }) => overhang))}
-          placeholder={severalWord}
-          options={overhangs}
-          onChange={(overhang) => set(`overhang ${wordOf(overhangs, overhang)}`, () => ({ overhang }))}
-        />
-        <Several records={panels} textOf={({ overhang }) => wordOf(overhangs, overhang)} />
-      </Line>
-      <Line reference="openings">
-        <Choice
-          label="Openings"
-          value={shared(panels.map(({ openings }) => openings))}
-          placeholder={severalWord}
-          options={openingRules}
-          onChange={(openings) => set(`openings: ${wordOf(openingRules, openings)}`, () => ({ openings }))}
-        />
-        <Several records={panels} textOf={({ openings }) => wordOf(openingRules, openings)} />
-      </Line>
+      <SharingLines panels={panels} set={set} />
       <ConcernsHere ids={panels.map(({ id }) => id).join()} />
     </Section>
   )

@@ -6,13 +6,16 @@ import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
 import { Later } from '../../ui/Later'
+import { useLevel } from '../../drawing/useLevel'
 import { MassLines } from './MassLines'
 import { MemberLoads } from './MemberLoads'
+import { OtherRules } from './OtherRules'
 
 /** The building in one case: what each level applies against what reaches the supports; and all cases in short. */
 export function LevelSums({ caseId, overview }: { readonly caseId: string; readonly overview: Overview }) {
   const applied = useAnswer({ kind: 'why', address: `applied:${caseId}` })
   const [, change] = useLook()
+  const { level } = useLevel()
   const balance = useAnswer({ kind: 'balance', caseId })
   const terms = applied?.basis.kind === 'sum' ? applied.basis.terms : []
   return (
@@ -56,6 +59,9 @@ export function LevelSums({ caseId, overview }: { readonly caseId: string; reado
           </Note>
         )}
       </Section>
+      {level && !balance?.handedOn && (
+        <OtherRules key={level.id} levelId={level.id} panelId={null} caseId={caseId} sharing={null} />
+      )}
       <Section title="Every case">
         {allCases(overview).map(({ loadCase: { id, name, balance: sums } }) => (
           <Line

@@ -1,4 +1,4 @@
-import { sliverArea, splitExpanded } from '@hedrion/core'
+import { sharingNames, sliverArea, splitExpanded, type SharingRule } from '@hedrion/core'
 import { useAnswer } from '../../compute/SessionContext'
 import { usePicked } from '../../sheet/PickedTools'
 import { Scope } from '../../sheet/Scope'
@@ -6,6 +6,7 @@ import { Line, Note, Section, Sheet, Warm } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
+import { OtherRules } from './OtherRules'
 
 /** A panel: its area and load, who takes which part, what is left over. */
 export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string; readonly caseId: string }) {
@@ -17,7 +18,9 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
   const lost = view.notCarriedArea > sliverArea
   return (
     <Sheet title={`Panel ${view.label}`} scope={<Scope records={picked} />}>
-      <Note>level {view.levelName} · shared one-way</Note>
+      <Note>
+        level {view.levelName} · shared {sharingNames[view.sharing]}
+      </Note>
       <Section title="What stands on it">
         <Line
           reference="geometry"
@@ -45,14 +48,14 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
       </Section>
       <Section title="Who takes it">
         {view.takers.length === 0 && <Note>{view.applied === 0 ? 'Nothing in this case.' : 'Nobody.'}</Note>}
-        {view.takers.map(({ expandedId: taker, label, force, share }) => (
+        {view.takers.map(({ kind, expandedId: taker, label, force, share }) => (
           <Line
             key={taker}
             reference={`${(share * 100).toFixed(1)} %`}
             result={<Value value={force} quantity="force" address={`taker:${taker}:${view.id}:${caseId}`} />}
           >
             <Button kind="link" onPress={() => change({ picked: [taker] })}>
-              beam {label}
+              {kind} {label}
             </Button>
           </Line>
         ))}
@@ -66,19 +69,25 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
             </>
           }
         >
-          force and both moments left over
+          force and both moments left over{keepsMoment.has(view.sharing) ? '' : ': the rule keeps force alone'}
         </Line>
       </Section>
+      <OtherRules key={expandedId} levelId={levelId} panelId={view.id} caseId={caseId} sharing={view.sharing} />
       {lost && (
         <Warm>
           Nothing carries <Value value={view.notCarriedArea} quantity="area" /> of it,{' '}
           <Value value={view.notCarried} quantity="force" address={`panelLost:${expandedId}:${caseId}`} /> in this case.
-          Extend beams under it, or turn the span in Building.
+          {view.sharing === 'corners'
+            ? 'Support three of its corners, or share it otherwise in Building.'
+            : 'Extend beams under it, or turn the span in Building.'}
         </Warm>
       )}
       {view.oneSupport && <Warm>A part of it has one support only: it takes all there and is twisted.</Warm>}
     </Sheet>
   )
 }
+
+/** Rules that keep both moments as well as force. */
+const keepsMoment = new Set<SharingRule>(['oneWay', 'corners'])
 
 const tidy = (value: number): number => (Math.abs(value) < 1e-3 ? 0 : value)

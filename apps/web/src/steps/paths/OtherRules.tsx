@@ -1,0 +1,142 @@
+import {
+  formatValue,
+  sharingNames,
+  unitOf,
+  type ComparedRules,
+  type NumberFormat,
+  type SharingRule,
+} from '@hedrion/core'
+import { useState } from 'react'
+import styled from 'styled-components'
+import { useAnswer, useFormat } from '../../compute/SessionContext'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { Value } from '../../sheet/Value'
+import { useLook } from '../../state/look'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { ColumnTable } from './ColumnTable'
+
+const rules = Object.entries(sharingNames) as readonly (readonly [SharingRule, string])[]
+
+interface OtherRulesProps {
+  readonly levelId: string
+  /** All panels of the level where null. */
+  readonly panelId: string | null
+  readonly caseId: string
+  /** The rule that stands; null where panels differ. */
+  readonly sharing: SharingRule | null
+}
+
+/** What members would take if the same load were shared by another rule, side by side with what they take. */
+export function OtherRules(props: OtherRulesProps) {
+  const [other, setOther] = useState<SharingRule | null>(null)
+  return (
+    <Section title={props.panelId ? 'By another rule' : 'Panels of this level by another rule'}>
+      <Line reference="compare with">
+        <Choice
+          label="Another rule"
+          value={other}
+          placeholder="choose a rule"
+          options={rules.filter(([rule]) => rule !== props.sharing)}
+          onChange={setOther}
+        />
+      </Line>
+      {other && <Compared {...props} other={other} />}
+    </Section>
+  )
+}
+
+function Compared({ levelId, panelId, caseId, other }: OtherRulesProps & { readonly other: SharingRule }) {
+  const found = useAnswer({ kind: 'compare', levelId, panelId, caseId, rules: [null, other] })
+  const format = useFormat()
+  const [, change] = useLook()
+  if (!found) return null
+  if (found.members.length === 0) return <Note>Nothing in this case.</Note>
+  const show = (force: number) => formatValue(force, 'force', format)
+  return (
+    <>
+      <Side>
+        <ColumnTable aria-label="By two rules">
+          <thead>
+            <tr>
+              <th>member</th>
+              <th>as it is, {unitOf('force', format)}</th>
+              <th>otherwise</th>
+              <th>difference</th>
+            </tr>
+          </thead>
+          <tbody>
+            {found.members.map(({ expandedId, label, column, forces: [now = 0, then = 0] }) => (
+              <tr key={expandedId} onClick={() => change({ picked: [expandedId] })}>
+                <th scope="row">
+                  <Button kind="link" onPress={() => change({ picked: [expandedId] })}>
+                    {column ? 'column' : 'beam'} {label}
+                  </Button>
+                </th>
+                <td>{show(now)}</td>
+                <td>{show(then)}</td>
+                <td>{show(then - now)}</td>
+              </tr>
+            ))}
+            <tr>
+              <th scope="row">sum</th>
+              <td>{show(total(found, 0))}</td>
+              <td>{show(total(found, 1))}</td>
+              <td>{show(total(found, 1) - total(found, 0))}</td>
+            </tr>
+          </tbody>
+        </ColumnTable>
+      </Side>
+      <LeftOver found={found} />
+      <Aside>
+        <CopyButton kind="link" label="Copy the table" text={() => tableText(found, format)} />
+      </Aside>
+    </>
+  )
+}
+
+/** What is not carried, and the moment that each rule leaves over. */
+function LeftOver({ found: { notCarried, leftOver } }: { readonly found: ComparedRules }) {
+  return (
+    <>
+      {notCarried.some((force) => Math.abs(force) > 1) && (
+        <Line reference="not carried" result={<Pair values={notCarried} quantity="force" />}>
+          as it is, and otherwise
+        </Line>
+      )}
+      <Line reference="moment" result={<Pair values={leftOver} quantity="moment" />}>
+        left over as it is, and otherwise
+      </Line>
+    </>
+  )
+}
+
+function Pair({ values, quantity }: { readonly values: readonly number[]; readonly quantity: 'force' | 'moment' }) {
+  const [now = 0, then = 0] = values.map((value) => (Math.abs(value) < 1e-3 ? 0 : value))
+  return (
+    <>
+      <Value value={now} quantity={quantity} strong={false} /> · <Value value={then} quantity={quantity} />
+    </>
+  )
+}
+
+const total = ({ members }: ComparedRules, rule: number): number =>
+  members.reduce((sum, { forces }) => sum + (forces[rule] ?? 0), 0)
+
+const tableText = ({ members }: ComparedRules, format: NumberFormat): string => {
+  const unit = unitOf('force', format)
+  const show = (force: number) => formatValue(force, 'force', format)
+  return tabbed([
+    ['Member', `As it is (${unit})`, `Otherwise (${unit})`, `Difference (${unit})`],
+    ...members.map(({ label, forces: [now = 0, then = 0] }) => [label, show(now), show(then), show(then - now)]),
+  ])
+}
+
+const Side = styled.div`
+  display: flex;
+  padding: 4px 20px;
+`
+const Aside = styled.div`
+  padding: 4px 20px;
+`
