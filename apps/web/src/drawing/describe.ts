@@ -29,7 +29,7 @@ export const roleNames: Readonly<Record<BeamView['role'], string>> = {
 }
 
 /** "Beam B14, 7.20 m, 9.00 then 4.50 kN/m": what a reader hears instead of the picture. */
-export function beamText({ role, label, path, lines, points, stable }: BeamView, format: NumberFormat): string {
+export function beamText({ role, label, path, lines, points, stable, takesLoad }: BeamView, format: NumberFormat): string {
   const length = formatQuantity(lengthAlong(path), 'length', format)
   const values = lines.map(([, , q0, q1]) =>
     Math.abs(q0 - q1) < 0.005 * Math.max(Math.abs(q0), Math.abs(q1))
@@ -38,7 +38,7 @@ export function beamText({ role, label, path, lines, points, stable }: BeamView,
   )
   const load = values.length === 0 ? 'no load directly' : `${values.join(' then ')} ${unitOf('lineLoad', format)}`
   const more = points.length === 0 ? '' : `, ${points.length} point load${points.length === 1 ? '' : 's'}`
-  return `${roleNames[role]} ${label}, ${length}, ${load}${more}${stable ? '' : ', nothing carries it'}`
+  return `${roleNames[role]} ${label}, ${length}, ${load}${more}${takesLoad ? '' : ', takes no load of panels'}${stable ? '' : ', nothing carries it'}`
 }
 
 export const columnText = ({ label, force, passing }: ColumnOnPlan, format: NumberFormat): string =>

@@ -91,7 +91,7 @@ export function ordinatesPart(
     shapes: loaded.map(({ leg: { a, b }, lines }): Shape => ({ kind: 'ordinates', a, b, lines, scale, mark })),
     labels: loaded.flatMap(({ leg, lines, expandedId }) =>
       lines
-        .flatMap((line) => ordinateLabels(leg, line, scale, top, format))
+        .flatMap((line) => ordinateLabels(leg, line, lines, { scale, top }, format))
         .map((label) => ({ ...label, of: expandedId })),
     ),
   })
@@ -111,27 +111,51 @@ function ordinatesByLeg(path: BeamView['path'], lines: Ordinates): readonly (rea
   ])
 }
 
+/** One value in the middle of an even piece, else one at each end; a kink that two pieces share is said once, nought never. */
 function ordinateLabels(
   { a, b }: Leg,
-  [s0, s1, q0, q1]: Ordinates[number],
-  scale: number,
-  top: number,
+  line: Ordinates[number],
+  lines: Ordinates,
+  { scale, top }: Pick<OrdinateScale, 'scale' | 'top'>,
   format: NumberFormat,
 ): readonly Label[] {
+  const [s0, s1, q0, q1] = line
   const [nx, ny] = acrossOf(a, b)
-  const label = (s: number, q: number): Label => {
+  const isSame = (p: number, q: number) => Math.abs(p - q) < 0.005 * Math.max(Math.abs(p), Math.abs(q))
+  const meets = (s: number, q: number) =>
+    lines.some(
+      (other) => other !== line && ends(other).some(([at, value]) => Math.abs(at - s) < 1e-6 && isSame(value, q)),
+    )
+  const isEven = ([, , p, q]: Ordinates[number]) => isSame(p, q)
+  const label = (s: number, q: number): readonly Label[] => {
+    if (Math.abs(q) < 0.01 * top) return []
     const beyond = Math.abs(q) * scale + 9
-    return {
-      text: formatValue(q, 'lineLoad', format),
-      at: along(a, b, s),
-      dx: nx * (beyond + 8),
-      dy: -ny * beyond,
-      priority: 20 + (30 * Math.abs(q)) / top + (s1 - s0),
-    }
+    return [
+      {
+        text: formatValue(q, 'lineLoad', format),
+        at: along(a, b, s),
+        dx: nx * (beyond + 8),
+        dy: -ny * beyond,
+        priority: 20 + (30 * Math.abs(q)) / top + (s1 - s0),
+      },
+    ]
   }
-  const even = Math.abs(q0 - q1) < 0.005 * Math.max(Math.abs(q0), Math.abs(q1))
-  return even ? [label((s0 + s1) / 2, q0)] : [label(s0 + (s1 - s0) * 0.12, q0), label(s0 + (s1 - s0) * 0.88, q1)]
+  if (isEven(line)) return label((s0 + s1) / 2, q0)
+  // a level piece beside says the value at its middle
+  const said = (s: number, q: number) =>
+    lines.some(
+      (other) => isEven(other) && ends(other).some(([at, value]) => Math.abs(at - s) < 1e-6 && isSame(value, q)),
+    )
+  const start = meets(s0, q0) ? [] : label(s0 + (s1 - s0) * 0.12, q0)
+  const end = said(s1, q1) ? [] : label(meets(s1, q1) ? s1 : s0 + (s1 - s0) * 0.88, q1)
+  return [...start, ...end]
 }
+
+const ends = ([s0, s1, q0, q1]: Ordinates[number]) =>
+  [
+    [s0, q0],
+    [s1, q1],
+  ] as const
 
 /** Columns as squares. */
 export function columnsPart({ columns }: FloorView, { names, format }: PlanOptions) {

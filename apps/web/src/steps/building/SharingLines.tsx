@@ -1,4 +1,4 @@
-import { formatQuantity, sharingNames, type Panel, type SharingRule } from '@hedrion/core'
+import { formatQuantity, formatValue, sharingNames, type Panel, type SharingRule } from '@hedrion/core'
 import { useFormat, useRecords } from '../../compute/SessionContext'
 import { Several } from '../../sheet/Several'
 import { Line } from '../../sheet/Sheet'
@@ -102,7 +102,7 @@ function SupportLines({ panels, set }: SharingLinesProps) {
   const [basis] = useRecords('basis')
   const spared = panels.map(({ sparedAngle }) => sparedAngle)
   if (!basis) return null
-  const usual = (value: number, quantity: 'smallLength' | 'angle') => formatQuantity(value, quantity, format)
+  const usual = (value: number, quantity: 'smallLength' | 'angle') => formatValue(value, quantity, format)
   return (
     <>
       <Line reference="takes no load">

@@ -72,7 +72,7 @@ const units = {
   column: ['force', 'factor'],
 } as const
 const rules = {
-  region: 'one-way',
+  region: 'by its rule',
   wall: 'net height',
   line: 'typed',
   point: 'typed',

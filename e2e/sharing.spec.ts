@@ -1,0 +1,64 @@
+import { expect, test, type Page } from '@playwright/test'
+import { balance, newProject, saved } from './support'
+
+const level2 = 'level:7dfadexirebhefbu'
+const panel = 'panel:ieew987tongccapp'
+const pick = (step: string, id: string, what: string) =>
+  `/p/${id}/${step}?level=${level2}&case=imposed%2FC&pick=${what}@${level2}`
+
+const cells = async (page: Page, label: string): Promise<readonly string[]> => {
+  const row = page.getByRole('table', { name: 'By two rules' }).getByRole('row').filter({ hasText: label })
+  return (await row.getByRole('cell').allInnerTexts()).map((text) => text.trim())
+}
+
+test('a panel is shared by another rule, compared first and then in earnest', async ({ page, request }) => {
+  const id = await newProject(request, 'Sharing', 'demo')
+  await page.goto(pick('paths', id, panel))
+  // P8 is 7.2 x 6.0 m under 3.00 kN/m2 with B18 along its middle: two bays of 7.2 x 3.0 m
+  await expect(page.getByRole('heading', { name: 'Panel P8' })).toBeVisible()
+  await expect(page.getByText(/shared one-way, along its span/)).toBeVisible()
+  await page.getByRole('button', { name: /Another rule/ }).click()
+  await page.getByRole('option', { name: /^two-way/ }).click()
+  // one-way B18 has 3.0 m x 7.2 m x 3.00 = 64.8 kN; two-way two trapezoids of (7.2 + 4.2)/2 x 1.5 m: 17.1 m2 x 3.00 = 51.3 kN
+  await expect.poll(() => cells(page, 'beam B18')).toEqual(['64.8', '51.3', '−13.5'])
+  // the girders have two triangles each of 3.0 m x 1.5 m / 2: 4.5 m2 x 3.00 = 13.5 kN
+  expect(await cells(page, 'beam G3')).toEqual(['0.0', '13.5', '13.5'])
+  // 43.2 m2 x 3.00 = 129.6 kN by either rule
+  expect(await cells(page, 'sum')).toEqual(['129.6', '129.6', '0.0'])
+  const before = await balance(page)
+
+  await page.goto(pick('building', id, panel))
+  await page.getByRole('button', { name: /Sharing/ }).click()
+  await page.getByRole('option', { name: /^two-way/ }).click()
+  await saved(page)
+  await page.goto(`${pick('paths', id, panel)}&dividing=shown&list=shown`)
+  await expect(page.getByText(/shared two-way, to the nearest member/)).toBeVisible()
+  const takers = page.getByRole('main')
+  await expect(takers).toContainText('51.3')
+  await expect(takers).toContainText('13.5')
+  expect(await balance(page)).toBe(before)
+})
+
+test('a beam that takes no load hands all of it to what remains', async ({ page, request }) => {
+  const id = await newProject(request, 'Takes none', 'demo')
+  const records = (await (await request.get(`/api/projects/${id}`)).json()) as {
+    readonly records: Readonly<
+      Record<string, { readonly id: string; readonly label?: string; readonly layout?: string }>
+    >
+  }
+  const beam = Object.values(records.records).find(
+    ({ label, layout, id: of }) => label === 'B18' && layout === 'layout:ox1n7ax1q1cuof2o' && of.startsWith('member:'),
+  )
+  if (!beam) throw new Error('no B18')
+  await page.goto(pick('building', id, beam.id))
+  await page.getByRole('button', { name: /takes load of panels and walls/ }).click()
+  await page.getByRole('option', { name: 'takes none' }).click()
+  await saved(page)
+  await page.goto(pick('paths', id, panel))
+  const takers = page.getByRole('main')
+  // half of 129.6 kN to each of the edge beams, none to B18
+  await expect(takers.getByText('50.0 %')).toHaveCount(2)
+  await expect(takers).toContainText('64.8')
+  await expect(takers.getByRole('button', { name: 'beam B18' })).toHaveCount(0)
+  await expect.poll(() => balance(page)).toContain('nothing missing')
+})
