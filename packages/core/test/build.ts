@@ -1,6 +1,6 @@
 import { Memo } from '../src/derivation/memo'
 import { deriveProject, type ProjectState } from '../src/derivation/project'
-import { blankBasis, blankLoadKey, newGridLine } from '../src/document/blanks'
+import { blankBasis, blankLoadKey, newGridLine, simplePanel } from '../src/document/blanks'
 import { documentOf, newId, seededRandom, type Document, type Random } from '../src/document/document'
 import { invariantProblems } from '../src/document/invariants'
 import type {
@@ -132,6 +132,7 @@ export class Building {
       endRelease: 'pinned',
       spans: 'simple',
       takesLoad: true,
+      elementFactor: null,
       truss: null,
       ...more,
     })
@@ -154,12 +155,7 @@ export class Building {
       outline,
       spanAngle: Math.PI / 2,
       slab: null,
-      overhang: 'lever',
-      openings: 'bridged',
-      sharing: 'oneWay',
-      sparedAngle: null,
-      supportReach: null,
-      spanLimit: null,
+      ...simplePanel,
       ...more,
     })
   }

@@ -1,6 +1,7 @@
 import * as barriers from '../src/actions/barriers'
 import * as ownWeight from '../src/actions/ownWeight'
 import * as reduction from '../src/actions/reduction'
+import * as liveReduction from '../src/actions/liveReduction'
 import * as partitions from '../src/actions/partitions'
 import * as stairs from '../src/actions/stairLoad'
 import * as wall from '../src/actions/wallLoad'
@@ -28,7 +29,20 @@ const isFormula = (value: unknown): value is AnyFormula =>
 
 /** Every formula of the core by its name. A new module with formulas is to be named here; a test counts them. */
 export const formulas: ReadonlyMap<string, AnyFormula> = new Map(
-  [ownWeight, partitions, reduction, wall, stairs, barriers, coefficients, wind, landing, masses, pressure]
+  [
+    ownWeight,
+    partitions,
+    reduction,
+    liveReduction,
+    wall,
+    stairs,
+    barriers,
+    coefficients,
+    wind,
+    landing,
+    masses,
+    pressure,
+  ]
     .flatMap((module) => Object.entries(module))
     .filter((entry): entry is [string, AnyFormula] => isFormula(entry[1])),
 )

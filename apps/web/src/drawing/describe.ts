@@ -29,7 +29,10 @@ export const roleNames: Readonly<Record<BeamView['role'], string>> = {
 }
 
 /** "Beam B14, 7.20 m, 9.00 then 4.50 kN/m": what a reader hears instead of the picture. */
-export function beamText({ role, label, path, lines, points, stable, takesLoad }: BeamView, format: NumberFormat): string {
+export function beamText(
+  { role, label, path, lines, points, stable, takesLoad }: BeamView,
+  format: NumberFormat,
+): string {
   const length = formatQuantity(lengthAlong(path), 'length', format)
   const values = lines.map(([, , q0, q1]) =>
     Math.abs(q0 - q1) < 0.005 * Math.max(Math.abs(q0), Math.abs(q1))

@@ -64,6 +64,11 @@ export const isPartitionCase = (caseId: string): boolean => caseId.endsWith('/pa
 export const imposedGroupOf = (caseId: string): string | null =>
   caseId.startsWith('imposed/') && !isPartitionCase(caseId) ? caseId.slice('imposed/'.length) : null
 
+/** The same for roofs too: what may be reduced by a rule of the standard. */
+export const reducibleGroupOf = (caseId: string): string | null =>
+  imposedGroupOf(caseId) ??
+  (caseId.startsWith('roof/') && !isPartitionCase(caseId) ? caseId.slice('roof/'.length) : null)
+
 const permanentCases: readonly LoadCase[] = [
   { id: selfWeight, name: 'self-weight', action: 'permanent', group: null },
   { id: buildUps, name: 'build-ups', action: 'permanent', group: null },

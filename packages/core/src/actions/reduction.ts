@@ -1,3 +1,4 @@
+import { liveReductionOf } from './liveReduction'
 import { parameterIf, parameterOf, type Standard } from '../standards/layer'
 import { formula } from '../trace/formula'
 import { readTable } from '../trace/table'
@@ -67,6 +68,11 @@ export interface Supported {
   readonly area: Traced<'area'>
   /** Levels that bring any of it. */
   readonly storeys: number
+  /** It is load of a roof. */
+  readonly onRoof: boolean
+  /** What ASCE 7 asks: the live load element factor, and the rise of the flattest roof in inches to a foot. */
+  readonly K_LL: Traced<'factor'>
+  readonly rise: Traced<'factor'>
 }
 
 /** By area and by storeys; null where the standard reduces columns in one of both ways only. */
@@ -79,9 +85,14 @@ export interface Reductions {
  * The two factors on the imposed load of a group; of them one may be used, and not beside psi (EN 1991-1-1 3.3.2). Null where the
  * standard has no rule that is there.
  */
-export function reductionsOf({ by, group, area, storeys }: Supported, standard: Standard): Reductions | null {
+export function reductionsOf(supported: Supported, standard: Standard): Reductions | null {
+  const { by, group, area, storeys, onRoof } = supported
+  const method = standard.methods['imposed.reduction']
+  if (method === 'rootOfArea') return { byArea: liveReductionOf(supported, standard), byStoreys: null }
+  // the others have no rule for roofs
+  if (onRoof) return null
   const n = given('n', 'count', storeys, 'levels above that bring load of the category')
-  switch (standard.methods['imposed.reduction']) {
+  switch (method) {
     case 'alpha': {
       const psi_0 = parameterOf(standard, `basis.psi_0.${group}`, 'factor')
       const least = parameterIf(standard, `reduction.least.${group}`)

@@ -1,3 +1,4 @@
+import { simplePanel } from '../document/blanks'
 import type { MemberShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
 import { rectangle } from '../../test/shapes'
@@ -57,12 +58,7 @@ describe('columns pass through a level where there is neither member nor floor',
         layout: 'layout:1',
         outline: rectangle(0, 1, 6, 4),
         spanAngle: 0,
-        overhang: 'lever',
-        openings: 'bridged',
-        sharing: 'oneWay',
-        sparedAngle: null,
-        supportReach: null,
-        spanLimit: null,
+        ...simplePanel,
       },
       hole.map((outline) => ({ id: 'opening:1' as const, outline })),
       [],

@@ -1,3 +1,4 @@
+import { simplePanel } from '../document/blanks'
 import fc from 'fast-check'
 import { rectangle } from '../../test/shapes'
 import type { OpeningShape, PanelShape, PatchShape } from '../document/shapes'
@@ -9,12 +10,7 @@ const panel: PanelShape = {
   layout: 'layout:0000000000000001',
   outline: rectangle(0, 0, 6, 4),
   spanAngle: 0,
-  overhang: 'lever',
-  openings: 'bridged',
-  sharing: 'oneWay',
-  sparedAngle: null,
-  supportReach: null,
-  spanLimit: null,
+  ...simplePanel,
 }
 const opening = (outline: Ring): OpeningShape => ({ id: 'opening:0000000000000001', outline })
 const patch = (n: number, outline: Ring, mode: PatchShape['mode'], order = n): PatchShape => ({

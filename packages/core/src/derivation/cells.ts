@@ -1,4 +1,4 @@
-import { imposedGroupOf } from '../actions/cases'
+import { reducibleGroupOf } from '../actions/cases'
 import { once } from '../document/once'
 import type { ProjectState } from './project'
 
@@ -15,7 +15,7 @@ export interface Columns {
 export const columnsOf = once((caseIds: readonly string[]): Columns => {
   const first = caseIds.length + 1
   const reducible = caseIds
-    .filter((id) => imposedGroupOf(id) !== null)
+    .filter((id) => reducibleGroupOf(id) !== null)
     .map((id, i) => [id, { area: first + 2 * i, load: first + 2 * i + 1 }] as const)
   return { count: first + 2 * reducible.length, area: caseIds.length, reducible: new Map(reducible) }
 })

@@ -52,6 +52,7 @@ export const simpleMember = {
   endRelease: 'pinned',
   spans: 'simple',
   takesLoad: true,
+  elementFactor: null,
   truss: null,
 } as const satisfies Partial<Member>
 
@@ -63,3 +64,13 @@ export const newGridLine = (
   random: Random,
   path: GridLine['path'] = [],
 ): GridLine => ({ kind: 'gridLine', id: newId('gridLine', random), axis, label, at, path })
+
+/** A panel as most are: one-way, all members take load, by the limits of the project. */
+export const simplePanel = {
+  overhang: 'lever',
+  openings: 'bridged',
+  sharing: 'oneWay',
+  sparedAngle: null,
+  supportReach: null,
+  spanLimit: null,
+} as const

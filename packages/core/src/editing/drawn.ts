@@ -1,4 +1,4 @@
-import { simpleMember } from '../document/blanks'
+import { simpleMember, simplePanel } from '../document/blanks'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import type {
   Barrier,
@@ -273,12 +273,8 @@ function drawPanel(outline: readonly Point[], base: Base, { document, layout, ra
     outline,
     spanAngle: usualSpan(document, layout),
     slab: usualSlab(document, layout),
-    overhang: 'lever',
-    openings: 'bridged',
+    ...simplePanel,
     sharing: usualSharing(document, layout),
-    sparedAngle: null,
-    supportReach: null,
-    spanLimit: null,
   })
 }
 

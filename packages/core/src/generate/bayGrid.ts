@@ -1,4 +1,4 @@
-import { blankBasis, blankLoadKey, simpleMember, newGridLine } from '../document/blanks'
+import { blankBasis, blankLoadKey, simpleMember, newGridLine, simplePanel } from '../document/blanks'
 import { newId, type Random } from '../document/document'
 import { gridLetter } from '../document/labels'
 import type { UseSort } from '../document/useSorts'
@@ -158,12 +158,7 @@ function layoutContent(
       outline,
       spanAngle: Math.PI / 2,
       slab: { thickness: brief.slab, material: stock.concrete.id },
-      overhang: 'lever',
-      openings: 'bridged',
-      sharing: 'oneWay',
-      sparedAngle: null,
-      supportReach: null,
-      spanLimit: null,
+      ...simplePanel,
     }))
   return [...columns, ...girders, ...beams, ...panels]
 }

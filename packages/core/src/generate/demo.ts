@@ -1,5 +1,5 @@
 import type { ChangeSet } from '../document/changes'
-import { blankBasis, simpleMember, newGridLine } from '../document/blanks'
+import { blankBasis, simpleMember, newGridLine, simplePanel } from '../document/blanks'
 import type { Point } from '../geometry/point'
 import type {
   Barrier,
@@ -107,12 +107,7 @@ const panel = (layout: Layout, x0: number, y0: number, x1: number, y1: number, t
   ],
   spanAngle: Math.PI / 2,
   slab: { thickness, material: stock.concrete.id },
-  overhang: 'lever',
-  openings: 'bridged',
-  sharing: 'oneWay',
-  sparedAngle: null,
-  supportReach: null,
-  spanLimit: null,
+  ...simplePanel,
 })
 
 function frame(layout: Layout, withBalcony: boolean): readonly Rec[] {

@@ -1,5 +1,5 @@
 import { tidy } from '../geometry/tolerance'
-import { blankBasis, blankLoadKey, simpleMember, newGridLine } from '../document/blanks'
+import { blankBasis, blankLoadKey, simpleMember, newGridLine, simplePanel } from '../document/blanks'
 import { newId, type Random } from '../document/document'
 import { gridLetter } from '../document/labels'
 import type {
@@ -210,12 +210,7 @@ function sidesOf(
         ...drawn,
         spanAngle: Math.PI / 2,
         slab: null,
-        overhang: 'lever',
-        openings: 'bridged',
-        sharing: 'oneWay',
-        sparedAngle: null,
-        supportReach: null,
-        spanLimit: null,
+        ...simplePanel,
       },
       {
         kind: 'slope',

@@ -1,9 +1,11 @@
-import { imposedGroupOf } from '../actions/cases'
+import { reducibleGroupOf } from '../actions/cases'
 import { reductionsOf, type Reductions } from '../actions/reduction'
-import { readReducible } from '../derivation/cells'
+import { readCase, readReducible } from '../derivation/cells'
 import { columnChain, expandedAt, placeOf, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
-import { tracedSum, type Traced } from '../trace/traced'
+import { recordsOf } from '../document/document'
+import { memberOf } from '../document/labels'
+import { given, tracedSum, type Traced } from '../trace/traced'
 import { splitCase } from './why/sums'
 
 /** What of an imposed case a length of a column may be spared. */
@@ -60,7 +62,7 @@ function reductionsAt(
   caseId: string,
 ): ReductionsAt | null {
   const read = readReducible(state, caseId)
-  const group = imposedGroupOf(caseId)
+  const group = reducibleGroupOf(caseId)
   const place = chain[index]
   if (!read || group === null || !place) return null
   const added = chain.slice(0, index + 1).map(({ floor, row }, i) => {
@@ -80,10 +82,40 @@ function reductionsAt(
       group,
       area: tracedSum('A', 'area', 'floor of the category, run down as a load would be', terms),
       storeys,
+      ...elementOf(state, place, 'columns', caseId),
     },
     state.standard,
   )
   return found && { ...found, storeys, area }
+}
+
+/** What ASCE 7 asks of the member and of the roof. */
+function elementOf(state: ProjectState, { floor, row }: Place, list: 'beams' | 'columns', caseId: string) {
+  const beam = list === 'beams' ? floor.operator.plan.frame.beams[row] : undefined
+  const id = (beam ?? floor.operator.plan.frame.columns[row])?.member.id
+  const own = id === undefined ? null : (memberOf(state.document, id)?.elementFactor ?? null)
+  const [usual, what] = !beam
+    ? [4, 'ASCE 7 table 4.7-1: column, no slab cantilevers beyond it']
+    : beam.stations.length < 2
+      ? [1, 'ASCE 7 table 4.7-1: cantilever']
+      : [2, 'ASCE 7 table 4.7-1: beam, no slab cantilevers beyond it']
+  return {
+    onRoof: caseId.startsWith('roof/'),
+    K_LL: given('K_LL', 'factor', own ?? usual, own === null ? what : 'as typed at the member'),
+    rise: given('F', 'factor', flattestRise(state, caseId), 'rise of the flattest roof, inches to a foot'),
+  }
+}
+
+/** Of all that bears load of the case: 0 where any of it lies level. */
+function flattestRise(state: ProjectState, caseId: string): number {
+  const at = readCase(state, caseId)
+  const pitchOf = new Map(recordsOf(state.document, 'slope').map(({ id, pitch }) => [id as string, pitch]))
+  const pitches = state.floors.flatMap(({ operator, intensities }) =>
+    operator.plan.sources.flatMap((source, row) =>
+      source.kind === 'region' && at(intensities, row) !== 0 ? (pitchOf.get(source.region.slopeId ?? '') ?? 0) : [],
+    ),
+  )
+  return pitches.length === 0 ? 0 : 12 * Math.tan(Math.min(...pitches))
 }
 
 /** What of an imposed case a beam may be spared, for the area that it supports. */
@@ -112,13 +144,16 @@ function factorOfBeam(
   { floor, row }: Place,
   caseId: string,
 ): { readonly area: number; readonly factor: Traced<'factor'> } | null {
-  const group = imposedGroupOf(caseId)
+  const group = reducibleGroupOf(caseId)
   const area = readReducible(state, caseId)?.area(floor.rundown.beamTotals, row) ?? 0
   if (group === null || area <= least) return null
   const supported = tracedSum('A', 'area', 'floor of the category, shared as a load would be', [
     { label: `level ${floor.level.name}`, value: area },
   ])
-  const factor = reductionsOf({ by: 'beam', group, area: supported, storeys: 1 }, state.standard)?.byArea
+  const factor = reductionsOf(
+    { by: 'beam', group, area: supported, storeys: 1, ...elementOf(state, { floor, row }, 'beams', caseId) },
+    state.standard,
+  )?.byArea
   return factor ? { area, factor } : null
 }
 

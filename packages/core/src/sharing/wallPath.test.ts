@@ -1,3 +1,4 @@
+import { simplePanel } from '../document/blanks'
 import fc from 'fast-check'
 import { rectangle } from '../../test/shapes'
 import type { Column } from '../building/frame'
@@ -24,12 +25,7 @@ const panel = (n: number, outline: PanelShape['outline'], more: Partial<PanelSha
       layout: 'layout:0000000000000001',
       outline,
       spanAngle: Math.PI / 2,
-      overhang: 'lever',
-      openings: 'bridged',
-      sharing: 'oneWay',
-      sparedAngle: null,
-      supportReach: null,
-      spanLimit: null,
+      ...simplePanel,
       ...more,
     },
     [],

@@ -94,6 +94,77 @@ const byStoreys: readonly FormulaCheck[] = (
   within: 0.005,
 }))
 
+/** In feet as the standard has it: 400, 1600, 3600 and 10 000 ft² of influence. */
+const asce: readonly FormulaCheck[] = [
+  ...(
+    [
+      [4, 100, 0.5, 1],
+      [4, 400, 0.5, 0.625],
+      [4, 900, 0.5, 0.5],
+      [4, 900, 0.4, 0.5],
+      [4, 2500, 0.4, 0.4],
+      [4, 2500, 0.5, 0.5],
+      [2, 800, 0.5, 0.625],
+      [1, 399, 0.5, 1],
+      [4, 900, 0.8, 0.8],
+    ] as const
+  ).map(([K_LL, squareFeet, least, result]) => ({
+    formula: 'liveReduction',
+    source: 'ASCE 7 (4.7-1): 0.25 + 15/√(K_LL A_T) in ft², by hand',
+    fromMemory: true as const,
+    inputs: { L_1: 4.572, K_LL, A_T: squareFeet * 0.09290304, least },
+    result,
+    within: 1e-6,
+  })),
+  ...(
+    [
+      [100, 1],
+      [200, 1],
+      [205, 0.995],
+      [400, 0.8],
+      [600, 0.6],
+      [1000, 0.6],
+    ] as const
+  ).map(([squareFeet, result]) => ({
+    formula: 'roofAreaFactor',
+    source: 'ASCE 7 4.8.2: 1.2 - 0.001 A_T in ft²',
+    fromMemory: true as const,
+    inputs: { A_T: squareFeet, A_1: 200 },
+    result,
+    within: 1e-9,
+  })),
+  ...(
+    [
+      [0, 1],
+      [4, 1],
+      [8, 0.8],
+      [12, 0.6],
+      [20, 0.6],
+    ] as const
+  ).map(([F, result]) => ({
+    formula: 'roofSlopeFactor',
+    source: 'ASCE 7 4.8.2: 1.2 - 0.05 F',
+    fromMemory: true as const,
+    inputs: { F },
+    result,
+    within: 1e-9,
+  })),
+  ...(
+    [
+      [1, 1, 1],
+      [0.8, 0.9, 0.72],
+      [0.6, 0.6, 0.6],
+    ] as const
+  ).map(([R_1, R_2, result]) => ({
+    formula: 'roofLiveReduction',
+    source: 'ASCE 7 (4.8-1): L_0 R_1 R_2, 12 psf of 20 at least',
+    fromMemory: true as const,
+    inputs: { R_1, R_2 },
+    result,
+    within: 1e-9,
+  })),
+]
+
 const german: readonly FormulaCheck[] = [
   ...(
     [
@@ -132,6 +203,7 @@ export const formulaChecks: readonly FormulaCheck[] = [
   ...byArea,
   ...byStoreys,
   ...german,
+  ...asce,
   {
     formula: 'whatIsLeft',
     source: 'a column of two floors carries 90 % (BS 6399-1 table 2), by hand',

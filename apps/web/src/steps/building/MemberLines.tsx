@@ -6,11 +6,13 @@ import { NameField } from '../../sheet/NameField'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
 import { severalWord, shared, wordOf } from '../../sheet/several'
+import { useFieldOf } from '../../sheet/useFieldOf'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
+import { QuantityField } from '../../ui/QuantityField'
 import { StockChoices } from './StockChoices'
 import { CourseLine } from './CourseLine'
 import { TrussLines } from './TrussLines'
@@ -86,6 +88,7 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
         </Line>
       )}
       {beams.length > 0 && <Taking beams={beams} />}
+      <ElementFactor members={members} />
       {members.length === 1 && first.truss && <TrussLines member={first} truss={first.truss} />}
       <ConcernsHere ids={members.map(({ id }) => id).join()} />
     </Section>
@@ -111,6 +114,32 @@ function Taking({ beams }: { readonly beams: readonly Member[] }) {
         }
       />
       <Several records={beams} textOf={(beam) => wordOf(takings, said(beam))} />
+    </Line>
+  )
+}
+
+/** Where slabs cantilever beyond a column or an edge beam its factor is smaller than the usual one (ASCE 7 table 4.7-1). */
+function ElementFactor({ members }: { readonly members: readonly Member[] }) {
+  const fieldOf = useFieldOf()
+  const [basis] = useRecords('basis')
+  if (basis?.family !== 'ASCE') return null
+  const columns = members.every(({ role }) => role === 'column')
+  return (
+    <Line reference="table 4.7-1">
+      <Symbol name="K_LL" /> ={' '}
+      <QuantityField
+        {...fieldOf(members, 'elementFactor', 'live load element factor', 'factor', {
+          min: 1,
+          max: 4,
+          optional: true,
+          placeholder: columns ? '4' : 'usual',
+        })}
+      />{' '}
+      <small>
+        {columns
+          ? '(3 for edge and 2 for corner columns with cantilever slabs)'
+          : '(2 for beams, 1 for cantilevers and edge beams with cantilever slabs)'}
+      </small>
     </Line>
   )
 }

@@ -112,7 +112,7 @@ function Reduced({ view: { reduction }, address }: { readonly view: MemberView; 
   if (!reduction) return null
   return (
     <Line reference="reduced for area" result={<Value value={reduction.total} quantity="force" />}>
-      <Symbol name="α_A" /> = <Value value={reduction.byArea} quantity="factor" address={address} /> for{' '}
+      times <Value value={reduction.byArea} quantity="factor" address={address} /> for{' '}
       <Value value={reduction.area} quantity="area" strong={false} />
     </Line>
   )

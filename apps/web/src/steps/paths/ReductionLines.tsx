@@ -2,7 +2,6 @@ import { formatValue, unitOf, type ColumnView, type ReductionView } from '@hedri
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 import { Note, Section } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
 import { CopyButton, tabbed } from '../../ui/CopyButton'
 import { ColumnTable } from './ColumnTable'
@@ -21,7 +20,15 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
   const force = unitOf('force', format)
   const text = () =>
     tabbed([
-      ['level', 'storeys', `area, ${unitOf('area', format)}`, 'α_A', 'α_n', `whole, ${force}`, `reduced, ${force}`],
+      [
+        'level',
+        'storeys',
+        `area, ${unitOf('area', format)}`,
+        'for area',
+        'for storeys',
+        `whole, ${force}`,
+        `reduced, ${force}`,
+      ],
       ...rows.map(({ levelName, foot }, i) => [levelName, ...cellsOf(reductions[i] ?? null, foot)]),
     ])
   const cellsOf = (row: ReductionView | null, foot: number): readonly string[] => {
@@ -44,12 +51,8 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
             <th>level</th>
             <th>storeys</th>
             <th>area</th>
-            <th>
-              <Symbol name="α_A" />
-            </th>
-            <th>
-              <Symbol name="α_n" />
-            </th>
+            <th>for area</th>
+            <th>for storeys</th>
             <th>at its foot</th>
           </tr>
         </thead>
@@ -63,7 +66,10 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
         </tbody>
       </Wide>
       <Note>
-        By the lower of the two factors: only one may be used, and none beside ψ. Combinations do without them so far.
+        {reductions.some((row) => typeof row?.byStoreys === 'number')
+          ? 'By the lower of the two factors: only one may be used, and none beside ψ. '
+          : 'By the area that it supports. '}
+        Combinations do without it so far.
       </Note>
     </Section>
   )

@@ -18,6 +18,9 @@ const rules = ruleParameters(asceRows, {
   permanent: 'D',
   of: symbolsOf(asceGroups, 'W'),
 })
+/** m */
+const foot = 0.3048
+
 /** ASCE 7-16: live loads and combinations; the other editions lie over it as layers. */
 export const asceFamily: Family = {
   id: 'ASCE',
@@ -28,6 +31,20 @@ export const asceFamily: Family = {
     ...rules.meanings,
     ...massMeanings(['storage']),
     ...leastPartitions('q_part'),
+    'reduction.length': {
+      symbol: 'L_1',
+      quantity: 'length',
+      name: 'of the area that a member supports',
+      min: 0,
+      max: 100,
+    },
+    'reduction.roofArea': {
+      symbol: 'A_1',
+      quantity: 'area',
+      name: 'of roof from which its live load is reduced',
+      min: 0.1,
+      max: 1e4,
+    },
     'imposed.partitions.limit': {
       symbol: 'L_lim',
       quantity: 'pressure',
@@ -36,7 +53,7 @@ export const asceFamily: Family = {
       max: 1e5,
     },
   },
-  methods: { 'imposed.partitions': ['least'] },
+  methods: { 'imposed.partitions': ['least'], 'imposed.reduction': ['rootOfArea'] },
   recommended: {
     name: 'ASCE 7-16',
     values: {
@@ -45,10 +62,12 @@ export const asceFamily: Family = {
       ...rules.values,
       'imposed.partitions.least': remembered(15 * poundTable.pressure, 'ASCE 7-16 4.3.2'),
       'mass.share.storage': remembered(0.25, 'ASCE 7-16 12.7.2, item 1'),
+      'reduction.length': remembered(15 * foot, 'ASCE 7-16 (4.7-1)'),
+      'reduction.roofArea': remembered(200 * foot * foot, 'ASCE 7-16 4.8.2'),
       'imposed.partitions.limit': remembered(80 * poundTable.pressure, 'ASCE 7-16 4.3.2, exception'),
     },
     tables: {},
-    methods: { 'imposed.partitions': 'least' },
+    methods: { 'imposed.partitions': 'least', 'imposed.reduction': 'rootOfArea' },
   },
   uses: usesOf(asceUseRows),
   groups: asceGroups,

@@ -4,7 +4,7 @@ import type { TableUnits, UseRow } from '../tabled'
 /** psf and lb. */
 export const poundTable: TableUnits = { pressure: 47.880259, force: 4.4482216 }
 
-/** `no`: 4.7 lets the load not be reduced; `assembly` and `garage` neither, and they keep L whole beside wind (2.3.1). */
+/** `no`: 4.7.2 lets the load not be reduced; `assembly` and `garage` neither, and they keep L whole beside wind (2.3.1). */
 type Note = '' | 'no' | 'assembly' | 'garage' | 'roof'
 type Row = readonly [id: string, name: string, psf: number, lb: number | null, note?: Note, sort?: UseSort]
 
@@ -82,6 +82,13 @@ const heavy = 100
 const groupOf = (psf: number, note: Note): string =>
   note === 'roof' ? 'Lr' : note === 'assembly' || note === 'garage' || psf > heavy ? 'Lp' : 'L'
 
+/**
+ * Assembly is never reduced (4.7.5), nor what bears lorries or helicopters; heavy loads and garages are under two floors or more (4.7.3, 4.7.4),
+ * roofs by R_1 and R_2 (4.8).
+ */
+const isReducible = (id: string, psf: number, note: Note): boolean =>
+  note === 'no' ? psf > heavy && id !== 'sidewalks' : note !== 'assembly'
+
 export const asceUseRows: readonly UseRow[] = rows.map(([id, name, uniform, concentrated, note = '', sort]) => ({
   id,
   name,
@@ -89,8 +96,7 @@ export const asceUseRows: readonly UseRow[] = rows.map(([id, name, uniform, conc
   concentrated,
   group: groupOf(uniform, note),
   ...(sort ? { sort } : {}),
-  // 4.7.3 to 4.7.5 and 4.8: heavy loads, garages and assembly have rules of their own; roofs go by R_1 and R_2
-  reducible: note === '' || note === 'roof',
+  reducible: isReducible(id, uniform, note),
   clause: 'ASCE 7-16 table 4.3-1',
 }))
 
