@@ -341,3 +341,36 @@ function areasByCells(sites: Parameters<typeof nearestFeet>[0], region: Region):
   })
   return areas
 }
+
+describe('degenerate input', () => {
+  const bay = rect(0, 0, 8, 6)
+  const moved = (ring: Ring, by: number): Ring => ring.map(([x, y]): Point => [x + by, y + by])
+
+  test('a million metres from the origin it is the same to a micronewton in a newton', () => {
+    const far = moved(bay, 1e6)
+    const [near, found] = [share(bay, sidesOf(bay)), share(far, sidesOf(far))]
+    for (const member of ['m0', 'm1', 'm2', 'm3']) expect(forceOn(found, member)).toBeCloseTo(forceOn(near, member), 5)
+  })
+
+  test('slivers, stubs and coincident members: every force arrives', () => {
+    const carriers = [
+      ...sidesOf(bay),
+      carrier('twin', [8, 6], [0, 6]),
+      carrier('beside', [0, 6.004], [8, 6.004]),
+      carrier('stub', [4, 3], [4, 3.002]),
+      carrier('dot', [1, 1], [1, 1]),
+      carrier('sharp', [0, 0], [8, 0.02]),
+    ]
+    for (const region of [regionOf(bay), regionOf(rect(0, 0, 8, 1e-6)), [[...bay].slice(0, 3)] as Region]) {
+      const found = share(bay, carriers, region)
+      const { force, scale } = auditShare(found, carriers)
+      expect(Math.abs(force)).toBeLessThanOrEqual(1e-9 * scale)
+      expect(found.lines.every(({ q0, q1 }) => Number.isFinite(q0) && Number.isFinite(q1))).toBe(true)
+    }
+  })
+
+  test('nothing left of the panel: nothing is shared', () => {
+    const found = share(bay, sidesOf(bay), [])
+    expect([found.applied, found.lines, found.points, found.notCarried]).toEqual([0, [], [], 0])
+  })
+})
