@@ -1,7 +1,7 @@
 import { Memo } from '../src/derivation/memo'
 import { deriveProject, type ProjectState } from '../src/derivation/project'
 import { documentOf, recordsOf, type Document } from '../src/document/document'
-import { floorsOf, skewed, type Size } from './floors'
+import { floorsOf, skewed, twoWay, type Size } from './floors'
 
 // Prints ratios and counted work, never seconds alone: seconds are of the machine, ratios and counts of the program.
 
@@ -119,4 +119,5 @@ const sizes: readonly (readonly [string, Size])[] = [
 ]
 for (const [title, size] of sizes) bench(title, floorsOf(size))
 bench('ten floors, every panel out of square', skewed(floorsOf({ baysX: 20, baysY: 10, floors: 10 })))
+bench('ten floors, every panel two-way', twoWay(floorsOf({ baysX: 20, baysY: 10, floors: 10 })))
 if (Number.isNaN(sink)) print('a result is no number')

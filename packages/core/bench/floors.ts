@@ -61,3 +61,11 @@ export function skewed(document: Document): Document {
     ),
   )
 }
+
+/** The same with every panel shared to the nearest member. */
+export const twoWay = (document: Document): Document =>
+  documentOf(
+    [...document.records.values()].map((record) =>
+      record.kind === 'panel' ? { ...record, sharing: 'twoWay' } : record,
+    ),
+  )
