@@ -28,6 +28,9 @@ interface Rival {
   readonly heights: readonly Height[]
   /** The height at which it is as near as the axis, over s. */
   readonly at: (s: number) => number
+  /** Bounds of that height between two places. */
+  readonly atLeast: (from: number, to: number) => number
+  readonly atMost: (from: number, to: number) => number
 }
 
 function rivalOf(site: Site, p: Point, q: Point): Rival {
@@ -40,11 +43,15 @@ function rivalOf(site: Site, p: Point, q: Point): Rival {
     const steep = 1 - sign * nt
     return steep > 1e-12 ? [[(sign * -(ns * p[0] + nt * p[1])) / steep, (sign * ns) / steep, 0]] : []
   })
-  const met = (s: number): number => {
+  /** As near as the whole line: below the height everywhere. */
+  const toLine = (s: number): number => {
     const sign = away(s) < 0 ? -1 : 1
     const steep = 1 - sign * nt
-    if (steep <= 1e-12) return Infinity
-    const t = (sign * away(s)) / steep
+    return steep <= 1e-12 ? Infinity : (sign * away(s)) / steep
+  }
+  const met = (s: number): number => {
+    const t = toLine(s)
+    if (t === Infinity) return t
     const foot = (s - p[0]) * us + (t - p[1]) * ut
     return foot >= -1e-9 && foot <= length + 1e-9 ? t : Infinity
   }
@@ -52,7 +59,29 @@ function rivalOf(site: Site, p: Point, q: Point): Rival {
     site,
     heights: [...ends, ...alongIt],
     at: (s) => ends.reduce((least, end) => Math.min(least, heightAt(end, s)), met(s)),
+    // straight lines have their largest and least value at the ends of a stretch, parabolas of this kind their largest
+    atLeast: (from, to) => (away(from) < 0 === away(to) < 0 ? Math.min(toLine(from), toLine(to)) : 0),
+    atMost: (from, to) =>
+      ends.reduce(
+        (least, end) => Math.min(least, Math.max(heightAt(end, from), heightAt(end, to))),
+        away(from) < 0 === away(to) < 0 ? Math.max(met(from), met(to)) : Infinity,
+      ),
   }
+}
+
+/** Into so many stretches a site is cut to see which rivals can be the nearest anywhere. */
+const stretches = 8
+
+/** Without those that another is nearer than on every stretch. */
+function withoutFar(rivals: readonly Rival[], length: number): readonly Rival[] {
+  if (rivals.length < 4) return rivals
+  const near = new Set<Rival>()
+  for (let i = 0; i < stretches; i++) {
+    const [from, to] = [(i * length) / stretches, ((i + 1) * length) / stretches]
+    const most = rivals.reduce((least, rival) => Math.min(least, rival.atMost(from, to)), Infinity)
+    for (const rival of rivals) if (rival.atLeast(from, to) <= most + 1e-6) near.add(rival)
+  }
+  return rivals.filter((rival) => near.has(rival))
 }
 
 /** As near as a point of the plane: a parabola over s. */
@@ -95,9 +124,10 @@ const noRays: Rays = { stops: [], height: () => 0, rival: () => undefined, withi
 
 export function raysBeside(site: Site, sites: readonly Site[], side: 1 | -1, region: Region): Rays {
   const toFrame = frameOf(site, side)
-  const rivals = sites
+  const every = sites
     .filter((other) => other !== site)
     .map((other) => rivalOf(other, toFrame(other.a), toFrame(other.b)))
+  const rivals = [...withoutFar(every, site.length)]
     // those that are near say soonest that another is not the nearest
     .sort((p, q) => (p.at(site.length / 2) < q.at(site.length / 2) ? -1 : 1))
   const sides = sidesOf(region, toFrame)
