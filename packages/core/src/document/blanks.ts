@@ -24,6 +24,8 @@ export const blankBasis = (name: string, random: Random): Basis => ({
   ground: 0,
   supportReach: onLine,
   spanLimit: alongSpan,
+  handedLoads: 'exact',
+  handedPieces: 4,
   place: '',
   groundSnow: null,
   siteData: null,

@@ -50,6 +50,9 @@ export const recordKinds = {
     /** How far off its edge a member may lie that supports a panel, and the least angle to the span at which it does. */
     supportReach: withDefault(number('smallLength', supportReach), onLine),
     spanLimit: withDefault(number('angle', spanLimit), alongSpan),
+    /** How line loads of members are handed over: as they are, in so many pieces at most, or as one even value. */
+    handedLoads: withDefault(oneOf('exact', 'pieces', 'even'), 'exact'),
+    handedPieces: withDefault(number('count', { min: 1, max: 20 }), 4),
     place: withDefault(text(120), ''),
     /** Characteristic snow load on the ground, Pa. */
     groundSnow: withDefault(nullable(number('pressure', { min: 0, max: 5e4 })), null),

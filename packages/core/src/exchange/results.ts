@@ -1,5 +1,4 @@
 import { barrierCase, windCase } from '../actions/cases'
-import { stretchesAlong } from '../building/slopes'
 import { listCombinations, countCombinations } from '../combinations/structure'
 import { barriersOn } from '../derivation/barriers'
 import { balanceOf } from '../derivation/balance'
@@ -11,8 +10,9 @@ import type { ProjectState } from '../derivation/project'
 import { setsOf, structuresOf, structuresOfSet } from '../derivation/structures'
 import { labelOf } from '../document/labels'
 import { extremeOf } from '../envelopes/extremes'
-import { alongTrueLength, loadsOnColumns, memberLoads } from '../rundown/memberLines'
+import { loadsOnColumns, memberLoads } from '../rundown/memberLines'
 import type { ActionId } from '../standards/family'
+import { handedLoad, mergingOf } from './handedLoads'
 
 export const resultFormat = 'hedrion-results'
 export const resultStages = ['cases', 'memberLoads', 'storeyForces', 'barriers', 'combinations', 'envelopes'] as const
@@ -87,12 +87,13 @@ function loadsOfFloor(state: ProjectState, floor: FloorState, caseId: string): r
     q1,
   })
   const { beams, columns } = floor.operator.plan.frame
+  const merging = mergingOf(state.document)
   const onBeams = memberLoads(floor.operator, (source) => at(floor.intensities, source)).flatMap((load, i) => {
     const beam = beams[i]
     if (!beam) return []
-    const { lines, points } = alongTrueLength(load, stretchesAlong(floor.operator.plan.slopes, beam.legs))
+    const { handed, points } = handedLoad(floor, beam, load, merging)
     return [
-      ...lines.map(([from, to, q0, q1]) => row(beam.member.id, from, to, q0, q1)),
+      ...handed.map(([from, to, q0, q1]) => row(beam.member.id, from, to, q0, q1)),
       ...points.map(({ s, force }) => row(beam.member.id, s, s, force, 0)),
     ]
   })

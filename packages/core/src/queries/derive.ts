@@ -10,6 +10,7 @@ import { labelOf } from '../document/labels'
 import { openRings } from '../editing/beamRings'
 import { layoutOutline } from '../editing/outline'
 import { csvFiles } from '../exchange/csv'
+import { handedChange } from '../exchange/handedLoads'
 import { memberLoadSums, resultsJson, type ResultStage } from '../exchange/results'
 import { balanceOf } from '../derivation/balance'
 import type { SharingRule } from '../sharing/ground'
@@ -62,6 +63,7 @@ export type Query =
   | { readonly kind: 'concerns' }
   | { readonly kind: 'results'; readonly only: ResultStage | null }
   | { readonly kind: 'fileSums' }
+  | { readonly kind: 'handedChange' }
   | { readonly kind: 'outline'; readonly layoutId: string }
   | { readonly kind: 'openRings'; readonly layoutId: string }
   | { readonly kind: 'csv'; readonly only: ResultStage | null }
@@ -96,6 +98,7 @@ const answers = {
   results: (state, { only }) => resultsJson(state, only),
   outline: (state, { layoutId }) => layoutOutline(state.document, layoutId),
   openRings: (state, { layoutId }) => ({ count: openRings(state.document, layoutId).length }),
+  handedChange: (state) => handedChange(state),
   fileSums: (state) => memberLoadSums(state),
   csv: (state, { only }) => csvFiles(state, only),
 } satisfies Answers

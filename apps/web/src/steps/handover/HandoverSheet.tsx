@@ -6,6 +6,7 @@ import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 import { fileName, saveFile } from '../../ui/saveFile'
 import { AxesPicture } from './AxesPicture'
+import { HandedLoads } from './HandedLoads'
 
 const stages: readonly (readonly [ResultStage, string])[] = [
   ['cases', 'cases with their balance'],
@@ -31,6 +32,7 @@ export function HandoverSheet() {
           <CsvLine key={stage} stage={stage} text={text} name={name} isEmpty={overview.figures.cases === 0} />
         ))}
       </Section>
+      <HandedLoads basis={basis} />
       <Proof />
       <Section title="Axes and signs">
         <AxesPicture />
