@@ -122,7 +122,7 @@ export interface Rays {
 
 const noRays: Rays = { stops: [], height: () => 0, rival: () => undefined, within: () => 0 }
 
-export function raysBeside(site: Site, sites: readonly Site[], side: 1 | -1, region: Region): Rays {
+function raysBeside(site: Site, sites: readonly Site[], side: 1 | -1, region: Region): Rays {
   const toFrame = frameOf(site, side)
   const every = sites
     .filter((other) => other !== site)
@@ -147,6 +147,19 @@ export function raysBeside(site: Site, sites: readonly Site[], side: 1 | -1, reg
   }
   return { stops: stopsOf(site.length, rivals, sides), height, rival, within }
 }
+
+/** One side of one site with its rays. */
+export interface BesideSite {
+  readonly site: Site
+  readonly side: 1 | -1
+  readonly rays: Rays
+}
+
+/** Both sides of every site. */
+export const raysOf = (sites: readonly Site[], region: Region): readonly BesideSite[] =>
+  sites.flatMap((site) =>
+    ([1, -1] as const).map((side) => ({ site, side, rays: raysBeside(site, sites, side, region) })),
+  )
 
 function stopsOf(length: number, rivals: readonly Rival[], sides: readonly Side[]): readonly number[] {
   const heights = rivals.flatMap((rival) => rival.heights)

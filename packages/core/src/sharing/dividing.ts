@@ -1,6 +1,6 @@
 import type { Point } from '../geometry/point'
 import { contains, type Region } from '../geometry/polygon'
-import { raysBeside } from './besideSite'
+import type { BesideSite } from './besideSite'
 import { clustersWithin, positionOf } from './rails'
 import type { StripGround } from './stripPieces'
 import { crossing, distinct, uAt } from './strips'
@@ -13,27 +13,29 @@ export type Path = readonly Point[]
 const curve = 8
 
 /** The borders within a region between what is nearest to one site and to another. */
-export function dividingOfSites(sites: readonly Site[], region: Region): readonly Path[] {
-  return sites.flatMap((site, i) =>
-    ([1, -1] as const).flatMap((side): Path[] => {
-      const { stops, height, rival } = raysBeside(site, sites, side, region)
-      const at = (s: number, t: number): Point => [
-        site.a[0] + s * site.u[0] - side * t * site.u[1],
-        site.a[1] + s * site.u[1] + side * t * site.u[0],
-      ]
-      return stops.slice(1).flatMap((to, k): Path[] => {
-        const from = stops[k] ?? 0
-        const middle = (from + to) / 2
-        const other = rival(middle)
-        // every border is met from both of its sites and drawn once
-        if (!other || sites.indexOf(other) < i || !contains(region, at(middle, height(middle)))) return []
-        const inner = (t: number) => from + t * (to - from)
-        const straight = Math.abs(height(inner(0.01)) + height(inner(0.99)) - 2 * height(middle)) < 1e-6
-        const n = straight ? 1 : curve
-        return [Array.from({ length: n + 1 }, (_, j) => inner(j / n)).map((s) => at(s, height(s)))]
-      })
-    }),
-  )
+export function dividingOfSites(
+  sites: readonly Site[],
+  region: Region,
+  beside: readonly BesideSite[],
+): readonly Path[] {
+  return beside.flatMap(({ site, side, rays: { stops, height, rival } }): readonly Path[] => {
+    const at = (s: number, t: number): Point => [
+      site.a[0] + s * site.u[0] - side * t * site.u[1],
+      site.a[1] + s * site.u[1] + side * t * site.u[0],
+    ]
+    return stops.slice(1).flatMap((to, k): Path[] => {
+      const from = stops[k] ?? 0
+      const middle = (from + to) / 2
+      const other = rival(middle)
+      // every border is met from both of its sites and drawn once
+      if (!other || sites.indexOf(other) < sites.indexOf(site)) return []
+      if (!contains(region, at(middle, height(middle)))) return []
+      const inner = (t: number) => from + t * (to - from)
+      const straight = Math.abs(height(inner(0.01)) + height(inner(0.99)) - 2 * height(middle)) < 1e-6
+      const n = straight ? 1 : curve
+      return [Array.from({ length: n + 1 }, (_, j) => inner(j / n)).map((s) => at(s, height(s)))]
+    })
+  })
 }
 
 /** Half-way between neighbouring supports of strips, where each has what is on its side of it. */

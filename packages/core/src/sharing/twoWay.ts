@@ -1,7 +1,7 @@
 import type { Point } from '../geometry/point'
 import { regionArea, regionMoments, type Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
-import { piecesBeside, raysBeside } from './besideSite'
+import { piecesBeside, raysOf } from './besideSite'
 import { mergeLines } from './mergeLines'
 import { breaksAlong } from './nearestAlong'
 import { cornersOf, nearestFeet, type Foot } from './nearest'
@@ -11,16 +11,17 @@ import { emptyShare, type Share, type ShareLine, type SharePoint } from './share
 import { placeOn, type Site } from './sites'
 
 /** Shares one unit of pressure over a region: every point goes to the nearest point of the sites (docs/methods/two-way.md). */
-export function shareAreaToNearest(sites: readonly Site[], carriers: readonly Carrier[], region: Region): Share {
+export function shareAreaToNearest(
+  sites: readonly Site[],
+  carriers: readonly Carrier[],
+  region: Region,
+  beside = raysOf(sites, region),
+): Share {
   const applied = regionArea(region)
   const alone: Share = { ...emptyShare, applied, appliedMoments: regionMoments(region) }
   if (sites.length === 0) return { ...alone, notCarried: applied }
-  const lines = sites.flatMap((site) =>
-    ([1, -1] as const).flatMap((side) =>
-      piecesBeside(raysBeside(site, sites, side, region)).flatMap(({ s0, s1, q0, q1 }) =>
-        q0 === 0 && q1 === 0 ? [] : linesOn(site, s0, s1, q0, q1),
-      ),
-    ),
+  const lines = beside.flatMap(({ site, rays }) =>
+    piecesBeside(rays).flatMap(({ s0, s1, q0, q1 }) => (q0 === 0 && q1 === 0 ? [] : linesOn(site, s0, s1, q0, q1))),
   )
   const points = cornersOf(sites).flatMap((corner) =>
     [...areasRound(corner, sites, region)].flatMap(([{ site, s }, area]) => pointsOn(site, s, area)),
