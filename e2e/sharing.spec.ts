@@ -62,3 +62,14 @@ test('a beam that takes no load hands all of it to what remains', async ({ page,
   await expect(takers.getByRole('button', { name: 'beam B18' })).toHaveCount(0)
   await expect.poll(() => balance(page)).toContain('nothing missing')
 })
+
+test('line loads are handed over in pieces, and the sums of the file stay', async ({ page, request }) => {
+  const id = await newProject(request, 'Handed over', 'demo')
+  await page.goto(`/p/${id}/handover`)
+  await page.getByRole('button', { name: /Line loads are handed over/ }).click()
+  await page.getByRole('option', { name: 'as one even value' }).click()
+  await expect(page.getByText(/pieces become \d+\. Force is kept, the centroid is not/)).toBeVisible()
+  await expect(page.getByText(/moment at an end of .* if it were held/)).toBeVisible()
+  await expect(page.getByText('agrees').first()).toBeVisible()
+  await expect(page.getByText('differs')).toHaveCount(0)
+})

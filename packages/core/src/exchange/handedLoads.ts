@@ -56,29 +56,32 @@ export function handedChange(state: ProjectState): HandedChange {
   let most: EndChange | null = null
   const size = (change: EndChange | null) => (change ? Math.abs(change.is - change.was) : 1e-6)
   for (const floor of state.floors)
-    for (const caseId of state.caseIds)
-      for (const { beam, lines, handed, length } of loadedBeams(state, floor, caseId, merging)) {
-        before += lines.length
-        after += handed.length
-        const [old, now] = [heldMoments(lines, length), heldMoments(handed, length)]
-        for (const end of ['start', 'end'] as const) {
-          const change: EndChange = {
-            case: caseId,
-            label: labelOf(state.document, beam.member.id),
-            level: floor.level.name,
-            was: old[end],
-            is: now[end],
-          }
-          if (size(change) > size(most)) most = change
-        }
-      }
+    for (const loaded of state.caseIds.flatMap((id) => loadedBeams(state, floor, id, merging))) {
+      before += loaded.lines.length
+      after += loaded.handed.length
+      for (const change of endChanges(state, floor, loaded)) if (size(change) > size(most)) most = change
+    }
   return { before, after, most }
+}
+
+/** Moments of both ends if they were held, before and after. */
+function endChanges(
+  state: ProjectState,
+  floor: FloorState,
+  { caseId, beam, lines, handed, length }: ReturnType<typeof loadedBeams>[number],
+): readonly EndChange[] {
+  const [old, now] = [heldMoments(lines, length), heldMoments(handed, length)]
+  const at = { case: caseId, label: labelOf(state.document, beam.member.id), level: floor.level.name }
+  return [
+    { ...at, was: old.start, is: now.start },
+    { ...at, was: old.end, is: now.end },
+  ]
 }
 
 function loadedBeams(state: ProjectState, floor: FloorState, caseId: string, merging: Merging) {
   const at = readCase(state, caseId)
   return memberLoads(floor.operator, (source) => at(floor.intensities, source)).flatMap((load, i) => {
     const beam = floor.operator.plan.frame.beams[i]
-    return beam && load.lines.length > 0 ? [{ beam, ...handedLoad(floor, beam, load, merging) }] : []
+    return beam && load.lines.length > 0 ? [{ caseId, beam, ...handedLoad(floor, beam, load, merging) }] : []
   })
 }
