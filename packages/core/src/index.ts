@@ -116,6 +116,7 @@ export { sourceOf, unitWeights, type UnitWeight } from './standards/stock/unitWe
 export type { ResolvedValue, StandardLayer } from './standards/layer'
 export { mendsOf, type Mend } from './concerns/mends'
 export { concernSentence, wordedCodes } from './wording/concernSentence'
+export { reductionReason } from './wording/reductionReason'
 export { sharingNames } from './wording/sharingNames'
 export { sourceNames } from './wording/sourceNames'
 export { productText, referenceText, traceLines, typeset, withNumbers } from './wording/traceText'

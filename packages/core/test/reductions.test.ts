@@ -2,6 +2,7 @@ import { expanded } from '../src/document/labels'
 import type { Basis, LoadKey } from '../src/document/recordKinds'
 import { nationalSetEdits } from '../src/editing/ownLayer'
 import { ask } from '../src/queries/derive'
+import { reductionReason } from '../src/wording/reductionReason'
 import { shippedSets } from '../src/standards/families'
 import { Building } from './build'
 import { rectangle } from './shapes'
@@ -203,4 +204,19 @@ describe('ASCE 7 4.7 and 4.8 (from memory)', () => {
       if (record.kind === 'member' && record.role === 'column') Object.assign(record, { elementFactor: 2 })
     expect(found.view('imposed/L').reductions?.at(-1)?.byArea).toBeCloseTo(0.25 + 4.572 / Math.sqrt(180), 9)
   })
+})
+
+test('each load key says why it may be reduced or not', () => {
+  const reasonOf = (use: string, family: Basis['family']) => {
+    const { building } = tower({ use }, { family })
+    const loads = ask(building.state(), { kind: 'keys' }).find(({ key }) => key.imposed === 3000)
+    if (!loads) throw new Error('no key')
+    return reductionReason(family, loads)
+  }
+  expect(reasonOf('B', 'EN')).toMatch(/^may be reduced by area or storeys: EN 1991-1-1 6\.3\.1\.2/)
+  expect(reasonOf('E1', 'EN')).toMatch(/^not reduced: EN 1991-1-1/)
+  expect(reasonOf('offices', 'ASCE')).toBe('may be reduced by area: ASCE 7 4.7.2')
+  expect(reasonOf('garages', 'ASCE')).toBe('reduced by a fifth at most, under two floors or more: ASCE 7 4.7.3, 4.7.4')
+  expect(reasonOf('assembly-lobbies', 'ASCE')).toBe('not reduced: ASCE 7 4.7.3 to 4.7.5')
+  expect(reasonOf('roof', 'ASCE')).toBe('may be reduced by area: ASCE 7 4.8')
 })

@@ -38,13 +38,13 @@ export function compareRules(
   if (!floor) return null
   const tables = rules.map((rule) => byRule(state, floor, panelId, caseId, rule))
   const ids = [...new Set(tables.flatMap(({ forces }) => [...forces.keys()]))]
-  const order = new Map(
+  const order = new Map<string, number>(
     [...floor.operator.plan.frame.beams, ...floor.operator.plan.frame.columns].map(({ member }, i) => [member.id, i]),
   )
   const columns = new Set<string>(floor.operator.plan.frame.columns.map(({ member }) => member.id))
   return {
     members: ids
-      .sort((p, q) => (order.get(p as never) ?? 0) - (order.get(q as never) ?? 0))
+      .sort((p, q) => (order.get(p) ?? 0) - (order.get(q) ?? 0))
       .map((id) => ({
         expandedId: expandedAt(floor, id),
         label: labelOf(state.document, id),

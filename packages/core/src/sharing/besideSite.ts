@@ -1,5 +1,6 @@
 import type { Point } from '../geometry/point'
 import { eachEdge, type Region } from '../geometry/polygon'
+import { rootsOf } from '../geometry/quadratic'
 import { linearPieces, type Piece } from './linearPieces'
 import type { Site } from './sites'
 
@@ -188,16 +189,7 @@ const heightOfSide = ({ s0, s1, t0, t1 }: Side): Height => {
   return [t0 - slope * s0, slope, 0]
 }
 
-function roots(p: Height, q: Height): readonly number[] {
-  const [c, b, a] = [p[0] - q[0], p[1] - q[1], p[2] - q[2]]
-  const scale = Math.abs(b) + Math.abs(c) + 1e-300
-  if (Math.abs(a) < 1e-14 * scale) return Math.abs(b) < 1e-14 * scale ? [] : [-c / b]
-  const under = b * b - 4 * a * c
-  // two that only touch have one root, which rounding may lose
-  if (under < -1e-9 * (b * b + Math.abs(4 * a * c))) return []
-  const half = -(b + (b < 0 ? -1 : 1) * Math.sqrt(Math.max(under, 0))) / 2
-  return half === 0 ? [0] : [half / a, c / half]
-}
+const roots = (p: Height, q: Height): readonly number[] => rootsOf(p[0] - q[0], p[1] - q[1], p[2] - q[2])
 
 /** Ordinates along a site of what lies beside it on one side, per unit load: straight pieces with exact force and moment. */
 export function piecesBeside({ stops, within }: Rays): readonly Piece[] {

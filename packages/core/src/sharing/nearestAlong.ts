@@ -1,4 +1,5 @@
 import type { Point } from '../geometry/point'
+import { rootsOf } from '../geometry/quadratic'
 import { distance } from '../geometry/segment'
 import { cornersOf } from './nearest'
 import type { Site } from './sites'
@@ -32,16 +33,8 @@ export function breaksAlong(sites: readonly Site[], a: Point, b: Point): readonl
     })
   }
   squares.forEach((p, i) => {
-    for (const q of squares.slice(i + 1)) stops.push(...roots(p[0] - q[0], p[1] - q[1], p[2] - q[2]))
+    for (const q of squares.slice(i + 1)) stops.push(...rootsOf(p[0] - q[0], p[1] - q[1], p[2] - q[2]))
   })
   const within = stops.filter((t) => t >= 0 && t <= length).sort((p, q) => p - q)
   return within.filter((t, i) => i === 0 || t - (within[i - 1] ?? 0) > 1e-12)
-}
-
-function roots(c: number, b: number, a: number): readonly number[] {
-  if (Math.abs(a) < 1e-12) return Math.abs(b) < 1e-12 ? [] : [-c / b]
-  const under = b * b - 4 * a * c
-  if (under < -1e-12) return []
-  const root = Math.sqrt(Math.max(under, 0))
-  return [(-b - root) / (2 * a), (-b + root) / (2 * a)]
 }

@@ -84,7 +84,7 @@ function rising(values: number[]): readonly number[] {
   return sorted.filter((value, i) => i === sorted.length - 1 || (sorted[i + 1] ?? value) - value > samePoint)
 }
 
-/** Parts that lie on one another become one site where they overlap. */
+/** Parts that lie on one another become one site where they overlap; the first of them stands for all. */
 function asSites(parts: readonly Part[]): readonly Site[] {
   const placed = [...parts].sort((p, q) =>
     p.carrier.member === q.carrier.member
@@ -93,28 +93,60 @@ function asSites(parts: readonly Part[]): readonly Site[] {
         ? -1
         : 1,
   )
+  const ends = placed.map(({ carrier: { a, b }, from, to }) => [along(a, b, from), along(a, b, to)] as const)
+  const overlaps = overlapsOf(placed, ends)
   const sites: Placed[] = []
-  placed.forEach((part, k) => {
-    const { carrier } = part
-    const [a, b] = [along(carrier.a, carrier.b, part.from), along(carrier.a, carrier.b, part.to)]
-    const length = distance(a, b)
-    const on = placed.flatMap((other, j) => {
-      if (other.carrier.member === carrier.member) return []
-      const [p, q] = [other.from, other.to].map((s) => along(other.carrier.a, other.carrier.b, s))
-      const overlap = p && q ? overlapOn(a, b, p, q, onLine) : undefined
-      return overlap ? [{ ...overlap, other, j }] : []
-    })
-    const stops = rising([0, length, ...on.flatMap(({ from, to }) => [from, to])])
+  placed.forEach(({ carrier, from: first, to: last }, k) => {
+    const [a, b] = ends[k] ?? [carrier.a, carrier.b]
+    const on = overlaps.get(k) ?? []
+    const stops = rising([0, last - first, ...on.flatMap(({ from, to }) => [from, to])])
     stops.slice(1).forEach((to, i) => {
       const from = stops[i] ?? 0
       const here = on.filter((entry) => entry.from < (from + to) / 2 && entry.to > (from + to) / 2)
-      // the first of those that lie here stands for all
-      if (here.some(({ j }) => j < k)) return
-      const [start, end] = [along(a, b, from), along(a, b, to)]
-      sites.push({ a: start, b: end, carriers: [carrier, ...here.map(({ other }) => other.carrier)] })
+      if (here.some(({ other }) => other < k)) return
+      const carriers = [carrier, ...here.flatMap(({ other }) => placed[other]?.carrier ?? [])]
+      sites.push({ a: along(a, b, from), b: along(a, b, to), carriers })
     })
   })
   return joinedAtEnds(sites)
+}
+
+interface Overlap {
+  /** Along the part that it is of, m. */
+  readonly from: number
+  readonly to: number
+  /** The part that lies there too. */
+  readonly other: number
+}
+
+/** Where parts of different members lie on one another, by part: whichever of two is looked along, both have the stretch. */
+function overlapsOf(
+  placed: readonly Part[],
+  ends: readonly (readonly [Point, Point])[],
+): ReadonlyMap<number, readonly Overlap[]> {
+  const found = new Map<number, Overlap[]>()
+  const put = (part: number, overlap: Overlap) => found.set(part, [...(found.get(part) ?? []), overlap])
+  ends.forEach(([a, b], i) => {
+    for (let j = i + 1; j < ends.length; j++) {
+      const [p, q] = ends[j] ?? [a, b]
+      if (placed[i]?.carrier.member === placed[j]?.carrier.member) continue
+      const onThis = overlapOn(a, b, p, q, onLine)
+      const onThat = overlapOn(p, q, a, b, onLine)
+      const here = onThis ?? (onThat && seenAlong(a, b, p, q, onThat))
+      const there = onThat ?? (onThis && seenAlong(p, q, a, b, onThis))
+      if (here) put(i, { ...here, other: j })
+      if (there) put(j, { ...there, other: i })
+    }
+  })
+  return found
+}
+
+/** A stretch of p–q as it lies along a–b. */
+function seenAlong(a: Point, b: Point, p: Point, q: Point, stretch: { readonly from: number; readonly to: number }) {
+  const length = distance(a, b)
+  const places = [stretch.from, stretch.to].map((s) => project(a, b, along(p, q, s)).s)
+  const held = places.map((s) => Math.min(Math.max(s, 0), length))
+  return { from: Math.min(...held), to: Math.max(...held) }
 }
 
 interface Placed {
@@ -147,7 +179,8 @@ function joinedAtEnds(placed: readonly Placed[]): readonly Site[] {
   return met.flatMap(({ carriers, ...of }): Site[] => {
     const [a, b] = [landed.get(of.a) ?? of.a, landed.get(of.b) ?? of.b]
     const length = distance(a, b)
-    if (length <= samePoint) return []
+    // what is no longer than the tolerance is a point of what it lies on
+    if (length <= onLine) return []
     const u: Point = [(b[0] - a[0]) / length, (b[1] - a[1]) / length]
     return [{ a, b, length, u, owners: carriers.map((carrier) => ownerOf(carrier, a, b)) }]
   })

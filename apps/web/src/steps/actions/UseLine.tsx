@@ -1,5 +1,5 @@
-import type { LoadKey, Traced } from '@hedrion/core'
-import { useAnswer } from '../../compute/SessionContext'
+import { reductionReason, type LoadKey, type Traced } from '@hedrion/core'
+import { useAnswer, useRecords } from '../../compute/SessionContext'
 import { FromMemory } from '../../sheet/FromMemory'
 import { Line } from '../../sheet/Sheet'
 import { Symbol } from '../../sheet/Symbol'
@@ -27,6 +27,8 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
   const fieldOf = useFieldOf()
   const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === loadKey.id)
   const uses = useUses()
+  const [basis] = useRecords('basis')
+  const reason = basis && loads ? reductionReason(basis.family, loads) : null
   return (
     <Line
       reference={clauseOf(loads?.imposed, 'imposed')}
@@ -50,6 +52,7 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
           />
         </>
       )}
+      {reason !== null && <small> {reason}</small>}
     </Line>
   )
 }

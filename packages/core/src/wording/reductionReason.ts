@@ -1,0 +1,31 @@
+import type { KeyLoads } from '../actions/keyLoads'
+import type { FamilyId } from '../standards/family'
+
+type Reasons = readonly [reduced: string, whole: string]
+
+const reasons: Readonly<Record<FamilyId, Reasons>> = {
+  EN: [
+    'may be reduced by area or storeys: EN 1991-1-1 6.3.1.2(10), (11)',
+    'not reduced: EN 1991-1-1 6.3.1.2(10), (11) are for homes, offices, assembly and shops',
+  ],
+  ASCE: ['may be reduced by area: ASCE 7 4.7.2', 'not reduced: ASCE 7 4.7.3 to 4.7.5'],
+  IS: [
+    'may be reduced by storeys in columns, by area in beams: IS 875-2 3.2',
+    'not reduced: IS 875-2 3.2.1 leaves out storage, plant and garages',
+  ],
+  BS: [
+    'may be reduced by storeys or area: BS 6399-1 6.2, 6.3',
+    'not reduced: BS 6399-1 6.1 leaves out storage, plant, garages and factories',
+  ],
+}
+
+/** Why the imposed load of a key may be reduced, or why not; null where it has none. Partitions never are. */
+export function reductionReason(family: FamilyId, { cases, imposed, reducible }: KeyLoads): string | null {
+  if (!cases || !imposed) return null
+  if (family === 'ASCE' && reducible && cases.imposed.startsWith('roof/')) return 'may be reduced by area: ASCE 7 4.8'
+  if (family === 'ASCE' && reducible && cases.group === 'Lp')
+    return 'reduced by a fifth at most, under two floors or more: ASCE 7 4.7.3, 4.7.4'
+  if (!reducible && cases.imposed.startsWith('roof/')) return null
+  const [reduced, whole] = reasons[family]
+  return reducible ? reduced : whole
+}
