@@ -119,7 +119,7 @@ interface Overlap {
   readonly other: number
 }
 
-/** Where parts of different members lie on one another, by part: whichever of two is looked along, both have the stretch. */
+/** Where parts lie on one another, those of a member that folds back too, by part: whichever of two is looked along, both have the stretch. */
 function overlapsOf(
   placed: readonly Part[],
   ends: readonly (readonly [Point, Point])[],
@@ -129,7 +129,7 @@ function overlapsOf(
   ends.forEach(([a, b], i) => {
     for (let j = i + 1; j < ends.length; j++) {
       const [p, q] = ends[j] ?? [a, b]
-      if (placed[i]?.carrier.member === placed[j]?.carrier.member) continue
+      if (placed[i]?.carrier === placed[j]?.carrier) continue
       const onThis = overlapOn(a, b, p, q, onLine)
       const onThat = overlapOn(p, q, a, b, onLine)
       const here = onThis ?? (onThat && seenAlong(a, b, p, q, onThat))

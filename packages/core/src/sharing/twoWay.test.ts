@@ -374,3 +374,17 @@ describe('degenerate input', () => {
     expect([found.applied, found.lines, found.points, found.notCarried]).toEqual([0, [], [], 0])
   })
 })
+
+test('a member that folds back over itself shares with itself, and loses nothing', () => {
+  const bay = rect(0, 0, 4, 6)
+  const folded: readonly Carrier[] = [
+    { member: 'm', a: [0, 6], b: [0, 1], from: 0, bent: true },
+    { member: 'm', a: [0, 1], b: [0, 4], from: 5, bent: true },
+  ]
+  const found = share(bay, folded)
+  expect(forceOn(found, 'm')).toBeCloseTo(24, 9)
+  // from y = 1 to 4 both pieces lie there: half of 4.0 m to each
+  expect(ordinate(found, 'm', 1)).toBeCloseTo(4, 9)
+  expect(ordinate(found, 'm', 3)).toBeCloseTo(2, 9)
+  expect(ordinate(found, 'm', 6)).toBeCloseTo(2, 9)
+})
