@@ -78,10 +78,13 @@ function cuts({ a, b }: Carrier, outline: Region, reach: number): readonly numbe
   return rising(stops.filter((s) => s >= 0 && s <= length))
 }
 
-/** Rising, without those within a millimetre of the next; nothing where all are. */
+/** Rising from first to last, without those within a millimetre of either or of the one before; nothing where all are. */
 function rising(values: number[]): readonly number[] {
   const sorted = values.sort((p, q) => p - q)
-  return sorted.filter((value, i) => i === sorted.length - 1 || (sorted[i + 1] ?? value) - value > samePoint)
+  const [first = 0, last = 0] = [sorted[0], sorted.at(-1)]
+  if (last - first <= samePoint) return []
+  const inner = sorted.filter((value) => value - first > samePoint && last - value > samePoint)
+  return [first, ...inner.filter((value, i) => i === 0 || value - (inner[i - 1] ?? 0) > samePoint), last]
 }
 
 /** Parts that lie on one another become one site where they overlap; the first of them stands for all. */

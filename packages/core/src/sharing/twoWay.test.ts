@@ -388,3 +388,17 @@ test('a member that folds back over itself shares with itself, and loses nothing
   expect(ordinate(found, 'm', 3)).toBeCloseTo(2, 9)
   expect(ordinate(found, 'm', 6)).toBeCloseTo(2, 9)
 })
+
+test('an end that passes the border by less than a millimetre shares the same whichever way it is drawn', () => {
+  // found by the law above: a beam that comes to the side from (-2.079, 0.478) at an angle, its end 0.8 mm beyond it
+  const ring: Ring = [
+    [-2.0787614130304837, 0.47795395980733013],
+    [-4.896571165216722, -3.892122277622859],
+    [-0.0031905532621703515, -1.9999974550908513],
+    [1.9505633081524196, 0.4419307421864754],
+  ]
+  const along = (a: Point, b: Point): Share => share(ring, [...sidesOf(ring), carrier('x', a, b)])
+  const [found, other] = [along([0, -1.518], [-3.408, -1.582]), along([-3.408, -1.582], [0, -1.518])]
+  for (const member of ['m0', 'm1', 'm2', 'm3', 'x'])
+    expect(forceOn(other, member)).toBeCloseTo(forceOn(found, member), 9)
+})
