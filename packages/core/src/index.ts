@@ -52,6 +52,8 @@ export {
   type Slope,
   type Strut,
   type WallRun,
+  reachBounds,
+  spanLimitBounds,
 } from './document/recordKinds'
 export { readRecord } from './document/readRecord'
 export {
@@ -117,7 +119,7 @@ export type { ResolvedValue, StandardLayer } from './standards/layer'
 export { mendsOf, type Mend } from './concerns/mends'
 export { concernSentence, wordedCodes } from './wording/concernSentence'
 export { reductionReason } from './wording/reductionReason'
-export { sharingNames } from './wording/sharingNames'
+export { sharingChoices, sharingNames } from './wording/sharingNames'
 export { sourceNames } from './wording/sourceNames'
 export { productText, referenceText, traceLines, typeset, withNumbers } from './wording/traceText'
 export { Memo } from './derivation/memo'

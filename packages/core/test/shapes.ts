@@ -1,3 +1,4 @@
+import type { Column } from '../src/building/frame'
 import type { Point } from '../src/geometry/point'
 import type { Ring } from '../src/geometry/polygon'
 
@@ -14,3 +15,17 @@ export const turned =
     const [c, s] = [Math.cos(angle), Math.sin(angle)]
     return [cx + (x - cx) * c - (y - cy) * s, cy + (x - cx) * s + (y - cy) * c]
   }
+
+/** A column alone, as a frame has it. */
+export const columnAt = (name: string, at: Point): Column => ({
+  at,
+  member: {
+    id: `member:${name}`,
+    role: 'column',
+    path: [at],
+    startRelease: 'pinned',
+    endRelease: 'pinned',
+    spans: 'simple',
+    takesLoad: true,
+  },
+})

@@ -17,7 +17,9 @@ import { useCaseId } from './useCaseInView'
 import { useLevel } from './useLevel'
 
 interface PlanPaneProps {
-  readonly options: Omit<PlanOptions, 'format' | 'mark'>
+  readonly options: Omit<PlanOptions, 'format' | 'mark' | 'dividing'>
+  /** Whether lines part what goes to one member from what goes to another. */
+  readonly divided?: boolean
   /** What a step draws on top of the plan of a level. */
   readonly more?: (scene: Scene, floor: FloorView) => Scene
   readonly outlined?: readonly string[]
@@ -96,13 +98,14 @@ function useReached(levelId: string): readonly string[] {
   )
 }
 
-function usePlanScene({ options, more }: PlanPaneProps): Scene {
+function usePlanScene({ options, divided = false, more }: PlanPaneProps): Scene {
   const grid = useRecords('gridLine')
   const format = useFormat()
   const { level } = useLevel()
   const caseId = useCaseId()
   const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
-  const { area, member, names, spans, dividing = false, lit } = options
+  const dividing = useAnswer({ kind: 'dividing', levelId: divided ? (level?.id ?? null) : null })
+  const { area, member, names, spans, lit } = options
   const [{ parts }] = useLook()
   const scene = useMemo(() => {
     const made = planScene(floor, grid, {
@@ -110,7 +113,7 @@ function usePlanScene({ options, more }: PlanPaneProps): Scene {
       member,
       names,
       spans,
-      dividing,
+      dividing: dividing ?? [],
       lit,
       parts,
       format,

@@ -121,12 +121,11 @@ function ordinateLabels(
 ): readonly Label[] {
   const [s0, s1, q0, q1] = line
   const [nx, ny] = acrossOf(a, b)
-  const isSame = (p: number, q: number) => Math.abs(p - q) < 0.005 * Math.max(Math.abs(p), Math.abs(q))
-  const meets = (s: number, q: number) =>
-    lines.some(
+  /** Pieces that go on from there with the same value. */
+  const goingOn = (s: number, q: number) =>
+    lines.filter(
       (other) => other !== line && ends(other).some(([at, value]) => Math.abs(at - s) < 1e-6 && isSame(value, q)),
     )
-  const isEven = ([, , p, q]: Ordinates[number]) => isSame(p, q)
   const label = (s: number, q: number): readonly Label[] => {
     if (Math.abs(q) < 0.01 * top) return []
     const beyond = Math.abs(q) * scale + 9
@@ -141,16 +140,15 @@ function ordinateLabels(
     ]
   }
   if (isEven(line)) return label((s0 + s1) / 2, q0)
-  // a level piece beside says the value at its middle
-  const said = (s: number, q: number) =>
-    lines.some(
-      (other) => isEven(other) && ends(other).some(([at, value]) => Math.abs(at - s) < 1e-6 && isSame(value, q)),
-    )
-  const start = meets(s0, q0) ? [] : label(s0 + (s1 - s0) * 0.12, q0)
-  const end = said(s1, q1) ? [] : label(meets(s1, q1) ? s1 : s0 + (s1 - s0) * 0.88, q1)
-  return [...start, ...end]
+  const after = goingOn(s1, q1)
+  const start = goingOn(s0, q0).length > 0 ? [] : label(s0 + (s1 - s0) * 0.12, q0)
+  // a level piece that goes on says the value at its middle
+  if (after.some(isEven)) return start
+  return [...start, ...label(after.length > 0 ? s1 : s0 + (s1 - s0) * 0.88, q1)]
 }
 
+const isSame = (p: number, q: number): boolean => Math.abs(p - q) < 0.005 * Math.max(Math.abs(p), Math.abs(q))
+const isEven = ([, , q0, q1]: Ordinates[number]): boolean => isSame(q0, q1)
 const ends = ([s0, s1, q0, q1]: Ordinates[number]) =>
   [
     [s0, q0],

@@ -1,4 +1,4 @@
-import type { NumberFormat } from '@hedrion/core'
+import type { NumberFormat, Point } from '@hedrion/core'
 import type { Parts } from '../state/look'
 import type { Mark, Scene } from './scene'
 
@@ -12,7 +12,7 @@ export interface PlanOptions {
   readonly names: boolean
   readonly spans: boolean
   /** Lines that part what goes to one member from what goes to another. */
-  readonly dividing?: boolean
+  readonly dividing?: readonly (readonly Point[])[]
   /** Loads of patches alone, or of the default alone. */
   readonly parts?: Parts
   /** Panels on a ground that stands out. */

@@ -30,7 +30,7 @@ export function planScene(
   const ordinate = ordinateScale(floor.beams, options)
   const parts = [
     regionsPart(floor, options),
-    ...(options.dividing ? [dividingPart(floor)] : []),
+    dividingPart(options),
     openingsPart(floor),
     slopesPart(floor, options),
     stairsPart(floor, options),
@@ -140,11 +140,13 @@ function pressureLabel(
 }
 
 /** Within each panel: on which side of the lines load goes to which member. */
-function dividingPart({ dividing }: FloorView) {
+function dividingPart({ dividing = [] }: PlanOptions) {
   return part({
-    shapes: dividing.flatMap(({ paths }) =>
-      paths.map((points): Shape => ({ kind: 'line', points, stroke: { tone: 'quiet', width: 1, dash: [7, 3] } })),
-    ),
+    shapes: dividing.map((points): Shape => ({
+      kind: 'line',
+      points,
+      stroke: { tone: 'quiet', width: 1, dash: [7, 3] },
+    })),
   })
 }
 

@@ -64,10 +64,11 @@ export const isPartitionCase = (caseId: string): boolean => caseId.endsWith('/pa
 export const imposedGroupOf = (caseId: string): string | null =>
   caseId.startsWith('imposed/') && !isPartitionCase(caseId) ? caseId.slice('imposed/'.length) : null
 
+/** Whether a case is of imposed load on roofs, partitions there included. */
+export const isRoofCase = (caseId: string): boolean => caseId.startsWith('roof/')
 /** The same for roofs too: what may be reduced by a rule of the standard. */
 export const reducibleGroupOf = (caseId: string): string | null =>
-  imposedGroupOf(caseId) ??
-  (caseId.startsWith('roof/') && !isPartitionCase(caseId) ? caseId.slice('roof/'.length) : null)
+  imposedGroupOf(caseId) ?? (isRoofCase(caseId) && !isPartitionCase(caseId) ? caseId.slice('roof/'.length) : null)
 
 const permanentCases: readonly LoadCase[] = [
   { id: selfWeight, name: 'self-weight', action: 'permanent', group: null },

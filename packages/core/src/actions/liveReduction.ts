@@ -44,10 +44,15 @@ export const roofLiveReduction = formula({
   evaluate: ({ R_1, R_2 }) => Math.max(R_1 * R_2, 0.6),
 })
 
+/** What a member supports of one group of uses, as ASCE 7 asks. */
 export interface LiveSupported {
+  /** The group of the imposed case: a category. */
   readonly group: string
+  /** It is load of a roof. */
   readonly onRoof: boolean
+  /** Floor area whose load may be reduced, m². */
   readonly area: Traced<'area'>
+  /** Levels that bring any of it. */
   readonly storeys: number
   /** Live load element factor of the member. */
   readonly K_LL: Traced<'factor'>

@@ -1,8 +1,8 @@
-import { liveReductionOf } from './liveReduction'
 import { parameterIf, parameterOf, type Standard } from '../standards/layer'
 import { formula } from '../trace/formula'
 import { readTable } from '../trace/table'
 import { given, type Traced } from '../trace/traced'
+import { liveReductionOf, type LiveSupported } from './liveReduction'
 
 /** For the area that a member supports. */
 export const areaReduction = formula({
@@ -60,19 +60,8 @@ function leftBy(standard: Standard, key: string, at: Traced): Traced<'factor'> |
 }
 
 /** What a beam or one length of a column supports of one group of uses. */
-export interface Supported {
+export interface Supported extends LiveSupported {
   readonly by: 'beam' | 'column'
-  /** The group of the imposed case: a category. */
-  readonly group: string
-  /** Floor area whose load may be reduced, m². */
-  readonly area: Traced<'area'>
-  /** Levels that bring any of it. */
-  readonly storeys: number
-  /** It is load of a roof. */
-  readonly onRoof: boolean
-  /** What ASCE 7 asks: the live load element factor, and the rise of the flattest roof in inches to a foot. */
-  readonly K_LL: Traced<'factor'>
-  readonly rise: Traced<'factor'>
 }
 
 /** By area and by storeys; null where the standard reduces columns in one of both ways only. */

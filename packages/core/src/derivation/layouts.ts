@@ -44,9 +44,8 @@ import {
   type LayoutPlan,
   type Source,
 } from '../rundown/sources'
-import type { Path } from '../sharing/dividing'
 import { groundOf, sharerOf } from '../sharing/ground'
-import { carriersOf, usualLimits, type Carrier, type Limits } from '../sharing/rails'
+import { carriersAmong, usualLimits, type Carrier, type Limits } from '../sharing/rails'
 import type { Share } from '../sharing/share'
 import { shareForce, shareWall } from '../sharing/wallPath'
 import type { Memo } from './memo'
@@ -54,10 +53,6 @@ import { stage } from './stage'
 
 interface Shares {
   readonly shares: readonly Share[]
-}
-
-interface PanelShares extends Shares {
-  readonly dividing: readonly Path[]
 }
 
 const bytesOfShares = ({ shares }: Shares): number => shares.reduce((sum, { lines }) => sum + 80 * lines.length, 500)
@@ -81,11 +76,11 @@ const panelStage = stage(
 /** Shares of every region of one panel per unit pressure: solved once, then it serves every case. */
 const panelShareStage = stage(
   'panelShare',
-  (plan: PanelPlan, carriers: readonly Carrier[], columns: readonly Column[], limits: Limits): PanelShares => {
+  (plan: PanelPlan, carriers: readonly Carrier[], columns: readonly Column[], limits: Limits): Shares => {
     const sharer = sharerOf(groundOf(plan, carriers, columns, limits))
-    return { shares: plan.regions.map(({ region }) => sharer.area(region)), dividing: sharer.dividing(plan.net) }
+    return { shares: plan.regions.map(({ region }) => sharer.area(region)) }
   },
-  (shares) => bytesOfShares(shares) + 60 * shares.dividing.length,
+  bytesOfShares,
 )
 
 const segmentsStage = stage('wallSegments', (run: WallShape): { readonly segments: readonly WallSegment[] } => ({
@@ -125,7 +120,7 @@ const operatorStage = stage(
   (
     frame: FramePlan,
     panels: readonly PanelPlan[],
-    panelShares: readonly PanelShares[],
+    panelShares: readonly Shares[],
     walls: readonly { readonly run: WallShape; readonly segment: WallSegment }[],
     wallShares: readonly Shares[],
     typed: readonly Source[],
@@ -135,7 +130,6 @@ const operatorStage = stage(
     const plan: LayoutPlan = {
       frame,
       panels,
-      dividing: panelShares.map(({ dividing }) => dividing),
       slopes,
       sources: [
         ...panels.flatMap((panel, i) =>
@@ -258,7 +252,7 @@ const sameShapes = (a: LayoutShapes, b: LayoutShapes): boolean =>
 
 function deriveOperator(memo: Memo, shapes: LayoutShapes, limits: Limits): LayoutOperator {
   const frame = memo.get(frameStage, shapes.members)
-  const carriers = frame.beams.filter(({ member }) => member.takesLoad).flatMap(carriersOf)
+  const carriers = carriersAmong(frame.beams)
   const carriersNear = among(
     carriers,
     carriers.map(({ a, b }) => [a, b]),

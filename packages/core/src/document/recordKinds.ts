@@ -17,9 +17,9 @@ import { alongSpan, onLine } from '../geometry/tolerance'
 import { family, label, ring, source, standardTable, typedLoad } from './recordParts'
 import { useSorts } from './useSorts'
 
-/** From a millimetre to half a metre; from half a degree to 60. */
-const supportReach = { min: 1e-3, max: 0.5 }
-const spanLimit = { min: 0.0087, max: 1.0472 }
+/** Of limits of what supports a panel: from a millimetre to half a metre, and from half a degree to 60. */
+export const reachBounds = { min: 1e-3, max: 0.5 }
+export const spanLimitBounds = { min: 0.0087, max: 1.0472 }
 
 /** Every kind of record with its fields. Types, reader and JSON Schema follow from this table. */
 export const recordKinds = {
@@ -48,8 +48,8 @@ export const recordKinds = {
     /** Of the ground beside the building, as levels are measured: heights in the wind count from it. */
     ground: withDefault(number('length', { min: -500, max: 2000 }), 0),
     /** How far off its edge a member may lie that supports a panel, and the least angle to the span at which it does. */
-    supportReach: withDefault(number('smallLength', supportReach), onLine),
-    spanLimit: withDefault(number('angle', spanLimit), alongSpan),
+    supportReach: withDefault(number('smallLength', reachBounds), onLine),
+    spanLimit: withDefault(number('angle', spanLimitBounds), alongSpan),
     /** How line loads of members are handed over: as they are, in so many pieces at most, or as one even value. */
     handedLoads: withDefault(oneOf('exact', 'pieces', 'even'), 'exact'),
     handedPieces: withDefault(number('count', { min: 1, max: 20 }), 4),
@@ -204,8 +204,8 @@ export const recordKinds = {
     /** Members that run this way, from global X, take no load of it; null where all do. */
     sparedAngle: withDefault(nullable(number('angle', { min: -7, max: 7 })), null),
     /** Its own limits of what supports it; null where those of the project hold. */
-    supportReach: withDefault(nullable(number('smallLength', supportReach)), null),
-    spanLimit: withDefault(nullable(number('angle', spanLimit)), null),
+    supportReach: withDefault(nullable(number('smallLength', reachBounds)), null),
+    spanLimit: withDefault(nullable(number('angle', spanLimitBounds)), null),
   },
   opening: { layout: ref('layout'), label, outline: ring },
   buildUp: {

@@ -1,19 +1,19 @@
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
-import { limitsOf } from '../derivation/layouts'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
 import { auditShare } from '../sharing/audit'
-import { groundOf, sharerOf, type SharingRule } from '../sharing/ground'
+import { sharerOf, type SharingRule } from '../sharing/ground'
 import { carriersOf } from '../sharing/rails'
 import type { Share } from '../sharing/share'
+import { panelGrounds } from './panelGrounds'
 
 /** One member and what it takes by each rule, N; 0 where a rule gives it nothing. */
 export interface ComparedMember {
   readonly expandedId: string
   readonly label: string
-  readonly column: boolean
+  readonly kind: 'beam' | 'column'
   readonly forces: readonly number[]
 }
 
@@ -26,7 +26,10 @@ export interface ComparedRules {
   readonly leftOver: readonly number[]
 }
 
-/** What area loads of one panel, or of all of a level, give to members if they were shared by each of the rules; null stands for the rule of each panel. */
+/**
+ * What area loads of one panel, or of all of a level, give to members if they were shared by each of the rules; null stands for
+ * the rule of each panel.
+ */
 export function compareRules(
   state: ProjectState,
   levelId: string,
@@ -48,7 +51,7 @@ export function compareRules(
       .map((id) => ({
         expandedId: expandedAt(floor, id),
         label: labelOf(state.document, id),
-        column: columns.has(id),
+        kind: columns.has(id) ? 'column' : 'beam',
         forces: tables.map(({ forces }) => forces.get(id) ?? 0),
       })),
     notCarried: tables.map(({ notCarried }) => notCarried),
@@ -63,17 +66,13 @@ function byRule(
   caseId: string,
   rule: SharingRule | null,
 ) {
-  const { beams, columns } = floor.operator.plan.frame
   const at = readCase(state, caseId)
-  const carriers = beams.filter(({ member }) => member.takesLoad).flatMap(carriersOf)
-  const every = beams.flatMap(carriersOf)
-  const limits = limitsOf(state.document)
+  const every = floor.operator.plan.frame.beams.flatMap(carriersOf)
   const forces = new Map<string, number>()
   let [notCarried, mx, my] = [0, 0, 0]
-  for (const plan of floor.operator.plan.panels) {
+  for (const { plan, ground } of panelGrounds(state, floor)) {
     if (panelId !== null && plan.panel.id !== panelId) continue
     const asSet = rule === null || rule === plan.panel.sharing
-    const ground = groundOf(plan, carriers, columns, limits)
     const sharer = sharerOf(asSet ? ground : { ...ground, rule })
     floor.operator.plan.sources.forEach((source, row) => {
       if (source.kind !== 'region' || source.panel !== plan) return

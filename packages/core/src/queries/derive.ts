@@ -24,6 +24,7 @@ import { keySums } from './keySums'
 import { massViews } from './massViews'
 import { memberView } from './memberView'
 import { formatOf, overview } from './overview'
+import { dividingLines } from './panelGrounds'
 import { panelView } from './panelView'
 import { ruleViews } from './ruleViews'
 import { spaceView } from './spaceView'
@@ -39,6 +40,7 @@ export type Query =
   | { readonly kind: 'member'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'column'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'panel'; readonly expandedId: string; readonly caseId: string }
+  | { readonly kind: 'dividing'; readonly levelId: string | null }
   | {
       readonly kind: 'compare'
       readonly levelId: string
@@ -80,6 +82,7 @@ const answers = {
   member: (state, { expandedId, caseId }) => memberView(state, expandedId, caseId),
   column: (state, { expandedId, caseId }) => columnView(state, expandedId, caseId),
   panel: (state, { expandedId, caseId }) => panelView(state, expandedId, caseId),
+  dividing: (state, { levelId }) => dividingLines(state, levelId),
   compare: (state, { levelId, panelId, caseId, rules }) => compareRules(state, levelId, panelId, caseId, rules),
   balance: (state, { caseId }) => balanceOf(state, caseId),
   byValue: (state, { text, caseId }) => byValue(state, text, caseId, formatOf(state)),

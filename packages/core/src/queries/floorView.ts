@@ -150,12 +150,6 @@ export interface OpeningView {
   readonly outline: readonly Point[]
 }
 
-/** Of a panel the lines that part what goes to one member from what goes to another. */
-export interface DividingView {
-  readonly expandedId: string
-  readonly paths: readonly (readonly Point[])[]
-}
-
 /** One level as the plan draws it, for one case. */
 export interface FloorView {
   readonly levelId: string
@@ -173,7 +167,6 @@ export interface FloorView {
   readonly stairs: readonly StairView[]
   readonly barriers: readonly BarrierView[]
   readonly area: number
-  readonly dividing: readonly DividingView[]
 }
 
 export function floorView(state: ProjectState, levelId: string, caseId: string): FloorView | null {
@@ -198,10 +191,6 @@ export function floorView(state: ProjectState, levelId: string, caseId: string):
     stairs: stairViews(state, floor, caseId),
     barriers: barrierViews(state, floor, caseId),
     area: floorArea(state, floor),
-    dividing: floor.operator.plan.panels.map(({ panel: { id } }, i) => ({
-      expandedId: expandedAt(floor, id),
-      paths: floor.operator.plan.dividing[i] ?? [],
-    })),
   }
 }
 

@@ -1,4 +1,4 @@
-import { reducibleGroupOf } from '../actions/cases'
+import { isRoofCase, reducibleGroupOf } from '../actions/cases'
 import { reductionsOf, type Reductions } from '../actions/reduction'
 import { readCase, readReducible } from '../derivation/cells'
 import { columnChain, expandedAt, placeOf, type Place } from '../derivation/floorQueries'
@@ -99,10 +99,11 @@ function elementOf(state: ProjectState, { floor, row }: Place, list: 'beams' | '
     : beam.stations.length < 2
       ? [1, 'ASCE 7 table 4.7-1: cantilever']
       : [2, 'ASCE 7 table 4.7-1: beam, no slab cantilevers beyond it']
+  const onRoof = isRoofCase(caseId)
   return {
-    onRoof: caseId.startsWith('roof/'),
+    onRoof,
     K_LL: given('K_LL', 'factor', own ?? usual, own === null ? what : 'as typed at the member'),
-    rise: given('F', 'factor', flattestRise(state, caseId), 'rise of the flattest roof, inches to a foot'),
+    rise: given('F', 'factor', onRoof ? flattestRise(state, caseId) : 0, 'rise of the flattest roof, inches to a foot'),
   }
 }
 

@@ -1,3 +1,4 @@
+import { lineOf } from '../sharing/linearPieces'
 import type { LoadLine } from './memberLines'
 
 /** How line loads are handed on: as they are, in so many straight pieces at most, or as one value over the whole length. */
@@ -40,7 +41,8 @@ function asOne(lines: readonly LoadLine[]): LoadLine {
   const h = last[1] - first[0]
   const force = lines.reduce((sum, line) => sum + forceOf(line), 0)
   const moment = lines.reduce((sum, line) => sum + over(line, (s, q) => q * (s - first[0])), 0)
-  return [first[0], last[1], (4 * force) / h - (6 * moment) / (h * h), (6 * moment) / (h * h) - (2 * force) / h]
+  const { q0, q1 } = lineOf(h, force, moment)
+  return [first[0], last[1], q0, q1]
 }
 
 /** The square of the difference, along both: what lies between the lines has none of them. */

@@ -15,7 +15,6 @@ import type {
 import type { Point } from '../geometry/point'
 import { pointAlong } from '../geometry/course'
 import { distance } from '../geometry/segment'
-import type { Path } from '../sharing/dividing'
 import { emptyShare, sumOfShares, type Share } from '../sharing/share'
 
 /**
@@ -108,8 +107,6 @@ export interface StrutSource {
 export interface LayoutPlan {
   readonly frame: FramePlan
   readonly panels: readonly PanelPlan[]
-  /** Of each panel the lines that part what goes to one member from what goes to another. */
-  readonly dividing: readonly (readonly Path[])[]
   readonly slopes: readonly SlopeShape[]
   readonly sources: readonly Source[]
 }

@@ -125,14 +125,14 @@ const noRays: Rays = { stops: [], height: () => 0, rival: () => undefined, withi
 
 function raysBeside(site: Site, sites: readonly Site[], side: 1 | -1, region: Region): Rays {
   const toFrame = frameOf(site, side)
+  const sides = sidesOf(region, toFrame)
+  if (!sides.some(({ t0, t1 }) => t0 > 0 || t1 > 0)) return noRays
   const every = sites
     .filter((other) => other !== site)
     .map((other) => rivalOf(other, toFrame(other.a), toFrame(other.b)))
   const rivals = [...withoutFar(every, site.length)]
     // those that are near say soonest that another is not the nearest
     .sort((p, q) => (p.at(site.length / 2) < q.at(site.length / 2) ? -1 : 1))
-  const sides = sidesOf(region, toFrame)
-  if (!sides.some(({ t0, t1 }) => t0 > 0 || t1 > 0)) return noRays
   const height = (s: number) => rivals.reduce((least, { at }) => Math.min(least, at(s)), Infinity)
   const rival = (s: number) =>
     rivals.reduce<Rival | undefined>((best, one) => (one.at(s) < (best?.at(s) ?? Infinity) ? one : best), undefined)
@@ -164,6 +164,7 @@ export const raysOf = (sites: readonly Site[], region: Region): readonly BesideS
 
 function stopsOf(length: number, rivals: readonly Rival[], sides: readonly Side[]): readonly number[] {
   const heights = rivals.flatMap((rival) => rival.heights)
+  const borders = sides.map(heightOfSide)
   const stops = [0, length, ...sides.flatMap(({ s0, s1 }) => [s0, s1])]
   /** Roots count where the two that meet are the nearest rival there. */
   const meet = (one: Height, other: Height): void => {
@@ -176,10 +177,10 @@ function stopsOf(length: number, rivals: readonly Rival[], sides: readonly Side[
   }
   heights.forEach((one, i) => {
     for (const other of heights.slice(i + 1)) meet(one, other)
-    for (const edge of sides) meet(one, heightOfSide(edge))
+    for (const border of borders) meet(one, border)
   })
   // the axis itself: where a side of the region crosses it
-  for (const edge of sides) stops.push(...roots(heightOfSide(edge), [0, 0, 0]))
+  for (const border of borders) stops.push(...roots(border, [0, 0, 0]))
   const sorted = stops.filter((s) => s >= 0 && s <= length).sort((p, q) => p - q)
   return sorted.filter((s, i) => i === 0 || s - (sorted[i - 1] ?? 0) > 1e-12)
 }

@@ -1,23 +1,11 @@
 import fc from 'fast-check'
-import type { Column } from '../building/frame'
+import { columnAt } from '../../test/shapes'
 import { regionOf } from '../geometry/clip'
 import type { Point } from '../geometry/point'
 import type { Ring } from '../geometry/polygon'
 import { auditShare } from './audit'
 import { cornerSupports, shareToCorners } from './corners'
 
-const columnAt = (id: string, at: Point): Column => ({
-  at,
-  member: {
-    id: `member:${id}`,
-    role: 'column',
-    path: [at],
-    startRelease: 'pinned',
-    endRelease: 'pinned',
-    spans: 'simple',
-    takesLoad: true,
-  },
-})
 const onColumns = (ring: Ring, points: readonly Point[] = ring) =>
   cornerSupports(
     regionOf(ring),

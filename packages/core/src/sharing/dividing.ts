@@ -1,6 +1,6 @@
 import type { Point } from '../geometry/point'
 import { contains, type Region } from '../geometry/polygon'
-import type { BesideSite } from './besideSite'
+import { raysOf } from './besideSite'
 import { clustersWithin, positionOf } from './rails'
 import type { StripGround } from './stripPieces'
 import { crossing, distinct, uAt } from './strips'
@@ -13,12 +13,8 @@ export type Path = readonly Point[]
 const curve = 8
 
 /** The borders within a region between what is nearest to one site and to another. */
-export function dividingOfSites(
-  sites: readonly Site[],
-  region: Region,
-  beside: readonly BesideSite[],
-): readonly Path[] {
-  return beside.flatMap(({ site, side, rays: { stops, height, rival } }): readonly Path[] => {
+export function dividingOfSites(sites: readonly Site[], region: Region): readonly Path[] {
+  return raysOf(sites, region).flatMap(({ site, side, rays: { stops, height, rival } }): readonly Path[] => {
     const at = (s: number, t: number): Point => [
       site.a[0] + s * site.u[0] - side * t * site.u[1],
       site.a[1] + s * site.u[1] + side * t * site.u[0],

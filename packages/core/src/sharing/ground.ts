@@ -3,7 +3,6 @@ import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { Point } from '../geometry/point'
 import { regionArea, regionMoments, type Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
-import { raysOf, type BesideSite } from './besideSite'
 import { cornerSupports, shareToCorners } from './corners'
 import { dividingOfSites, dividingOfStrips, type Path } from './dividing'
 import type { Overhang } from './lever'
@@ -93,20 +92,11 @@ const rules: Readonly<Record<SharingRule, (ground: Ground) => Sharer>> = {
   },
 }
 
-function toNearest(sites: readonly Site[], carriers: readonly Carrier[]): Sharer {
-  const known = new Map<Region, readonly BesideSite[]>()
-  // a panel without patches is one region, shared and divided by the same rays
-  const beside = (region: Region) => {
-    const rays = known.get(region) ?? raysOf(sites, region)
-    known.set(region, rays)
-    return rays
-  }
-  return {
-    area: (region) => shareAreaToNearest(sites, carriers, region, beside(region)),
-    line: (a, b) => shareLineToNearest(sites, carriers, a, b),
-    point: (at) => sharePointToNearest(sites, at),
-    dividing: (region) => dividingOfSites(sites, region, beside(region)),
-  }
-}
+const toNearest = (sites: readonly Site[], carriers: readonly Carrier[]): Sharer => ({
+  area: (region) => shareAreaToNearest(sites, carriers, region),
+  line: (a, b) => shareLineToNearest(sites, carriers, a, b),
+  point: (at) => sharePointToNearest(sites, at),
+  dividing: (region) => dividingOfSites(sites, region),
+})
 
 export const sharerOf = (ground: Ground): Sharer => rules[ground.rule](ground)

@@ -21,6 +21,10 @@ export interface Carrier {
 export const carriersOf = ({ member, legs }: Pick<Beam, 'member' | 'legs'>): readonly Carrier[] =>
   legs.map(({ a, b, from }) => ({ member: member.id, a, b, from, bent: legs.length > 1 }))
 
+/** What can carry among beams: those that take load. */
+export const carriersAmong = (beams: readonly Beam[]): readonly Carrier[] =>
+  beams.filter(({ member }) => member.takesLoad).flatMap(carriersOf)
+
 /** Where the pieces of bent members begin, by member: no stretch of load goes over a bend. */
 export function bendsOf(carriers: readonly Carrier[]): ReadonlyMap<string, readonly number[]> {
   const bends = new Map<string, number[]>()

@@ -11,16 +11,11 @@ import { emptyShare, type Share, type ShareLine, type SharePoint } from './share
 import { placeOn, type Site } from './sites'
 
 /** Shares one unit of pressure over a region: every point goes to the nearest point of the sites (docs/methods/two-way.md). */
-export function shareAreaToNearest(
-  sites: readonly Site[],
-  carriers: readonly Carrier[],
-  region: Region,
-  beside = raysOf(sites, region),
-): Share {
+export function shareAreaToNearest(sites: readonly Site[], carriers: readonly Carrier[], region: Region): Share {
   const applied = regionArea(region)
   const alone: Share = { ...emptyShare, applied, appliedMoments: regionMoments(region) }
   if (sites.length === 0) return { ...alone, notCarried: applied }
-  const lines = beside.flatMap(({ site, rays }) =>
+  const lines = raysOf(sites, region).flatMap(({ site, rays }) =>
     piecesBeside(rays).flatMap(({ s0, s1, q0, q1 }) => (q0 === 0 && q1 === 0 ? [] : linesOn(site, s0, s1, q0, q1))),
   )
   const points = cornersOf(sites).flatMap((corner) =>

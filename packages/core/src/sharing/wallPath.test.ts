@@ -1,7 +1,6 @@
 import { simplePanel } from '../document/blanks'
 import fc from 'fast-check'
-import { rectangle } from '../../test/shapes'
-import type { Column } from '../building/frame'
+import { columnAt, rectangle } from '../../test/shapes'
 import { planPanel, type PanelPlan } from '../building/panelRegions'
 import { wallSegments, type WallSegment } from '../building/wallSegments'
 import type { PanelShape } from '../document/shapes'
@@ -152,19 +151,6 @@ describe('the audit of a share', () => {
   })
 })
 
-const columnAt = (at: Point): Column => ({
-  at,
-  member: {
-    id: 'member:C',
-    role: 'column',
-    path: [at],
-    startRelease: 'pinned',
-    endRelease: 'pinned',
-    spans: 'simple',
-    takesLoad: true,
-  },
-})
-
 describe('a force at a point goes to what is under it', () => {
   test('on the line of a beam it is a point load there', () => {
     expect(shareForce([2.5, 0], bay, [], floor, usualLimits).points).toEqual([{ member: 'south', s: 2.5, force: 1 }])
@@ -194,14 +180,14 @@ describe('a force at a point goes to what is under it', () => {
   })
 
   test('on a column without a beam it goes to the column, not to the slab round it; a beam there goes before', () => {
-    const column = [columnAt([3, 1])]
+    const column = [columnAt('C', [3, 1])]
     expect(shareForce([3, 1.005], bay, column, floor, usualLimits)).toMatchObject({
       points: [],
       onColumns: [{ member: 'member:C', at: [3, 1.005], force: 1 }],
       notCarried: 0,
     })
     expect(shareForce([3, 1.02], bay, column, floor, usualLimits).onColumns).toEqual([])
-    expect(shareForce([2.5, 0], bay, [columnAt([2.5, 0])], floor, usualLimits).onColumns).toEqual([])
+    expect(shareForce([2.5, 0], bay, [columnAt('C', [2.5, 0])], floor, usualLimits).onColumns).toEqual([])
   })
 
   test('beyond every beam and panel nothing carries it', () => {

@@ -8,7 +8,7 @@ import { onLine } from '../geometry/tolerance'
 import { feetUnder } from './feetUnder'
 import { groundOf, sharerOf } from './ground'
 import type { Carrier, Limits } from './rails'
-import { emptyShare, sumOfShares, type ColumnPoint, type Share, type ShareLine, type SharePoint } from './share'
+import { emptyShare, sumOfShares, type Share } from './share'
 
 interface Stretch {
   readonly from: number
@@ -28,14 +28,16 @@ export function shareWall(
 ): Share {
   const { a, b, length } = segment
   const middle = along(a, b, length / 2)
-  const tally: Tally = { lines: [], points: [], onColumns: [], merged: [], notCarried: 0, torque: 0 }
-  for (const { from, to, under } of stretches(segment, carriers)) {
-    if (under.length > 0)
-      for (const carrier of under) tally.lines.push(onBeam(segment, carrier, from, to, under.length))
-    else shareOnPanels(segment, { from, to }, { carriers, columns, panels, limits }, tally)
-  }
-  return { ...emptyShare, ...tally, applied: length, appliedMoments: [middle[0] * length, middle[1] * length] }
+  const whole: Share = { ...emptyShare, applied: length, appliedMoments: [middle[0] * length, middle[1] * length] }
+  const parts = stretches(segment, carriers).flatMap(({ from, to, under }): readonly Part[] =>
+    under.length > 0
+      ? under.map((carrier) => [onBeam(segment, carrier, from, to), 1 / under.length] as const)
+      : onPanels(segment, { from, to }, { carriers, columns, panels, limits }),
+  )
+  return sumOfShares(whole, parts)
 }
+
+type Part = readonly [share: Share, part: number]
 
 /** What a wall may stand on. */
 interface Under {
@@ -43,15 +45,6 @@ interface Under {
   readonly columns: readonly Column[]
   readonly panels: readonly PanelPlan[]
   readonly limits: Limits
-}
-
-interface Tally {
-  readonly lines: ShareLine[]
-  readonly points: SharePoint[]
-  readonly onColumns: ColumnPoint[]
-  readonly merged: (readonly [string, string])[]
-  notCarried: number
-  torque: number
 }
 
 /** Cuts the segment where a beam under it begins or ends; each part knows the beams that it stands on. */
@@ -78,41 +71,32 @@ const between = (stops: readonly number[]): readonly Stretch[] =>
   stops.slice(1).map((to, i) => ({ from: stops[i] ?? 0, to }))
 
 /** The force of the stretch is kept where the beam's axis and the wall's path differ by the tolerance. */
-function onBeam(segment: WallSegment, carrier: Carrier, from: number, to: number, sharers: number): ShareLine {
+function onBeam(segment: WallSegment, carrier: Carrier, from: number, to: number): Share {
   const ends = [from, to].map((s) => project(carrier.a, carrier.b, along(segment.a, segment.b, s)).s)
   const s0 = Math.max(0, Math.min(...ends))
   const s1 = Math.min(distance(carrier.a, carrier.b), Math.max(...ends))
-  const intensity = (to - from) / (s1 - s0) / sharers
-  return { member: carrier.member, s0: carrier.from + s0, s1: carrier.from + s1, q0: intensity, q1: intensity }
+  const q = (to - from) / (s1 - s0)
+  const line = { member: carrier.member, s0: carrier.from + s0, s1: carrier.from + s1, q0: q, q1: q }
+  return { ...emptyShare, lines: [line] }
 }
 
-function shareOnPanels(
+function onPanels(
   segment: WallSegment,
   stretch: Stretch,
   { carriers, columns, panels, limits }: Under,
-  tally: Tally,
-): void {
+): readonly Part[] {
   const { a, b } = segment
   const inner = panels
     .flatMap((plan) => crossings(segment, stripOutline(plan)))
     .filter((s) => s > stretch.from + 1e-9 && s < stretch.to - 1e-9)
-  for (const { from, to } of between(sorted([stretch.from, ...inner, stretch.to]))) {
+  return between(sorted([stretch.from, ...inner, stretch.to])).flatMap(({ from, to }): readonly Part[] => {
     const plans = panelsUnder(segment, { from, to }, panels)
-    if (plans.length === 0) tally.notCarried += to - from
-    for (const plan of plans) {
-      const share = sharerOf(groundOf(plan, carriers, columns, limits)).line(along(a, b, from), along(a, b, to))
-      addPart(tally, share, 1 / plans.length)
-    }
-  }
-}
-
-function addPart(tally: Tally, share: Share, part: number): void {
-  tally.lines.push(...share.lines.map((line) => ({ ...line, q0: part * line.q0, q1: part * line.q1 })))
-  tally.points.push(...share.points.map((point) => ({ ...point, force: part * point.force })))
-  tally.onColumns.push(...share.onColumns.map((point) => ({ ...point, force: part * point.force })))
-  tally.merged.push(...share.merged)
-  tally.notCarried += part * share.notCarried
-  tally.torque += part * share.torque
+    if (plans.length === 0) return [[{ ...emptyShare, notCarried: to - from }, 1]]
+    return plans.map((plan) => [
+      sharerOf(groundOf(plan, carriers, columns, limits)).line(along(a, b, from), along(a, b, to)),
+      1 / plans.length,
+    ])
+  })
 }
 
 /**

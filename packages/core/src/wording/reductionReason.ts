@@ -1,3 +1,4 @@
+import { isRoofCase } from '../actions/cases'
 import type { KeyLoads } from '../actions/keyLoads'
 import type { FamilyId } from '../standards/family'
 
@@ -22,10 +23,11 @@ const reasons: Readonly<Record<FamilyId, Reasons>> = {
 /** Why the imposed load of a key may be reduced, or why not; null where it has none. Partitions never are. */
 export function reductionReason(family: FamilyId, { cases, imposed, reducible }: KeyLoads): string | null {
   if (!cases || !imposed) return null
-  if (family === 'ASCE' && reducible && cases.imposed.startsWith('roof/')) return 'may be reduced by area: ASCE 7 4.8'
+  const onRoof = isRoofCase(cases.imposed)
+  if (family === 'ASCE' && reducible && onRoof) return 'may be reduced by area: ASCE 7 4.8'
   if (family === 'ASCE' && reducible && cases.group === 'Lp')
     return 'reduced by a fifth at most, under two floors or more: ASCE 7 4.7.3, 4.7.4'
-  if (!reducible && cases.imposed.startsWith('roof/')) return null
+  if (!reducible && onRoof) return null
   const [reduced, whole] = reasons[family]
   return reducible ? reduced : whole
 }

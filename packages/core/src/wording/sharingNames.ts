@@ -8,3 +8,6 @@ export const sharingNames: Readonly<Record<SharingRule, string>> = {
   even: 'one even value on the surrounding beams',
   corners: 'to its corners',
 }
+
+/** Every rule with its name, to choose from. */
+export const sharingChoices = Object.entries(sharingNames) as readonly (readonly [SharingRule, string])[]

@@ -1,4 +1,4 @@
-import type { Basis } from '@hedrion/core'
+import { reachBounds, spanLimitBounds, type Basis } from '@hedrion/core'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { Line, Section } from '../../sheet/Sheet'
 import { useFieldOf } from '../../sheet/useFieldOf'
@@ -72,14 +72,10 @@ export function ProjectLines({ basis }: { readonly basis: Basis }) {
       </Line>
       <Line reference="load paths">
         members support a panel up to{' '}
-        <QuantityField
-          {...fieldOf(basis, 'supportReach', 'reach of supports', 'smallLength', { min: 0.001, max: 0.5 })}
-        />{' '}
-        off it, and strips where they stand at more than{' '}
-        <QuantityField
-          {...fieldOf(basis, 'spanLimit', 'least angle to the span', 'angle', { min: 0.0087, max: 1.0472 })}
-        />{' '}
-        to the span <small>(a panel may have its own)</small>
+        <QuantityField {...fieldOf(basis, 'supportReach', 'reach of supports', 'smallLength', reachBounds)} /> off it,
+        and strips where they stand at more than{' '}
+        <QuantityField {...fieldOf(basis, 'spanLimit', 'least angle to the span', 'angle', spanLimitBounds)} /> to the
+        span <small>(a panel may have its own)</small>
       </Line>
       <Line reference="shown in">
         <Choice

@@ -1,4 +1,12 @@
-import { formatQuantity, formatValue, sharingNames, type Panel, type SharingRule } from '@hedrion/core'
+import {
+  formatQuantity,
+  formatValue,
+  reachBounds,
+  sharingChoices,
+  sharingNames,
+  spanLimitBounds,
+  type Panel,
+} from '@hedrion/core'
 import { useFormat, useRecords } from '../../compute/SessionContext'
 import { Several } from '../../sheet/Several'
 import { Line } from '../../sheet/Sheet'
@@ -8,7 +16,6 @@ import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 
-const rules = Object.entries(sharingNames) as readonly (readonly [SharingRule, string])[]
 const overhangs = [
   ['lever', 'by lever on the end span'],
   ['tributary', 'to the last support'],
@@ -33,7 +40,7 @@ export function SharingLines({ panels, set }: SharingLinesProps) {
           label="Sharing"
           value={shared(panels.map(({ sharing }) => sharing))}
           placeholder={severalWord}
-          options={rules}
+          options={sharingChoices}
           onChange={(sharing) => set(`shared ${sharingNames[sharing]}`, () => ({ sharing }))}
         />
         <Several records={panels} textOf={({ sharing }) => sharingNames[sharing]} />
@@ -133,8 +140,7 @@ function SupportLines({ panels, set }: SharingLinesProps) {
         members up to{' '}
         <QuantityField
           {...fieldOf(panels, 'supportReach', 'reach of supports', 'smallLength', {
-            min: 0.001,
-            max: 0.5,
+            ...reachBounds,
             optional: true,
             placeholder: usual(basis.supportReach, 'smallLength'),
           })}
@@ -142,8 +148,7 @@ function SupportLines({ panels, set }: SharingLinesProps) {
         off it, at more than{' '}
         <QuantityField
           {...fieldOf(panels, 'spanLimit', 'least angle to the span', 'angle', {
-            min: 0.0087,
-            max: 1.0472,
+            ...spanLimitBounds,
             optional: true,
             placeholder: usual(basis.spanLimit, 'angle'),
           })}

@@ -1,6 +1,6 @@
 import {
   formatValue,
-  sharingNames,
+  sharingChoices,
   unitOf,
   type ComparedRules,
   type NumberFormat,
@@ -16,8 +16,6 @@ import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { CopyButton, tabbed } from '../../ui/CopyButton'
 import { ColumnTable } from './ColumnTable'
-
-const rules = Object.entries(sharingNames) as readonly (readonly [SharingRule, string])[]
 
 interface OtherRulesProps {
   readonly levelId: string
@@ -38,7 +36,7 @@ export function OtherRules(props: OtherRulesProps) {
           label="Another rule"
           value={other}
           placeholder="choose a rule"
-          options={rules.filter(([rule]) => rule !== props.sharing)}
+          options={sharingChoices.filter(([rule]) => rule !== props.sharing)}
           onChange={setOther}
         />
       </Line>
@@ -67,11 +65,11 @@ function Compared({ levelId, panelId, caseId, other }: OtherRulesProps & { reado
             </tr>
           </thead>
           <tbody>
-            {found.members.map(({ expandedId, label, column, forces: [now = 0, then = 0] }) => (
+            {found.members.map(({ expandedId, kind, label, forces: [now = 0, then = 0] }) => (
               <tr key={expandedId} onClick={() => change({ picked: [expandedId] })}>
                 <th scope="row">
                   <Button kind="link" onPress={() => change({ picked: [expandedId] })}>
-                    {column ? 'column' : 'beam'} {label}
+                    {kind} {label}
                   </Button>
                 </th>
                 <td>{show(now)}</td>

@@ -76,7 +76,7 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
       {lost && (
         <Warm>
           Nothing carries <Value value={view.notCarriedArea} quantity="area" /> of it,{' '}
-          <Value value={view.notCarried} quantity="force" address={`panelLost:${expandedId}:${caseId}`} /> in this case.
+          <Value value={view.notCarried} quantity="force" address={`panelLost:${expandedId}:${caseId}`} /> in this case.{' '}
           {view.sharing === 'corners'
             ? 'Support three of its corners, or share it otherwise in Building.'
             : 'Extend beams under it, or turn the span in Building.'}

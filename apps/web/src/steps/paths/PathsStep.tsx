@@ -29,9 +29,9 @@ export function PathsStep() {
             member: look.shown !== 'area',
             names: false,
             spans: look.shown !== 'member',
-            dividing: look.dividing,
             lit,
           }}
+          divided={look.dividing}
           more={more}
         />
       }
