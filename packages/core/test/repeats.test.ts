@@ -89,7 +89,14 @@ test('a wall run or a line load in two parts does what it does in one, wherever 
       // how load varies within 50 mm is not followed, and where the cuts fall decides what that is (0.1 % of the peak)
       expectSame(landed(whole), landed(parts), 1e-3)
     }),
-    { examples: [[706102, 0.05]], numRuns: 20 },
+    {
+      examples: [
+        [706102, 0.05],
+        [999991, 0.95],
+        [10, 0.22920125682054315],
+      ],
+      numRuns: 20,
+    },
   )
 })
 

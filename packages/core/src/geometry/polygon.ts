@@ -1,4 +1,5 @@
 import type { Point } from './point'
+import { along, distance, project } from './segment'
 import { onLine } from './tolerance'
 
 export type Ring = readonly Point[]
@@ -83,6 +84,19 @@ export function contains(region: Region, [x, y]: Point): boolean {
 /** Whether a point lies inside or on the border, within the tolerance of a setting-out. */
 export const touches = (region: Region, [x, y]: Point): boolean =>
   [0, onLine, -onLine].some((dx) => [0, onLine, -onLine].some((dy) => contains(region, [x + dx, y + dy])))
+
+/** The point of the border that is nearest to a point, and how far off it is. */
+export function nearestOnBorder(region: Region, p: Point): { readonly at: Point; readonly off: number } {
+  let nearest = { at: p, off: Infinity }
+  for (const ring of region)
+    eachEdge(ring, (a, b) => {
+      const length = distance(a, b)
+      const at = along(a, b, Math.min(Math.max(project(a, b, p).s, 0), length))
+      const off = distance(at, p)
+      if (off < nearest.off) nearest = { at, off }
+    })
+  return nearest
+}
 
 /** The mean of points, such as the corners of an outline; not its centroid. */
 export const meanOf = (points: readonly Point[]): Point => [

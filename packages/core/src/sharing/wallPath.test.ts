@@ -5,7 +5,8 @@ import { planPanel, type PanelPlan } from '../building/panelRegions'
 import { wallSegments, type WallSegment } from '../building/wallSegments'
 import type { PanelShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
-import { along } from '../geometry/segment'
+import { along, overlapOn } from '../geometry/segment'
+import { onLine } from '../geometry/tolerance'
 import { auditShare } from './audit'
 import { usualLimits, type Carrier } from './rails'
 import { shareTotals, type Share } from './share'
@@ -84,6 +85,72 @@ describe('a wall goes to what is under it', () => {
       ],
     ] as const)
       expect(shareWall(wall(a, b), bay, [], floor, usualLimits).notCarried).toBeCloseTo(0, 9)
+  })
+
+  // common practice: a parapet drawn a hair off the slab edge is still the parapet of that slab
+  test('drawn 8 mm off the slab edge it stands on the edge, along the span and across it', () => {
+    const alongSpan = shareWall(wall([6.008, 0.5], [6.008, 3.5]), bay, [], floor, usualLimits)
+    expect(forces(alongSpan)).toEqual({ south: 1.5, north: 1.5 })
+    const across = [panel(1, rectangle(0, -1, 6, 4))]
+    const share = shareWall(wall([1, -1.008], [5, -1.008]), bay, [], across, usualLimits)
+    expect(forces(share)).toEqual({ south: 5, north: -1 })
+    expect(shareWall(wall([6.02, 0.5], [6.02, 3.5]), bay, [], floor, usualLimits).notCarried).toBeCloseTo(3, 9)
+  })
+
+  test('8 mm inside a panel it is all of that panel; on the border that two share, half of each', () => {
+    const two = [panel(1, rectangle(0, 0, 6, 4)), panel(2, rectangle(6, 0, 12, 4), { spanAngle: 0 })]
+    const frame = [
+      carrier('south', [0, 0], [6, 0]),
+      carrier('north', [0, 4], [6, 4]),
+      carrier('far', [9, 0], [9, 4]),
+      carrier('east', [12, 0], [12, 4]),
+    ]
+    const onTo = (x: number) => forces(shareWall(wall([x, 0.5], [x, 3.5]), frame, [], two, usualLimits))
+    expect(onTo(5.992)).toEqual({ south: 1.5, north: 1.5 })
+    // half of 3 m, and 3 m beyond a span of 3 m: twice as much on the nearer beam, as much up on the other
+    expect(onTo(6)).toEqual({ south: 0.75, north: 0.75, far: 3, east: -1.5 })
+    expect(forces(shareForce([5.992, 1], frame, [], two, usualLimits))).toEqual({ south: 0.75, north: 0.25 })
+  })
+
+  // law: a wall that leaves a slab may be cut anywhere, in parts as short as 15 mm
+  test('cut into short parts it does what it does whole, over every border', () => {
+    const two = [panel(1, rectangle(0, 0, 6, 4)), panel(2, rectangle(6, 0.5, 9, 4), { spanAngle: 0 })]
+    const frame = [...bay, carrier('mid', [6, 0], [6, 4]), carrier('east', [9, 0], [9, 4])]
+    const place = fc.tuple(fc.double({ min: -1, max: 10, noNaN: true }), fc.double({ min: -1, max: 5, noNaN: true }))
+    const beside = fc
+      .tuple(fc.double({ min: -0.015, max: 0.015, noNaN: true }), fc.double({ min: -0.015, max: 0.015, noNaN: true }))
+      .map(([off, more]): [Point, Point] => [
+        [6.5, 0.5 + off],
+        [8.5, 0.5 + more],
+      ])
+    fc.assert(
+      fc.property(fc.oneof(fc.tuple(place, place), beside), ([a, b]) => {
+        const length = Math.hypot(a[0] - b[0], a[1] - b[1])
+        // on a beam a part below 10 mm is none
+        fc.pre(length > 0.3 && frame.every((beam) => !overlapOn(a, b, beam.a, beam.b, onLine)))
+        const parts = Math.floor(length / 0.02)
+        const cuts = Array.from({ length: parts + 1 }, (_, i) => along(a, b, (length * i) / parts))
+        const shares = cuts.slice(1).map((end, i) => shareWall(wall(cuts[i] ?? a, end), frame, [], two, usualLimits))
+        const whole = shareWall(wall(a, b), frame, [], two, usualLimits)
+        expect(shares.reduce((sum, { notCarried }) => sum + notCarried, 0)).toBeCloseTo(whole.notCarried, 9)
+        for (const member of ['south', 'north', 'west', 'mid', 'east'])
+          expect(shares.reduce((sum, share) => sum + (forces(share)[member] ?? 0), 0)).toBeCloseTo(
+            forces(whole)[member] ?? 0,
+            4,
+          )
+      }),
+      {
+        examples: [
+          [
+            [
+              [0, 0],
+              [0, -1],
+            ],
+          ],
+        ],
+        numRuns: 60,
+      },
+    )
   })
 
   test('beyond every panel and beam it is not carried, by its length', () => {

@@ -2,11 +2,11 @@ import type { Column } from '../building/frame'
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { WallSegment } from '../building/wallSegments'
 import type { Point } from '../geometry/point'
-import { contains, eachEdge, touches, type Region } from '../geometry/polygon'
 import { along, distance, overlapOn, project } from '../geometry/segment'
-import { onLine } from '../geometry/tolerance'
+import { onLine, samePoint } from '../geometry/tolerance'
 import { feetUnder } from './feetUnder'
-import { groundOf, sharerOf } from './ground'
+import { groundOf, sharerOf, type Ground } from './ground'
+import { panelsUnderPoint, panelsUnderStretch, stopsAt } from './panelsAt'
 import type { Carrier, Limits } from './rails'
 import { emptyShare, sumOfShares, type Share } from './share'
 
@@ -87,16 +87,25 @@ function onPanels(
 ): readonly Part[] {
   const { a, b } = segment
   const inner = panels
-    .flatMap((plan) => crossings(segment, stripOutline(plan)))
+    .flatMap((plan) => stopsAt(a, b, stripOutline(plan)))
     .filter((s) => s > stretch.from + 1e-9 && s < stretch.to - 1e-9)
   return between(sorted([stretch.from, ...inner, stretch.to])).flatMap(({ from, to }): readonly Part[] => {
-    const plans = panelsUnder(segment, { from, to }, panels)
-    if (plans.length === 0) return [[{ ...emptyShare, notCarried: to - from }, 1]]
-    return plans.map((plan) => [
-      sharerOf(groundOf(plan, carriers, columns, limits)).line(along(a, b, from), along(a, b, to)),
-      1 / plans.length,
+    const [start, end] = [along(a, b, from), along(a, b, to)]
+    const under = panelsUnderStretch(start, end, panels)
+    if (under.length === 0) return [[{ ...emptyShare, notCarried: to - from }, 1]]
+    return under.map(({ plan, placed }) => [
+      lineOn(groundOf(plan, carriers, columns, limits), placed(start), placed(end), to - from),
+      1 / under.length,
     ])
   })
+}
+
+/** A line that was moved onto the border may be shorter there: its force is that of the length drawn. */
+function lineOn(ground: Ground, a: Point, b: Point, drawn: number): Share {
+  const length = distance(a, b)
+  if (length < samePoint) return sumOfShares(emptyShare, [[sharerOf(ground).point(a), drawn]])
+  const share = sharerOf(ground).line(a, b)
+  return Math.abs(length - drawn) <= 1e-9 ? share : sumOfShares(emptyShare, [[share, drawn / length]])
 }
 
 /**
@@ -117,45 +126,11 @@ export function shareForce(
   const column = columns.find((entry) => distance(entry.at, at) <= onLine)
   if (column) return { ...alone, onColumns: [{ member: column.member.id, at, force: 1 }] }
   // on a border that panels share they take it by equal parts, whichever way their outlines were drawn
-  const plans = panels.filter((entry) => touches(stripOutline(entry), at))
+  const plans = panelsUnderPoint(at, panels)
   if (plans.length === 0) return { ...alone, notCarried: 1 }
-  const shares = plans.map((plan) => sharerOf(groundOf(plan, carriers, columns, limits)).point(at))
+  const shares = plans.map(({ plan, placed }) => sharerOf(groundOf(plan, carriers, columns, limits)).point(placed(at)))
   return sumOfShares(
     alone,
     shares.map((share) => [share, 1 / shares.length] as const),
   )
-}
-
-/**
- * The panels under a stretch of wall that crosses no border, by equal parts where they share one; a wall on the very edge of a
- * panel (slab edge) belongs to that panel. Two places are looked at, since a stretch may pass a corner without going in.
- * Neither the way the wall is drawn nor that of the outlines counts.
- */
-function panelsUnder(
-  { a, b, length }: WallSegment,
-  { from, to }: Stretch,
-  panels: readonly PanelPlan[],
-): readonly PanelPlan[] {
-  const places = [0.25, 0.75].map((part) => along(a, b, from + part * (to - from)))
-  const under = panels.filter((plan) => places.every((at) => touches(stripOutline(plan), at)))
-  if (under.length > 0) return under
-  const [nx, ny] = [(-(b[1] - a[1]) / length) * onLine, ((b[0] - a[0]) / length) * onLine]
-  const beside = (plan: PanelPlan, side: number) =>
-    places.every(([x, y]) => contains(stripOutline(plan), [x + side * nx, y + side * ny]))
-  return panels.filter((plan) => beside(plan, 1) || beside(plan, -1))
-}
-
-/** Where a wall crosses the border of a panel, or passes one of its corners: on the other side of it another panel may count. */
-function crossings({ a, b, length }: WallSegment, region: Region): readonly number[] {
-  const found: number[] = []
-  for (const ring of region)
-    eachEdge(ring, (p, q) => {
-      const from = project(a, b, p)
-      const to = project(a, b, q)
-      if (Math.abs(from.off) <= onLine && from.s > 0 && from.s < length) found.push(from.s)
-      if (from.off > 0 === to.off > 0) return
-      const s = from.s + ((to.s - from.s) * from.off) / (from.off - to.off)
-      if (s > 0 && s < length) found.push(s)
-    })
-  return found
 }
