@@ -14,6 +14,7 @@ const coreChain = [
   'building',
   'editing',
   'actions',
+  'plate',
   'sharing',
   'rundown',
   'combinations',

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { balance, newProject, saved } from './support'
+import { balance, newProject, saved, type } from './support'
 
 const level2 = 'level:7dfadexirebhefbu'
 const panel = 'panel:ieew987tongccapp'
@@ -37,6 +37,29 @@ test('a panel is shared by another rule, compared first and then in earnest', as
   await expect(takers).toContainText('51.3')
   await expect(takers).toContainText('13.5')
   expect(await balance(page)).toBe(before)
+})
+
+test('a panel is shared by stiffness, and says how fine it was solved', async ({ page, request }) => {
+  const id = await newProject(request, 'By stiffness', 'demo')
+  await page.goto(pick('paths', id, panel))
+  const before = await balance(page)
+  await page.goto(pick('building', id, panel))
+  await page.getByRole('button', { name: /Sharing/ }).click()
+  await page.getByRole('option', { name: /^by stiffness/ }).click()
+  await saved(page)
+  await page.goto(pick('paths', id, panel))
+  const sheet = page.getByRole('main')
+  await expect(page.getByText(/As a plate in triangles of/)).toBeVisible()
+  // all of 43.2 m2 x 3.00 = 129.6 kN arrives, some of it at the columns under its corners
+  await expect(sheet.getByRole('button', { name: /^column C/ })).toHaveCount(4)
+  await expect.poll(() => balance(page)).toBe(before)
+  // a plate needs a slab: without it nothing is carried, and it is said
+  await page.goto(pick('building', id, panel))
+  await type(page, 'Thickness of the slab', '')
+  await saved(page)
+  await page.goto(pick('paths', id, panel))
+  await expect(sheet.getByText(/Give it a slab/)).toBeVisible()
+  await expect.poll(() => balance(page)).toContain('129.6 kN')
 })
 
 test('a beam that takes no load hands all of it to what remains', async ({ page, request }) => {

@@ -395,6 +395,29 @@ const triggers: readonly Trigger[] = [
     make: storeyWith(({ building, layout }) => building.panel(layout, rectangle(0, 4, 6, 8), { sharing: 'corners' })),
     says: /^Panel P2 hands its load to its corners, and columns or beams stand under fewer than three of them/,
   },
+  {
+    code: 'panel.plate',
+    make: storeyWith(({ building, layout }) => building.panel(layout, rectangle(0, 4, 6, 8), { sharing: 'stiffness' })),
+    says: /^Panel P2 is shared by stiffness and has no slab, so how stiff it is stays unknown/,
+  },
+  {
+    code: 'panel.plate',
+    make: storeyWith(({ building, layout }) => {
+      const slab = { thickness: 0.2, material: building.material({}).id }
+      building.panel(layout, rectangle(0, 4, 6, 8), { sharing: 'stiffness', slab })
+    }),
+    says: /^Panel P2 is shared by stiffness, and nothing holds it/,
+  },
+  {
+    code: 'panel.mesh',
+    // columns 140 mm from the corners hold the plate as a clamp does, and no mesh is fine enough for that
+    make: storeyWith(({ building, layout }) => {
+      const slab = { thickness: 0.2, material: building.material({}).id }
+      for (const x of [0, 0.1, 5.9, 6]) for (const y of [4.1, 8, 7.9]) building.column(layout, [x, y])
+      building.panel(layout, rectangle(0, 4, 6, 8), { sharing: 'stiffness', slab })
+    }),
+    says: /^Panel P2 as a plate: with triangles of \d+ mm the force of a member still changes by [\d.]+ % of the load/,
+  },
   { code: 'wind.roof-underived', make: windy(20, 12, 9), says: /^Wind on the roof is not derived yet/ },
   {
     code: 'wind.structural-factor',

@@ -90,8 +90,8 @@ export function ordinatesPart(
   return part({
     shapes: loaded.map(({ leg: { a, b }, lines }): Shape => ({ kind: 'ordinates', a, b, lines, scale, mark })),
     labels: loaded.flatMap(({ leg, lines, expandedId }) =>
-      lines
-        .flatMap((line) => ordinateLabels(leg, line, lines, { scale, top }, format))
+      toldApart(lines.flatMap((line) => ordinateValues(line, lines, top)))
+        .map((said) => ordinateLabel(leg, said, { scale, top }, format))
         .map((label) => ({ ...label, of: expandedId })),
     ),
   })
@@ -111,40 +111,59 @@ function ordinatesByLeg(path: BeamView['path'], lines: Ordinates): readonly (rea
   ])
 }
 
+/** A value of an ordinate that is worth saying, at s along its leg, for a stretch of such a length. */
+interface Said {
+  readonly s: number
+  readonly q: number
+  readonly length: number
+}
+
 /** One value in the middle of an even piece, else one at each end; a kink that two pieces share is said once, nought never. */
-function ordinateLabels(
-  { a, b }: Leg,
-  line: Ordinates[number],
-  lines: Ordinates,
-  { scale, top }: Pick<OrdinateScale, 'scale' | 'top'>,
-  format: NumberFormat,
-): readonly Label[] {
+function ordinateValues(line: Ordinates[number], lines: Ordinates, top: number): readonly Said[] {
   const [s0, s1, q0, q1] = line
-  const [nx, ny] = acrossOf(a, b)
   /** Pieces that go on from there with the same value. */
   const goingOn = (s: number, q: number) =>
     lines.filter(
       (other) => other !== line && ends(other).some(([at, value]) => Math.abs(at - s) < 1e-6 && isSame(value, q)),
     )
-  const label = (s: number, q: number): readonly Label[] => {
-    if (Math.abs(q) < 0.01 * top) return []
-    const beyond = Math.abs(q) * scale + 9
-    return [
-      {
-        text: formatValue(q, 'lineLoad', format),
-        at: along(a, b, s),
-        dx: nx * (beyond + 8),
-        dy: -ny * beyond,
-        priority: 20 + (30 * Math.abs(q)) / top + (s1 - s0),
-      },
-    ]
-  }
-  if (isEven(line)) return label((s0 + s1) / 2, q0)
+  const said = (s: number, q: number): readonly Said[] => (Math.abs(q) < 0.01 * top ? [] : [{ s, q, length: s1 - s0 }])
+  if (isEven(line)) return said((s0 + s1) / 2, q0)
   const after = goingOn(s1, q1)
-  const start = goingOn(s0, q0).length > 0 ? [] : label(s0 + (s1 - s0) * 0.12, q0)
+  const start = goingOn(s0, q0).length > 0 ? [] : said(s0 + (s1 - s0) * 0.12, q0)
   // a level piece that goes on says the value at its middle
   if (after.some(isEven)) return start
-  return [...start, ...label(after.length > 0 ? s1 : s0 + (s1 - s0) * 0.88, q1)]
+  return [...start, ...said(after.length > 0 ? s1 : s0 + (s1 - s0) * 0.88, q1)]
+}
+
+/** Of an ordinate that is followed in many pieces: values that differ from a greater one beside them by too little are not said. */
+function toldApart(values: readonly Said[]): readonly Said[] {
+  const most = Math.max(...values.map(({ q }) => Math.abs(q)))
+  const reach = 0.4 * values.reduce((sum, { length }) => sum + length, 0)
+  if (values.length <= manyPieces) return values
+  const kept: Said[] = []
+  for (const value of [...values].sort((p, q) => Math.abs(q.q) - Math.abs(p.q)))
+    if (!kept.some(({ s, q }) => Math.abs(s - value.s) < reach && Math.abs(q - value.q) < 0.25 * most)) kept.push(value)
+  return kept
+}
+
+/** Triangles and trapezoids of two panels have fewer. */
+const manyPieces = 6
+
+function ordinateLabel(
+  { a, b }: Leg,
+  { s, q, length }: Said,
+  { scale, top }: Pick<OrdinateScale, 'scale' | 'top'>,
+  format: NumberFormat,
+): Label {
+  const [nx, ny] = acrossOf(a, b)
+  const beyond = Math.abs(q) * scale + 9
+  return {
+    text: formatValue(q, 'lineLoad', format),
+    at: along(a, b, s),
+    dx: nx * (beyond + 8),
+    dy: -ny * beyond,
+    priority: 20 + (30 * Math.abs(q)) / top + length,
+  }
 }
 
 const isSame = (p: number, q: number): boolean => Math.abs(p - q) < 0.005 * Math.max(Math.abs(p), Math.abs(q))

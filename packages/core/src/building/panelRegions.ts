@@ -69,6 +69,6 @@ function bySlope(whole: Level, slopes: readonly SlopeShape[]): readonly LoadRegi
   return [{ ...whole, region: rest, slopeId: null, stretch: 1 }, ...lying]
 }
 
-/** What strips of the panel run through: the outline, or the outline less openings where these interrupt the span. */
+/** What strips of the panel run through: the outline, or the outline less openings where these interrupt the span; no plate bridges one. */
 export const stripOutline = ({ panel, outline, net }: PanelPlan): Region =>
-  panel.openings === 'interrupting' ? net : outline
+  panel.openings === 'interrupting' || panel.sharing === 'stiffness' ? net : outline

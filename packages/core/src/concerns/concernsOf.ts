@@ -8,7 +8,7 @@ import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing } from './idle'
 import { jointConcerns } from './joints'
 import { lostLoads, strandedColumns } from './lostLoads'
 import { overlappingPanels, overlappingSlopes } from './overlaps'
-import { closeSupports, cornersMissing, oneSupport } from './sharing'
+import { closeSupports, coarsePlates, oneSupport, ruleLacks } from './sharing'
 import { strutEnds } from './strutEnds'
 import { unloadedPanels } from './unloadedPanels'
 import { unusualValues } from './usualRanges'
@@ -46,7 +46,8 @@ const checks: readonly Check[] = [
   lostLoads,
   oneSupport,
   closeSupports,
-  cornersMissing,
+  ruleLacks,
+  coarsePlates,
 ]
 
 const rank = { blocking: 0, caution: 1, note: 2 } as const

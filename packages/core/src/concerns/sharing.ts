@@ -1,9 +1,11 @@
 import { expandedAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
-import { labelOf } from '../document/labels'
+import { labelOf, panelOf } from '../document/labels'
 import type { Concern } from '../outcome/outcome'
+import { converged } from '../plate/plate'
 import type { RegionSource } from '../rundown/sources'
+import type { SharingRule } from '../sharing/ground'
 
 interface Shared {
   readonly floor: FloorState
@@ -34,19 +36,48 @@ export function oneSupport(state: ProjectState): readonly Concern[] {
   }))
 }
 
-/** Panels that hand their load to corners, and have too few of them that something stands under. */
-export function cornersMissing(state: ProjectState): readonly Concern[] {
+/** What is said of a panel whose rule finds too little to stand on, by the rule. */
+const lacking: Partial<Readonly<Record<SharingRule, Concern['code']>>> = {
+  corners: 'panel.corners',
+  stiffness: 'panel.plate',
+}
+
+/** Panels whose rule asks for more than stands under them: three corners, or a slab on beams and columns that hold it. */
+export function ruleLacks(state: ProjectState): readonly Concern[] {
   const panels = new Map(
     sharedPanels(state).flatMap(({ floor, source: { panel, share } }) =>
-      panel.panel.sharing === 'corners' && share.notCarried > 0 ? [[panel.panel.id, floor] as const] : [],
+      share.notCarried > 0 ? [[panel.panel.id, { floor, code: lacking[panel.panel.sharing] }] as const] : [],
     ),
   )
-  return [...panels].map(([id, floor]) => ({
-    code: 'panel.corners',
-    severity: 'blocking',
-    about: [expandedAt(floor, id)],
-    data: { label: labelOf(state.document, id) },
-  }))
+  return [...panels].flatMap(([id, { floor, code }]): Concern[] =>
+    code
+      ? [
+          {
+            code,
+            severity: 'blocking',
+            about: [expandedAt(floor, id)],
+            data: { label: labelOf(state.document, id), slab: panelOf(state.document, id)?.slab ? 'there' : 'none' },
+          },
+        ]
+      : [],
+  )
+}
+
+/** Plates whose members still change by more than they should where the mesh may grow no finer. */
+export function coarsePlates(state: ProjectState): readonly Concern[] {
+  const found = new Map<string, Concern>()
+  for (const { floor, source } of sharedPanels(state)) {
+    const { reached } = source.share
+    const { id } = source.panel.panel
+    if (!reached || reached.change < converged) continue
+    found.set(id, {
+      code: 'panel.mesh',
+      severity: 'caution',
+      about: [expandedAt(floor, id)],
+      data: { label: labelOf(state.document, id), ...reached },
+    })
+  }
+  return [...found.values()]
 }
 
 /** Members nearer than 50 mm along a strip, which share as one support. */

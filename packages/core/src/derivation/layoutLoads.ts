@@ -16,7 +16,7 @@ import {
 import type { LayoutOperator } from '../rundown/operator'
 import type { Standard } from '../standards/layer'
 import type { Depths } from './heads'
-import { byLayout } from './layouts'
+import { byLayout } from './byLayout'
 import { weightsStage, type KeysInUse, type OwnWeights, type TrussWeight, type TypedIntensity } from './loads'
 import type { Memo } from './memo'
 import { stage } from './stage'

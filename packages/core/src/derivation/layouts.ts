@@ -5,7 +5,7 @@ import { stairEnds } from '../building/stairs'
 import { wallSegments, type WallSegment } from '../building/wallSegments'
 import { recordsOf, type Document } from '../document/document'
 import { once } from '../document/once'
-import type { Basis } from '../document/recordKinds'
+import type { Basis, Panel } from '../document/recordKinds'
 import {
   lineLoadShape,
   memberShape,
@@ -44,18 +44,21 @@ import {
   type LayoutPlan,
   type Source,
 } from '../rundown/sources'
-import { groundOf, sharerOf } from '../sharing/ground'
-import { carriersAmong, usualLimits, type Carrier, type Limits } from '../sharing/rails'
+import { carriersAmong, usualLimits, type Limits } from '../sharing/rails'
 import type { Share } from '../sharing/share'
-import { shareForce, shareWall } from '../sharing/wallPath'
+import { byLayout } from './byLayout'
+import { elasticUnder, noStock, stockOf, type Stock } from './elastic'
 import type { Memo } from './memo'
+import {
+  forceShareStage,
+  notPlated,
+  panelShareStage,
+  plateStage,
+  wallShareStage,
+  type Plated,
+  type Shares,
+} from './panelShares'
 import { stage } from './stage'
-
-interface Shares {
-  readonly shares: readonly Share[]
-}
-
-const bytesOfShares = ({ shares }: Shares): number => shares.reduce((sum, { lines }) => sum + 80 * lines.length, 500)
 
 const frameStage = stage(
   'frame',
@@ -73,47 +76,9 @@ const panelStage = stage(
   ): PanelPlan => planPanel(panel, openings, patches, slopes),
 )
 
-/** Shares of every region of one panel per unit pressure: solved once, then it serves every case. */
-const panelShareStage = stage(
-  'panelShare',
-  (plan: PanelPlan, carriers: readonly Carrier[], columns: readonly Column[], limits: Limits): Shares => {
-    const sharer = sharerOf(groundOf(plan, carriers, columns, limits))
-    return { shares: plan.regions.map(({ region }) => sharer.area(region)) }
-  },
-  bytesOfShares,
-)
-
 const segmentsStage = stage('wallSegments', (run: WallShape): { readonly segments: readonly WallSegment[] } => ({
   segments: wallSegments(run),
 }))
-
-const wallShareStage = stage(
-  'wallShare',
-  (
-    segment: WallSegment,
-    carriers: readonly Carrier[],
-    columns: readonly Column[],
-    panels: readonly PanelPlan[],
-    limits: Limits,
-  ): Shares => ({
-    shares: [shareWall(segment, carriers, columns, panels, limits)],
-  }),
-  bytesOfShares,
-)
-
-const forceShareStage = stage(
-  'forceShare',
-  (
-    at: Point,
-    carriers: readonly Carrier[],
-    columns: readonly Column[],
-    panels: readonly PanelPlan[],
-    limits: Limits,
-  ): Shares => ({
-    shares: [shareForce(at, carriers, columns, panels, limits)],
-  }),
-  bytesOfShares,
-)
 
 const operatorStage = stage(
   'operator',
@@ -172,6 +137,7 @@ export function deriveOperators(
         memo,
         id,
         {
+          ...stockOfPlates(document, id, grouped.panels.get(id)),
           members: (grouped.members.get(id) ?? []).map(memberShape),
           panels: (grouped.panels.get(id) ?? []).map(panelShape),
           openings: (grouped.openings.get(id) ?? []).map(openingShape),
@@ -199,18 +165,13 @@ export function limitsOf(document: Document): Limits {
   return basis ? asLimits(basis) : usualLimits
 }
 
-/** Records by the layout they belong to, in the order of their ids. */
-export function byLayout<T extends { readonly layout: string }>(list: readonly T[]): ReadonlyMap<string, readonly T[]> {
-  const grouped = new Map<string, T[]>()
-  for (const record of list) {
-    const there = grouped.get(record.layout)
-    if (there) there.push(record)
-    else grouped.set(record.layout, [record])
-  }
-  return grouped
-}
+const isPlate = ({ sharing }: Pick<PanelShape, 'sharing'>): boolean => sharing === 'stiffness'
 
-interface LayoutShapes {
+/** Sections and slabs count for no other rule: a change of one solves nothing else again. */
+const stockOfPlates = (document: Document, layoutId: string, panels: readonly Panel[] | undefined): Stock =>
+  panels?.some(isPlate) ? stockOf(document, layoutId) : noStock
+
+interface LayoutShapes extends Stock {
   readonly members: readonly MemberShape[]
   readonly panels: readonly PanelShape[]
   readonly openings: readonly OpeningShape[]
@@ -252,49 +213,72 @@ const sameShapes = (a: LayoutShapes, b: LayoutShapes): boolean =>
 
 function deriveOperator(memo: Memo, shapes: LayoutShapes, limits: Limits): LayoutOperator {
   const frame = memo.get(frameStage, shapes.members)
+  const plans = plansOf(memo, shapes)
+  const { panelShare, lineShare, forceShare } = sharingOf(memo, shapes, frame, plans, limits)
+  const walls = shapes.wallRuns.flatMap((run) =>
+    memo.get(segmentsStage, run).segments.map((segment) => ({ run, segment })),
+  )
+  const panelShares = plans.map(panelShare)
+  const wallShares = walls.map(({ segment }) => lineShare(segment))
+  const typed = typedSources(shapes, lineShare, forceShare)
+  return memo.get(operatorStage, frame, plans, panelShares, walls, wallShares, typed, shapes.slopes)
+}
+
+/** Panels, with the openings, patches and slopes that lie over each. */
+function plansOf(memo: Memo, { panels, openings, patches, slopes }: LayoutShapes): readonly PanelPlan[] {
+  const openingsNear = among(openings, outlines(openings))
+  const slopesNear = among(slopes, outlines(slopes))
+  const patchesNear = among(patches, outlines(patches))
+  return panels.map((panel) =>
+    memo.get(panelStage, panel, openingsNear(panel.outline), patchesNear(panel.outline), slopesNear(panel.outline)),
+  )
+}
+
+/** How panels, lines and points of a layout share: each asks for no more than what is near it. */
+function sharingOf(memo: Memo, shapes: LayoutShapes, frame: FramePlan, plans: readonly PanelPlan[], limits: Limits) {
   const carriers = carriersAmong(frame.beams)
   const carriersNear = among(
     carriers,
     carriers.map(({ a, b }) => [a, b]),
     Math.max(limits.reach, ...shapes.panels.map(({ supportReach }) => supportReach ?? 0)),
   )
-  const openingsNear = among(shapes.openings, outlines(shapes.openings))
   const columnsNear = among(
     frame.columns,
     frame.columns.map(({ at }) => [at]),
   )
-  const slopesNear = among(shapes.slopes, outlines(shapes.slopes))
-  const patchesNear = among(shapes.patches, outlines(shapes.patches))
-  const plans = shapes.panels.map((panel) =>
-    memo.get(panelStage, panel, openingsNear(panel.outline), patchesNear(panel.outline), slopesNear(panel.outline)),
-  )
   const plansNear = among(plans, outlines(shapes.panels))
-  // columns count where a panel hands its load to its corners; others need not know of them
+  // columns count where a panel hands its load to its corners, or is a plate; others need not know of them
   const columnsUnder = (under: readonly PanelPlan[]): readonly Column[] =>
-    under.filter(({ panel }) => panel.sharing === 'corners').flatMap(({ panel }) => columnsNear(panel.outline))
-  const panelShares = plans.map((plan) =>
-    memo.get(panelShareStage, plan, carriersNear(plan.panel.outline), columnsUnder([plan]), limits),
-  )
-  const walls = shapes.wallRuns.flatMap((run) =>
-    memo.get(segmentsStage, run).segments.map((segment) => ({ run, segment })),
-  )
+    under
+      .filter(({ panel }) => panel.sharing === 'corners' || isPlate(panel))
+      .flatMap(({ panel }) => columnsNear(panel.outline))
+  const platesUnder = (under: readonly PanelPlan[]): readonly Plated[] =>
+    under.map((plan) => {
+      if (!isPlate(plan.panel)) return notPlated
+      const near = carriersNear(plan.panel.outline)
+      const elastic = elasticUnder(shapes, frame, plan.panel.id, near)
+      return memo.get(plateStage, plan, near, columnsUnder([plan]), limits, elastic)
+    })
   // what a line or a point can land on: the panels there, and the members near them
   const groundUnder = (...points: readonly Point[]) => {
     const under = plansNear(points)
     return [carriersNear([...points, ...under.flatMap(({ panel }) => panel.outline)]), under] as const
   }
-  const lineShare = (segment: WallSegment) => {
-    const [carriersThere, under] = groundUnder(segment.a, segment.b)
-    return memo.get(wallShareStage, segment, carriersThere, columnsUnder(under), under, limits)
+  return {
+    panelShare: (plan: PanelPlan): Shares => {
+      const [plated = notPlated] = platesUnder([plan])
+      return memo.get(panelShareStage, plan, carriersNear(plan.panel.outline), columnsUnder([plan]), limits, plated)
+    },
+    lineShare: (segment: WallSegment): Shares => {
+      const [near, under] = groundUnder(segment.a, segment.b)
+      return memo.get(wallShareStage, segment, near, columnsUnder(under), under, limits, platesUnder(under))
+    },
+    forceShare: (at: Point): Shares => {
+      const [near, under] = groundUnder(at)
+      const columns = [...new Set([...columnsNear([at]), ...columnsUnder(under)])]
+      return memo.get(forceShareStage, at, near, columns, under, limits, platesUnder(under))
+    },
   }
-  const wallShares = walls.map(({ segment }) => lineShare(segment))
-  const forceShare = (at: Point): Shares => {
-    const [carriersThere, under] = groundUnder(at)
-    const columns = [...new Set([...columnsNear([at]), ...columnsUnder(under)])]
-    return memo.get(forceShareStage, at, carriersThere, columns, under, limits)
-  }
-  const typed = typedSources(shapes, lineShare, forceShare)
-  return memo.get(operatorStage, frame, plans, panelShares, walls, wallShares, typed, shapes.slopes)
 }
 
 const only = ({ shares }: Shares): Share => present(shares[0], 'the one share')

@@ -200,7 +200,7 @@ export const recordKinds = {
     slab: nullable(object({ thickness: number('smallLength', { above: 0, max: 5 }), material: ref('material') })),
     overhang: withDefault(oneOf('lever', 'tributary'), 'lever'),
     openings: withDefault(oneOf('bridged', 'interrupting'), 'bridged'),
-    sharing: withDefault(oneOf('oneWay', 'twoWay', 'surrounding', 'even', 'corners'), 'oneWay'),
+    sharing: withDefault(oneOf('oneWay', 'twoWay', 'surrounding', 'even', 'corners', 'stiffness'), 'oneWay'),
     /** Members that run this way, from global X, take no load of it; null where all do. */
     sparedAngle: withDefault(nullable(number('angle', { min: -7, max: 7 })), null),
     /** Its own limits of what supports it; null where those of the project hold. */

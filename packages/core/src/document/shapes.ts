@@ -51,6 +51,8 @@ export const memberStock = picker<Member | Strut>()('id', 'section', 'material')
 export const panelSlab = picker<Panel>()('id', 'slab')
 export const stairStock = picker<Stair>()('id', 'path', 'rise', 'waist', 'riser', 'material')
 export const sectionArea = picker<Section>()('id', 'area')
+export const sectionBending = picker<Section>()('id', 'shape', 'area', 'depth', 'width')
+export const materialElastic = picker<Material>()('id', 'elasticModulus')
 export const materialWeight = picker<Material>()('id', 'unitWeight')
 
 export type MemberShape = ReturnType<typeof memberShape>
@@ -68,4 +70,6 @@ export type PointLoadShape = ReturnType<typeof pointLoadShape>
 export type MemberStock = ReturnType<typeof memberStock>
 export type PanelSlab = ReturnType<typeof panelSlab>
 export type SectionArea = ReturnType<typeof sectionArea>
+export type SectionBending = ReturnType<typeof sectionBending>
+export type MaterialElastic = ReturnType<typeof materialElastic>
 export type MaterialWeight = ReturnType<typeof materialWeight>

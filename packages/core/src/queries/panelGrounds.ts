@@ -1,7 +1,11 @@
 import { floorAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
+import { elasticUnder, stockOf } from '../derivation/elastic'
 import { limitsOf } from '../derivation/layouts'
 import type { ProjectState } from '../derivation/project'
+import { boxesTouch, boxOf } from '../geometry/polygon'
+import type { Plate } from '../plate/plate'
+import { plateOf } from '../sharing/byStiffness'
 import type { Path } from '../sharing/dividing'
 import { groundOf, sharerOf, type Ground } from '../sharing/ground'
 import { carriersAmong } from '../sharing/rails'
@@ -16,7 +20,17 @@ export interface PanelGround {
 export function panelGrounds({ document }: ProjectState, { operator }: FloorState): readonly PanelGround[] {
   const { frame, panels } = operator.plan
   const [carriers, limits] = [carriersAmong(frame.beams), limitsOf(document)]
-  return panels.map((plan) => ({ plan, ground: groundOf(plan, carriers, frame.columns, limits) }))
+  const { columns } = frame
+  return panels.map((plan) => {
+    // a panel that is no plate is solved as one when the rule is tried
+    const solve = (): Plate | undefined => {
+      const stock = stockOf(document, plan.panel.layout)
+      const near = carriers.filter(({ a, b }) => boxesTouch(boxOf([a, b]), boxOf(plan.panel.outline), limits.reach))
+      return plateOf(plan, ground, elasticUnder(stock, frame, plan.panel.id, near))
+    }
+    const ground = groundOf(plan, { carriers, columns, limits, plateOf: solve })
+    return { plan, ground }
+  })
 }
 
 /** Lines on a level that part what goes to one member from what goes to another; none where no level is asked for. */

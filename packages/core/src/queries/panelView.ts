@@ -50,6 +50,8 @@ export interface PanelView {
   /** Residual force (N) and moments about the axes (Nm) of what is carried. */
   readonly residual: { readonly force: number; readonly mx: number; readonly my: number }
   readonly oneSupport: boolean
+  /** Of a plate: the size of its triangles, m, and the change of a member's force at half of it; null where it is none. */
+  readonly reached: { readonly size: number; readonly change: number } | null
 }
 
 export function panelView(state: ProjectState, expandedId: string, caseId: string): PanelView | null {
@@ -85,6 +87,7 @@ export function panelView(state: ProjectState, expandedId: string, caseId: strin
       my: audits.reduce((total, { intensity, audit }) => total + intensity * audit.moments[0], 0),
     },
     oneSupport: sources.some(({ source }) => source.share.torque > 1e-6),
+    reached: sources.find(({ source }) => source.share.reached)?.source.share.reached ?? null,
   }
 }
 

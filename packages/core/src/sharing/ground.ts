@@ -3,6 +3,8 @@ import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { Point } from '../geometry/point'
 import { regionArea, regionMoments, type Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
+import type { Plate } from '../plate/plate'
+import { shareAreaByStiffness, shareLineByStiffness, sharePointByStiffness } from './byStiffness'
 import { cornerSupports, shareToCorners } from './corners'
 import { dividingOfSites, dividingOfStrips, type Path } from './dividing'
 import type { Overhang } from './lever'
@@ -28,14 +30,19 @@ export interface Ground {
   readonly carriers: readonly Carrier[]
   readonly limits: Limits
   readonly columns: readonly Column[]
+  /** The panel solved as a plate; asked for where it is shared by stiffness. */
+  readonly plate: () => Plate | undefined
 }
 
-export function groundOf(
-  plan: PanelPlan,
-  carriers: readonly Carrier[],
-  columns: readonly Column[],
-  limits: Limits,
-): Ground {
+/** What load of panels can stand on. */
+export interface Standing {
+  readonly carriers: readonly Carrier[]
+  readonly columns: readonly Column[]
+  readonly limits: Limits
+  readonly plateOf: (plan: PanelPlan) => Plate | undefined
+}
+
+export function groundOf(plan: PanelPlan, { carriers, columns, limits, plateOf }: Standing): Ground {
   const { panel } = plan
   const own: Limits = { reach: panel.supportReach ?? limits.reach, along: panel.spanLimit ?? limits.along }
   const { sparedAngle } = panel
@@ -49,6 +56,7 @@ export function groundOf(
       sparedAngle === null ? carriers : carriers.filter((carrier) => !runsAlong(carrier, sparedAngle, own.along)),
     limits: own,
     columns,
+    plate: () => plateOf(plan),
   }
 }
 
@@ -87,6 +95,15 @@ const rules: Readonly<Record<SharingRule, (ground: Ground) => Sharer>> = {
         return shareToCorners(supports, length, [((a[0] + b[0]) / 2) * length, ((a[1] + b[1]) / 2) * length])
       },
       point: (at) => shareToCorners(supports, 1, at),
+      dividing: () => [],
+    }
+  },
+  stiffness: ({ carriers, plate: plateOf }) => {
+    const plate = plateOf()
+    return {
+      area: (region) => shareAreaByStiffness(plate, carriers, region),
+      line: (a, b) => shareLineByStiffness(plate, carriers, a, b),
+      point: (at) => sharePointByStiffness(plate, carriers, at),
       dividing: () => [],
     }
   },

@@ -36,6 +36,8 @@ export interface Share {
   readonly torque: number
   /** Pairs of members that were nearer than 50 mm along a strip and counted as one support. */
   readonly merged: readonly (readonly [string, string])[]
+  /** Of a panel solved as a plate: the size of its triangles, m, and the greatest change of a member's force at half of it. */
+  readonly reached?: { readonly size: number; readonly change: number }
 }
 
 export const emptyShare: Share = {

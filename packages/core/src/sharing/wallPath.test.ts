@@ -7,7 +7,9 @@ import type { PanelShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
 import { along, overlapOn } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
+import type { Column } from '../building/frame'
 import { auditShare } from './audit'
+import type { Standing } from './ground'
 import { usualLimits, type Carrier } from './rails'
 import { shareTotals, type Share } from './share'
 import { shareForce, shareWall } from './wallPath'
@@ -17,6 +19,20 @@ const wall = (a: Point, b: Point): WallSegment => {
   if (!segment) throw new Error('no segment')
   return segment
 }
+const on = (carriers: readonly Carrier[], columns: readonly Column[]): Standing => ({
+  carriers,
+  columns,
+  limits: usualLimits,
+  plateOf: () => undefined,
+})
+const wallOn = (
+  segment: WallSegment,
+  carriers: readonly Carrier[],
+  columns: readonly Column[],
+  panels: readonly PanelPlan[],
+) => shareWall(segment, panels, on(carriers, columns))
+const forceOn = (at: Point, carriers: readonly Carrier[], columns: readonly Column[], panels: readonly PanelPlan[]) =>
+  shareForce(at, panels, on(carriers, columns))
 const carrier = (member: string, a: Point, b: Point): Carrier => ({ member, a, b, from: 0, bent: false })
 const panel = (n: number, outline: PanelShape['outline'], more: Partial<PanelShape> = {}): PanelPlan =>
   planPanel(
@@ -43,31 +59,31 @@ const floor = [panel(1, rectangle(0, 0, 6, 4))]
 
 describe('a wall goes to what is under it', () => {
   test('a beam on its line takes it stretch by stretch, whatever the directions', () => {
-    const share = shareWall(wall([5, 0], [1, 0]), bay, [], floor, usualLimits)
+    const share = wallOn(wall([5, 0], [1, 0]), bay, [], floor)
     expect(share.lines).toEqual([{ member: 'south', s0: 1, s1: 5, q0: 1, q1: 1 }])
     expect(share.notCarried).toBe(0)
   })
 
   test('where the beam ends, the panel takes over by its span', () => {
     // the wall at y = 1 leaves the short beam at x = 2: 4 m on the slab, 3/4 to the south and 1/4 to the north
-    const share = shareWall(wall([0, 1], [6, 1]), [...bay, carrier('short', [0, 1], [2, 1])], [], floor, usualLimits)
+    const share = wallOn(wall([0, 1], [6, 1]), [...bay, carrier('short', [0, 1], [2, 1])], [], floor)
     expect(forces(share)).toEqual({ short: 2, south: 3, north: 1 })
   })
 
   test('beams that lie on each other share it equally', () => {
-    const share = shareWall(wall([0, 0], [6, 0]), [...bay, carrier('twin', [6, 0], [0, 0])], [], floor, usualLimits)
+    const share = wallOn(wall([0, 0], [6, 0]), [...bay, carrier('twin', [6, 0], [0, 0])], [], floor)
     expect(forces(share)).toEqual({ south: 3, twin: 3 })
   })
 
   test('a wall along the span of the slab reaches the beams as points', () => {
-    const share = shareWall(wall([2, 0], [2, 4]), bay, [], floor, usualLimits)
+    const share = wallOn(wall([2, 0], [2, 4]), bay, [], floor)
     expect(share.lines).toEqual([])
     expect(forces(share)).toEqual({ south: 2, north: 2 })
   })
 
   test('hand: a parapet of 5.74 kN/m on the tip of a balcony of 1.5 m behind a 4 m span lifts the far beam', () => {
     const over = [panel(1, rectangle(0, -1.5, 6, 4))]
-    const share = shareWall(wall([0, -1.5], [6, -1.5]), bay, [], over, usualLimits)
+    const share = wallOn(wall([0, -1.5], [6, -1.5]), bay, [], over)
     const perMetre = (member: string) => ((forces(share)[member] ?? 0) / 6) * 5.74
     expect(perMetre('south')).toBeCloseTo((5.74 * 5.5) / 4, 5)
     expect(perMetre('north')).toBeCloseTo((-5.74 * 1.5) / 4, 5)
@@ -84,17 +100,17 @@ describe('a wall goes to what is under it', () => {
         [6, 0.5],
       ],
     ] as const)
-      expect(shareWall(wall(a, b), bay, [], floor, usualLimits).notCarried).toBeCloseTo(0, 9)
+      expect(wallOn(wall(a, b), bay, [], floor).notCarried).toBeCloseTo(0, 9)
   })
 
   // common practice: a parapet drawn a hair off the slab edge is still the parapet of that slab
   test('drawn 8 mm off the slab edge it stands on the edge, along the span and across it', () => {
-    const alongSpan = shareWall(wall([6.008, 0.5], [6.008, 3.5]), bay, [], floor, usualLimits)
+    const alongSpan = wallOn(wall([6.008, 0.5], [6.008, 3.5]), bay, [], floor)
     expect(forces(alongSpan)).toEqual({ south: 1.5, north: 1.5 })
     const across = [panel(1, rectangle(0, -1, 6, 4))]
-    const share = shareWall(wall([1, -1.008], [5, -1.008]), bay, [], across, usualLimits)
+    const share = wallOn(wall([1, -1.008], [5, -1.008]), bay, [], across)
     expect(forces(share)).toEqual({ south: 5, north: -1 })
-    expect(shareWall(wall([6.02, 0.5], [6.02, 3.5]), bay, [], floor, usualLimits).notCarried).toBeCloseTo(3, 9)
+    expect(wallOn(wall([6.02, 0.5], [6.02, 3.5]), bay, [], floor).notCarried).toBeCloseTo(3, 9)
   })
 
   test('8 mm inside a panel it is all of that panel; on the border that two share, half of each', () => {
@@ -105,11 +121,11 @@ describe('a wall goes to what is under it', () => {
       carrier('far', [9, 0], [9, 4]),
       carrier('east', [12, 0], [12, 4]),
     ]
-    const onTo = (x: number) => forces(shareWall(wall([x, 0.5], [x, 3.5]), frame, [], two, usualLimits))
+    const onTo = (x: number) => forces(wallOn(wall([x, 0.5], [x, 3.5]), frame, [], two))
     expect(onTo(5.992)).toEqual({ south: 1.5, north: 1.5 })
     // half of 3 m, and 3 m beyond a span of 3 m: twice as much on the nearer beam, as much up on the other
     expect(onTo(6)).toEqual({ south: 0.75, north: 0.75, far: 3, east: -1.5 })
-    expect(forces(shareForce([5.992, 1], frame, [], two, usualLimits))).toEqual({ south: 0.75, north: 0.25 })
+    expect(forces(forceOn([5.992, 1], frame, [], two))).toEqual({ south: 0.75, north: 0.25 })
   })
 
   // law: a wall that leaves a slab may be cut anywhere, in parts as short as 15 mm
@@ -130,8 +146,8 @@ describe('a wall goes to what is under it', () => {
         fc.pre(length > 0.3 && frame.every((beam) => !overlapOn(a, b, beam.a, beam.b, onLine)))
         const parts = Math.floor(length / 0.02)
         const cuts = Array.from({ length: parts + 1 }, (_, i) => along(a, b, (length * i) / parts))
-        const shares = cuts.slice(1).map((end, i) => shareWall(wall(cuts[i] ?? a, end), frame, [], two, usualLimits))
-        const whole = shareWall(wall(a, b), frame, [], two, usualLimits)
+        const shares = cuts.slice(1).map((end, i) => wallOn(wall(cuts[i] ?? a, end), frame, [], two))
+        const whole = wallOn(wall(a, b), frame, [], two)
         expect(shares.reduce((sum, { notCarried }) => sum + notCarried, 0)).toBeCloseTo(whole.notCarried, 9)
         for (const member of ['south', 'north', 'west', 'mid', 'east'])
           expect(shares.reduce((sum, share) => sum + (forces(share)[member] ?? 0), 0)).toBeCloseTo(
@@ -154,7 +170,7 @@ describe('a wall goes to what is under it', () => {
   })
 
   test('beyond every panel and beam it is not carried, by its length', () => {
-    const share = shareWall(wall([3, 2], [10, 2]), bay, [], floor, usualLimits)
+    const share = wallOn(wall([3, 2], [10, 2]), bay, [], floor)
     expect(share.notCarried).toBeCloseTo(4, 9)
     expect(forces(share)).toEqual({ south: 1.5, north: 1.5 })
   })
@@ -167,7 +183,7 @@ describe('a wall goes to what is under it', () => {
       carrier('mid', [6, 0], [6, 4]),
       carrier('east', [12, 0], [12, 4]),
     ]
-    const share = shareWall(wall([3, 2], [9, 2]), frame, [], two, usualLimits)
+    const share = wallOn(wall([3, 2], [9, 2]), frame, [], two)
     expect(forces(share)).toEqual({ south: 1.5, north: 1.5, mid: 2.25, east: 0.75 })
   })
 })
@@ -186,7 +202,7 @@ test('force and moments are kept wherever the wall stands, as far as it is carri
   fc.assert(
     fc.property(inside, inside, fc.double({ min: -3, max: 3, noNaN: true }), (a, b, spanAngle) => {
       fc.pre(Math.hypot(a[0] - b[0], a[1] - b[1]) > 0.3)
-      const share = shareWall(wall(a, b), frame, [], [panel(1, rectangle(0, 0, 6, 4), { spanAngle })], usualLimits)
+      const share = wallOn(wall(a, b), frame, [], [panel(1, rectangle(0, 0, 6, 4), { spanAngle })])
       const audit = auditShare(share, frame)
       expect(Math.abs(audit.force)).toBeLessThan(1e-9 * audit.scale + 1e-9)
       fc.pre(share.notCarried === 0 && share.torque === 0 && share.merged.length === 0)
@@ -201,7 +217,7 @@ describe('the audit of a share', () => {
   const [south, north] = [carrier('south', [0, 0], [6, 0]), carrier('north', [0, 4], [6, 4])]
 
   test('agrees with the totals, and sees what is missing', () => {
-    const share = shareWall(wall([1, 1], [5, 3]), [south, north], [], floor, usualLimits)
+    const share = wallOn(wall([1, 1], [5, 3]), [south, north], [], floor)
     const pointOn = (member: string, s: number): Point => {
       const found = member === 'south' ? south : north
       return along(found.a, found.b, s)
@@ -213,25 +229,25 @@ describe('the audit of a share', () => {
   })
 
   test('a share on a member that is not there is a mistake of ours', () => {
-    const share = shareWall(wall([1, 1], [5, 3]), [south, north], [], floor, usualLimits)
+    const share = wallOn(wall([1, 1], [5, 3]), [south, north], [], floor)
     expect(() => auditShare(share, [south])).toThrow(/No carrier/)
   })
 })
 
 describe('a force at a point goes to what is under it', () => {
   test('on the line of a beam it is a point load there', () => {
-    expect(shareForce([2.5, 0], bay, [], floor, usualLimits).points).toEqual([{ member: 'south', s: 2.5, force: 1 }])
+    expect(forceOn([2.5, 0], bay, [], floor).points).toEqual([{ member: 'south', s: 2.5, force: 1 }])
   })
 
   test('where beams meet they share it equally, at their ends', () => {
-    expect(shareForce([0, 0], bay, [], floor, usualLimits).points).toEqual([
+    expect(forceOn([0, 0], bay, [], floor).points).toEqual([
       { member: 'south', s: 0, force: 0.5 },
       { member: 'west', s: 0, force: 0.5 },
     ])
   })
 
   test('on the slab it goes by lever: 1 m from the south of a span of 4 m is three quarters and one', () => {
-    expect(forces(shareForce([3, 1], bay, [], floor, usualLimits))).toEqual({ south: 0.75, north: 0.25 })
+    expect(forces(forceOn([3, 1], bay, [], floor))).toEqual({ south: 0.75, north: 0.25 })
   })
 
   test('where supports end on each other it still finds them, on one side', () => {
@@ -240,7 +256,7 @@ describe('a force at a point goes to what is under it', () => {
       carrier('south east', [3, 0], [6, 0]),
       carrier('north', [0, 4], [6, 4]),
     ]
-    const share = shareForce([3, 1], cut, [], floor, usualLimits)
+    const share = forceOn([3, 1], cut, [], floor)
     expect(share.notCarried).toBe(0)
     expect(share.points.reduce((sum, { force }) => sum + force, 0)).toBeCloseTo(1, 12)
     expect(forces(share)['north']).toBeCloseTo(0.25, 6)
@@ -248,17 +264,17 @@ describe('a force at a point goes to what is under it', () => {
 
   test('on a column without a beam it goes to the column, not to the slab round it; a beam there goes before', () => {
     const column = [columnAt('C', [3, 1])]
-    expect(shareForce([3, 1.005], bay, column, floor, usualLimits)).toMatchObject({
+    expect(forceOn([3, 1.005], bay, column, floor)).toMatchObject({
       points: [],
       onColumns: [{ member: 'member:C', at: [3, 1.005], force: 1 }],
       notCarried: 0,
     })
-    expect(shareForce([3, 1.02], bay, column, floor, usualLimits).onColumns).toEqual([])
-    expect(shareForce([2.5, 0], bay, [columnAt('C', [2.5, 0])], floor, usualLimits).onColumns).toEqual([])
+    expect(forceOn([3, 1.02], bay, column, floor).onColumns).toEqual([])
+    expect(forceOn([2.5, 0], bay, [columnAt('C', [2.5, 0])], floor).onColumns).toEqual([])
   })
 
   test('beyond every beam and panel nothing carries it', () => {
-    expect(shareForce([9, 9], bay, [], floor, usualLimits)).toMatchObject({ points: [], notCarried: 1, applied: 1 })
+    expect(forceOn([9, 9], bay, [], floor)).toMatchObject({ points: [], notCarried: 1, applied: 1 })
   })
 
   // law: force and both moments are kept wherever a point stands on the slab, by lever
@@ -270,7 +286,7 @@ describe('a force at a point goes to what is under it', () => {
         fc.constantFrom(Math.PI / 2, 0, 1.2),
         (x, y, spanAngle) => {
           const ring = [...bay, carrier('east', [6, 0], [6, 4])]
-          const share = shareForce([x, y], ring, [], [panel(1, rectangle(0, 0, 6, 4), { spanAngle })], usualLimits)
+          const share = forceOn([x, y], ring, [], [panel(1, rectangle(0, 0, 6, 4), { spanAngle })])
           const places = new Map(ring.map(({ member, a, b }) => [member, [a, b] as const]))
           const pointOn = (member: string, s: number): Point => {
             const [a, b] = places.get(member) ?? [

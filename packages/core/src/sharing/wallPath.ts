@@ -1,13 +1,12 @@
-import type { Column } from '../building/frame'
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { WallSegment } from '../building/wallSegments'
 import type { Point } from '../geometry/point'
 import { along, distance, overlapOn, project } from '../geometry/segment'
 import { onLine, samePoint } from '../geometry/tolerance'
 import { feetUnder } from './feetUnder'
-import { groundOf, sharerOf, type Ground } from './ground'
+import { groundOf, sharerOf, type Ground, type Standing } from './ground'
 import { panelsUnderPoint, panelsUnderStretch, stopsAt } from './panelsAt'
-import type { Carrier, Limits } from './rails'
+import type { Carrier } from './rails'
 import { emptyShare, sumOfShares, type Share } from './share'
 
 interface Stretch {
@@ -19,33 +18,19 @@ interface Stretch {
  * One unit of line load along a stretch of wall: onto beams under it (those that lie on each other share equally), else
  * onto the panel under it by its rule, else not carried.
  */
-export function shareWall(
-  segment: WallSegment,
-  carriers: readonly Carrier[],
-  columns: readonly Column[],
-  panels: readonly PanelPlan[],
-  limits: Limits,
-): Share {
+export function shareWall(segment: WallSegment, panels: readonly PanelPlan[], standing: Standing): Share {
   const { a, b, length } = segment
   const middle = along(a, b, length / 2)
   const whole: Share = { ...emptyShare, applied: length, appliedMoments: [middle[0] * length, middle[1] * length] }
-  const parts = stretches(segment, carriers).flatMap(({ from, to, under }): readonly Part[] =>
+  const parts = stretches(segment, standing.carriers).flatMap(({ from, to, under }): readonly Part[] =>
     under.length > 0
       ? under.map((carrier) => [onBeam(segment, carrier, from, to), 1 / under.length] as const)
-      : onPanels(segment, { from, to }, { carriers, columns, panels, limits }),
+      : onPanels(segment, { from, to }, panels, standing),
   )
   return sumOfShares(whole, parts)
 }
 
 type Part = readonly [share: Share, part: number]
-
-/** What a wall may stand on. */
-interface Under {
-  readonly carriers: readonly Carrier[]
-  readonly columns: readonly Column[]
-  readonly panels: readonly PanelPlan[]
-  readonly limits: Limits
-}
 
 /** Cuts the segment where a beam under it begins or ends; each part knows the beams that it stands on. */
 function stretches(
@@ -83,7 +68,8 @@ function onBeam(segment: WallSegment, carrier: Carrier, from: number, to: number
 function onPanels(
   segment: WallSegment,
   stretch: Stretch,
-  { carriers, columns, panels, limits }: Under,
+  panels: readonly PanelPlan[],
+  standing: Standing,
 ): readonly Part[] {
   const { a, b } = segment
   const inner = panels
@@ -94,7 +80,7 @@ function onPanels(
     const under = panelsUnderStretch(start, end, panels)
     if (under.length === 0) return [[{ ...emptyShare, notCarried: to - from }, 1]]
     return under.map(({ plan, placed }) => [
-      lineOn(groundOf(plan, carriers, columns, limits), placed(start), placed(end), to - from),
+      lineOn(groundOf(plan, standing), placed(start), placed(end), to - from),
       1 / under.length,
     ])
   })
@@ -112,23 +98,17 @@ function lineOn(ground: Ground, a: Point, b: Point, drawn: number): Share {
  * One unit of force at a point: onto beams under it (those that lie on each other or end there share equally), else onto a
  * column there, else onto the panel under it by its rule, else not carried.
  */
-export function shareForce(
-  at: Point,
-  carriers: readonly Carrier[],
-  columns: readonly Column[],
-  panels: readonly PanelPlan[],
-  limits: Limits,
-): Share {
-  const under = feetUnder(at, carriers)
+export function shareForce(at: Point, panels: readonly PanelPlan[], standing: Standing): Share {
+  const under = feetUnder(at, standing.carriers)
   const alone: Share = { ...emptyShare, applied: 1, appliedMoments: at }
   if (under.length > 0)
     return { ...alone, points: under.map(({ member, s }) => ({ member, s, force: 1 / under.length })) }
-  const column = columns.find((entry) => distance(entry.at, at) <= onLine)
+  const column = standing.columns.find((entry) => distance(entry.at, at) <= onLine)
   if (column) return { ...alone, onColumns: [{ member: column.member.id, at, force: 1 }] }
   // on a border that panels share they take it by equal parts, whichever way their outlines were drawn
   const plans = panelsUnderPoint(at, panels)
   if (plans.length === 0) return { ...alone, notCarried: 1 }
-  const shares = plans.map(({ plan, placed }) => sharerOf(groundOf(plan, carriers, columns, limits)).point(placed(at)))
+  const shares = plans.map(({ plan, placed }) => sharerOf(groundOf(plan, standing)).point(placed(at)))
   return sumOfShares(
     alone,
     shares.map((share) => [share, 1 / shares.length] as const),

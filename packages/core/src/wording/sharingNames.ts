@@ -7,6 +7,7 @@ export const sharingNames: Readonly<Record<SharingRule, string>> = {
   surrounding: 'to the nearest surrounding beam',
   even: 'one even value on the surrounding beams',
   corners: 'to its corners',
+  stiffness: 'by stiffness, as a plate',
 }
 
 /** Every rule with its name, to choose from. */

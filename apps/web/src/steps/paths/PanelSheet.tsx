@@ -71,15 +71,20 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
         >
           force and both moments left over{keepsMoment.has(view.sharing) ? '' : ': the rule keeps force alone'}
         </Line>
+        {view.reached && (
+          <Note>
+            As a plate in triangles of <Value value={view.reached.size} quantity="smallLength" strong={false} />:
+            against such of twice the size no member’s force changes by more than{' '}
+            {(100 * view.reached.change).toFixed(1)} % of the load.
+          </Note>
+        )}
       </Section>
       <OtherRules key={expandedId} levelId={levelId} panelId={view.id} caseId={caseId} sharing={view.sharing} />
       {lost && (
         <Warm>
           Nothing carries <Value value={view.notCarriedArea} quantity="area" /> of it,{' '}
           <Value value={view.notCarried} quantity="force" address={`panelLost:${expandedId}:${caseId}`} /> in this case.{' '}
-          {view.sharing === 'corners'
-            ? 'Support three of its corners, or share it otherwise in Building.'
-            : 'Extend beams under it, or turn the span in Building.'}
+          {mends[view.sharing] ?? 'Extend beams under it, or turn the span in Building.'}
         </Warm>
       )}
       {view.oneSupport && <Warm>A part of it has one support only: it takes all there and is twisted.</Warm>}
@@ -89,5 +94,10 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
 
 /** Rules that keep both moments as well as force. */
 const keepsMoment = new Set<SharingRule>(['oneWay', 'corners'])
+
+const mends: Partial<Record<SharingRule, string>> = {
+  corners: 'Support three of its corners, or share it otherwise in Building.',
+  stiffness: 'Give it a slab, and beams or columns that hold it, or share it otherwise in Building.',
+}
 
 const tidy = (value: number): number => (Math.abs(value) < 1e-3 ? 0 : value)

@@ -48,6 +48,7 @@ const partOfArea: Readonly<Record<SharingRule, string>> = {
   surrounding: 'area that is nearest to it of the surrounding beams',
   even: 'its length’s part of the area',
   corners: 'area that its corners stand for',
+  stiffness: 'area by how the plate and its beams bend',
 }
 
 export type Why = (state: ProjectState, address: string) => Traced | null

@@ -1,0 +1,93 @@
+import type { Column } from '../building/frame'
+import type { PanelPlan } from '../building/panelRegions'
+import type { WallSegment } from '../building/wallSegments'
+import type { Point } from '../geometry/point'
+import type { Plate } from '../plate/plate'
+import { plateOf, type Elastic } from '../sharing/byStiffness'
+import { groundOf, sharerOf, type Standing } from '../sharing/ground'
+import type { Carrier, Limits } from '../sharing/rails'
+import type { Share } from '../sharing/share'
+import { shareForce, shareWall } from '../sharing/wallPath'
+import { stage } from './stage'
+
+export interface Shares {
+  readonly shares: readonly Share[]
+}
+
+/** A panel solved as a plate; null where it is shared otherwise, or cannot stand. */
+export interface Plated {
+  readonly plate: Plate | null
+}
+
+export const notPlated: Plated = Object.freeze({ plate: null })
+
+const bytesOfShares = ({ shares }: Shares): number => shares.reduce((sum, { lines }) => sum + 80 * lines.length, 500)
+
+const standing = (
+  carriers: readonly Carrier[],
+  columns: readonly Column[],
+  limits: Limits,
+  panels: readonly PanelPlan[],
+  plates: readonly Plated[],
+): Standing => ({ carriers, columns, limits, plateOf: (plan) => plates[panels.indexOf(plan)]?.plate ?? undefined })
+
+export const plateStage = stage(
+  'plate',
+  (
+    plan: PanelPlan,
+    carriers: readonly Carrier[],
+    columns: readonly Column[],
+    limits: Limits,
+    elastic: Elastic,
+  ): Plated => {
+    const ground = groundOf(plan, standing(carriers, columns, limits, [], []))
+    return { plate: plateOf(plan, ground, elastic) ?? null }
+  },
+  ({ plate }) => (plate ? 8 * plate.rests.length * plate.mesh.points.length : 0) + 500,
+)
+
+/** Shares of every region of one panel per unit pressure: solved once, then it serves every case. */
+export const panelShareStage = stage(
+  'panelShare',
+  (
+    plan: PanelPlan,
+    carriers: readonly Carrier[],
+    columns: readonly Column[],
+    limits: Limits,
+    plated: Plated,
+  ): Shares => {
+    const sharer = sharerOf(groundOf(plan, standing(carriers, columns, limits, [plan], [plated])))
+    return { shares: plan.regions.map(({ region }) => sharer.area(region)) }
+  },
+  bytesOfShares,
+)
+
+export const wallShareStage = stage(
+  'wallShare',
+  (
+    segment: WallSegment,
+    carriers: readonly Carrier[],
+    columns: readonly Column[],
+    panels: readonly PanelPlan[],
+    limits: Limits,
+    plates: readonly Plated[],
+  ): Shares => ({
+    shares: [shareWall(segment, panels, standing(carriers, columns, limits, panels, plates))],
+  }),
+  bytesOfShares,
+)
+
+export const forceShareStage = stage(
+  'forceShare',
+  (
+    at: Point,
+    carriers: readonly Carrier[],
+    columns: readonly Column[],
+    panels: readonly PanelPlan[],
+    limits: Limits,
+    plates: readonly Plated[],
+  ): Shares => ({
+    shares: [shareForce(at, panels, standing(carriers, columns, limits, panels, plates))],
+  }),
+  bytesOfShares,
+)

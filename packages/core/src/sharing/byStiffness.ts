@@ -1,0 +1,114 @@
+import type { Column } from '../building/frame'
+import type { PanelPlan } from '../building/panelRegions'
+import { contains, nearestOnBorder, regionArea, regionMoments, type Region } from '../geometry/polygon'
+import type { Point } from '../geometry/point'
+import { distance } from '../geometry/segment'
+import { onLine } from '../geometry/tolerance'
+import type { ElasticBeam } from '../plate/grillage'
+import { loadOfArea, loadOfLine, loadOfPoint } from '../plate/loads'
+import { solvePlate, type Plate } from '../plate/plate'
+import type { Rest } from '../plate/rests'
+import { mergeLines } from './mergeLines'
+import { bendsOf, type Carrier, type Limits } from './rails'
+import { emptyShare, type ColumnPoint, type Share, type ShareLine, type SharePoint } from './share'
+import { sitesWithin } from './sites'
+
+/** What a panel shared by stiffness needs to know beyond its place. */
+export interface Elastic {
+  /** Flexural stiffness of its slab, Nm; null where it has none. */
+  readonly slab: number | null
+  readonly beams: readonly ElasticBeam[]
+}
+
+/** Solves a panel as a plate; undefined where it has no slab, or nothing on which it could stand. */
+export function plateOf(
+  plan: PanelPlan,
+  { carriers, limits, columns }: { carriers: readonly Carrier[]; columns: readonly Column[]; limits: Limits },
+  { slab, beams }: Elastic,
+): Plate | undefined {
+  if (slab === null || slab <= 0) return undefined
+  const region = plan.net
+  const near = Math.max(limits.reach, onLine)
+  return solvePlate({
+    region,
+    stiffness: slab,
+    bearings: sitesWithin(region, carriers, limits.reach),
+    beams,
+    columns: columns
+      .filter(({ at }) => contains(region, at) || nearestOnBorder(region, at).off <= near)
+      .map(({ member, at }) => ({ member: member.id, at })),
+    reach: near,
+  })
+}
+
+export function shareAreaByStiffness(plate: Plate | undefined, carriers: readonly Carrier[], region: Region): Share {
+  const alone: Share = { ...emptyShare, applied: regionArea(region), appliedMoments: regionMoments(region) }
+  return handed(plate, carriers, alone, ({ mesh }) => loadOfArea(mesh, region))
+}
+
+export function shareLineByStiffness(
+  plate: Plate | undefined,
+  carriers: readonly Carrier[],
+  a: Point,
+  b: Point,
+): Share {
+  const length = distance(a, b)
+  const alone: Share = {
+    ...emptyShare,
+    applied: length,
+    appliedMoments: [((a[0] + b[0]) / 2) * length, ((a[1] + b[1]) / 2) * length],
+  }
+  return handed(plate, carriers, alone, ({ mesh }) => loadOfLine(mesh, a, b))
+}
+
+export const sharePointByStiffness = (plate: Plate | undefined, carriers: readonly Carrier[], at: Point): Share =>
+  handed(plate, carriers, { ...emptyShare, applied: 1, appliedMoments: at }, ({ mesh }) => loadOfPoint(mesh, at))
+
+/**
+ * Forces at the rests of the plate as loads of members: along a bearing a force is spread to its neighbours, falling to nought at
+ * them, so that the ordinate runs straight from rest to rest; where a bearing ends it stays a point.
+ */
+function handed(
+  plate: Plate | undefined,
+  carriers: readonly Carrier[],
+  alone: Share,
+  loadOn: (plate: Plate) => Float64Array,
+): Share {
+  if (!plate) return { ...alone, notCarried: alone.applied }
+  const load = loadOn(plate)
+  const lines: ShareLine[] = []
+  const points: SharePoint[] = []
+  const onColumns: ColumnPoint[] = []
+  for (const rest of plate.rests) {
+    const force = rest.influence.reduce((sum, part, node) => sum + part * (load[node] ?? 0), 0)
+    if (rest.kind === 'column') onColumns.push({ member: rest.member, at: rest.at, force })
+    else if (rest.spread) lines.push(...hat(rest, rest.spread, force))
+    else points.push({ member: rest.member, s: rest.s, force })
+  }
+  return {
+    ...alone,
+    lines: mergeLines(summed(lines), bendsOf(carriers)),
+    points,
+    onColumns,
+    reached: { size: plate.size, change: plate.change },
+  }
+}
+
+function hat({ member, s }: Rest, { before, after }: NonNullable<Rest['spread']>, force: number): readonly ShareLine[] {
+  const peak = (2 * force) / (before + after)
+  return [
+    { member, s0: s - before, s1: s, q0: 0, q1: peak },
+    { member, s0: s, s1: s + after, q0: peak, q1: 0 },
+  ]
+}
+
+/** Hats of neighbours lie on the same stretches: one straight piece for each. */
+function summed(lines: readonly ShareLine[]): readonly ShareLine[] {
+  const found = new Map<string, ShareLine>()
+  for (const line of lines) {
+    const key = `${line.member}/${line.s0.toFixed(6)}/${line.s1.toFixed(6)}`
+    const known = found.get(key)
+    found.set(key, known ? { ...known, q0: known.q0 + line.q0, q1: known.q1 + line.q1 } : line)
+  }
+  return [...found.values()]
+}
