@@ -43,7 +43,7 @@ export const plateStage = stage(
     const ground = groundOf(plan, standing(carriers, columns, limits, [], []))
     return { plate: plateOf(plan, ground, elastic) ?? null }
   },
-  ({ plate }) => (plate ? 8 * plate.rests.length * plate.mesh.points.length : 0) + 500,
+  ({ plate }) => (plate ? 8 * plate.kept + 500 * plate.mesh.points.length : 0) + 500,
 )
 
 /** Shares of every region of one panel per unit pressure: solved once, then it serves every case. */

@@ -1,3 +1,6 @@
+import type { Point } from '../geometry/point'
+import { distance } from '../geometry/segment'
+import { at } from './entries'
 import type { Symmetric } from './symmetric'
 
 /** What a beam stands on, at s along it. */
@@ -7,7 +10,7 @@ export interface BeamSeat {
   readonly on: { readonly member: string; readonly at: number } | null
 }
 
-/** A beam as an elastic support: it bends and does not twist; a bent one as if it were straight. */
+/** A beam as an elastic support: it bends with the plate and does not twist. */
 export interface ElasticBeam {
   readonly member: string
   /** Flexural stiffness EI, Nm². */
@@ -24,6 +27,8 @@ export interface ElasticBeam {
 export interface Contact {
   readonly node: number
   readonly s: number
+  /** The way in which s grows there: a unit vector. */
+  readonly along: Point
 }
 
 /** A place along a beam: which deflection it has, and what holds it. */
@@ -32,6 +37,7 @@ export interface Place {
   /** Among the points that deflect: those of the plate come first. */
   readonly point: number
   readonly node: number | null
+  readonly along: Point | null
   /** The beam that it stands on here; null where it bears itself. */
   readonly on: string | null
 }
@@ -67,7 +73,7 @@ export function grillageOf(
   for (const [member, draft] of drafts)
     places.set(
       member,
-      draft.map(({ s, node, on }) => ({ s, node, on, point: node ?? parents.push(parents.length) - 1 })),
+      draft.map((place) => ({ ...place, point: place.node ?? parents.push(parents.length) - 1 })),
     )
   const nearest = (member: string, s: number): Place | undefined =>
     places.get(member)?.find((place) => Math.abs(place.s - s) <= onePlace)
@@ -83,61 +89,104 @@ export function grillageOf(
   return { places, root, fixed: new Set(held.map(root)), points: parents.length }
 }
 
-type Draft = Pick<Place, 's' | 'node' | 'on'>
+type Draft = Omit<Place, 'point'>
 
 /** Ends, seats, what stands on it, and the plate: rising, each once. */
 function placesOf(beam: ElasticBeam, beams: readonly ElasticBeam[], contacts: readonly Contact[]): readonly Draft[] {
   const carried = beams.flatMap(({ seats }) => seats.flatMap(({ on }) => (on?.member === beam.member ? [on.at] : [])))
   const all: Draft[] = [
-    ...contacts.map(({ node, s }) => ({ s, node, on: null })),
-    ...beam.seats.map(({ s, on }) => ({ s, node: null, on: on?.member ?? null })),
-    ...[0, beam.length, ...carried].map((s) => ({ s, node: null, on: null })),
+    ...contacts.map(({ node, s, along }) => ({ s, node, along, on: null })),
+    ...beam.seats.map(({ s, on }) => ({ s, node: null, along: null, on: on?.member ?? null })),
+    ...[0, beam.length, ...carried].map((s) => ({ s, node: null, along: null, on: null })),
   ].sort((p, q) => p.s - q.s)
   const out: Draft[] = []
   for (const place of all) {
     const last = out.at(-1)
-    if (last && place.s - last.s <= onePlace)
-      out[out.length - 1] = {
-        s: place.node === null ? last.s : place.s,
-        node: last.node ?? place.node,
-        on: last.on ?? place.on,
-      }
-    else out.push(place)
+    if (last && place.s - last.s <= onePlace) {
+      const [first, second] = last.node === null ? [place, last] : [last, place]
+      out[out.length - 1] = { ...first, on: first.on ?? second.on }
+    } else out.push(place)
   }
   return out
 }
 
-/** Numbers of the unknowns of one piece of a beam: deflection and turn at its start, then at its end; null where held. */
-export type PieceUnknowns = readonly [number | null, number | null, number | null, number | null]
+/** A displacement as a sum of unknowns, each with its factor; none where it is held. */
+type Sum = readonly (readonly [unknown: number, factor: number])[]
 
 export interface BeamPiece {
-  readonly member: string
   readonly from: Place
   readonly to: Place
-  readonly unknowns: PieceUnknowns
+  /** Of the deflection and the slope at its start, then at its end. */
+  readonly displacements: readonly [Sum, Sum, Sum, Sum]
   readonly stiffness: readonly (readonly number[])[]
+  readonly way: Point | null
+  /** Whether it has the plate's slope at its start, and at its end. */
+  readonly withPlate: readonly [boolean, boolean]
 }
 
-/** Every piece of every beam; turns are numbered from `next` on, anew behind a hinge. */
+/** The unknowns of the points that deflect, and of the slopes of the plate (in y, and minus that in x). */
+export interface Unknowns {
+  readonly deflectionOf: (root: number) => number | null
+  readonly turnsOf: (node: number) => readonly [number, number] | null
+  readonly add: () => number
+}
+
+/**
+ * Every piece of every beam. On the plate a beam has the plate's slope along its axis; off the plate it has its own, anew behind a
+ * hinge.
+ */
 export function piecesOf(
   beams: readonly ElasticBeam[],
   { places, root }: Grillage,
-  deflectionOf: (root: number) => number | null,
-  numbering: { next: number },
+  points: readonly Point[],
+  unknowns: Unknowns,
 ): readonly BeamPiece[] {
+  const deflection = ({ point }: Place): Sum => {
+    const unknown = unknowns.deflectionOf(root(point))
+    return unknown === null ? [] : [[unknown, 1]]
+  }
   return beams.flatMap((beam) => {
-    const along = places.get(beam.member) ?? []
-    let turn: number | null = beam.held.start ? null : numbering.next++
-    return along.slice(1).map((to, i): BeamPiece => {
-      const from = along[i] ?? to
-      const isLast = i === along.length - 2
-      const after = isLast && beam.held.end ? null : numbering.next++
-      const unknowns = [deflectionOf(root(from.point)), turn, deflectionOf(root(to.point)), after] as const
+    const list = places.get(beam.member) ?? []
+    // of a place off the plate: what the piece before it has there; null where it turns by itself
+    let own: Sum | null = beam.held.start ? [] : null
+    return list.slice(1).map((to, i): BeamPiece => {
+      const from = list[i] ?? to
+      const way = wayOf(from, to, points)
+      const isLast = i === list.length - 2
+      const heldHere = (at: Place) => (at === list[0] && beam.held.start) || (at === to && isLast && beam.held.end)
+      const onPlate = (at: Place): Sum | null => {
+        const turns = at.node === null || heldHere(at) ? null : unknowns.turnsOf(at.node)
+        // dw/ds = w,x cos + w,y sin
+        return turns && way
+          ? [
+              [turns[0], way[1]],
+              [turns[1], -way[0]],
+            ]
+          : null
+      }
+      const [start, end] = [onPlate(from), onPlate(to)]
+      const before = start ?? own ?? [[unknowns.add(), 1]]
+      const after = end ?? (isLast && beam.held.end ? [] : [[unknowns.add(), 1] as const])
       const hinged = !isLast && beam.hinges.some((s) => Math.abs(s - to.s) <= onePlace)
-      turn = hinged ? numbering.next++ : after
-      return { member: beam.member, from, to, unknowns, stiffness: bendingOf(beam.stiffness, to.s - from.s) }
+      own = hinged ? null : after
+      return {
+        from,
+        to,
+        displacements: [deflection(from), before, deflection(to), after],
+        stiffness: bendingOf(beam.stiffness, to.s - from.s),
+        way,
+        withPlate: [start !== null, end !== null],
+      }
     })
   })
+}
+
+/** The way along a piece: between its points on the plate, or as it runs at the one that is on it. */
+function wayOf(from: Place, to: Place, points: readonly Point[]): Point | null {
+  const [a, b] = [points[from.node ?? -1], points[to.node ?? -1]]
+  if (!a || !b) return from.along ?? to.along
+  const length = distance(a, b)
+  return [(b[0] - a[0]) / length, (b[1] - a[1]) / length]
 }
 
 /** Stiffness of a straight beam in bending (J. S. Przemieniecki, Theory of Matrix Structural Analysis, 5.6, without shear). */
@@ -151,7 +200,17 @@ function bendingOf(EI: number, h: number): readonly (readonly number[])[] {
   ]
 }
 
-/** Adds an element to the whole; what is held drops out. */
+/** Adds a piece of a beam to the whole. */
+export function addPiece(whole: Symmetric, { displacements, stiffness }: BeamPiece): void {
+  displacements.forEach((first, i) => {
+    displacements.forEach((second, j) => {
+      for (const [p, factor] of first)
+        for (const [q, other] of second) if (p >= q) whole.add(p, q, factor * other * at(stiffness[i] ?? [], j))
+    })
+  })
+}
+
+/** Adds an element of the plate to the whole; what is held drops out. */
 export function addElement(
   whole: Symmetric,
   unknowns: readonly (number | null)[],
@@ -161,7 +220,7 @@ export function addElement(
     if (p === null) return
     for (let j = 0; j <= i; j++) {
       const q = unknowns[j] ?? null
-      // two ends that are one point: the pair counts both ways round
+      // two corners that are one point: the pair counts both ways round
       if (q !== null) whole.add(p, q, value(i, j) * (p === q && i !== j ? 2 : 1))
     }
   })

@@ -2,11 +2,12 @@ import type { Point } from '../geometry/point'
 import { nearestOnBorder, regionArea, type Region } from '../geometry/polygon'
 import { along, distance } from '../geometry/segment'
 import { bendingTriangle } from './bendingTriangle'
-import { addElement, grillageOf, piecesOf, type Contact, type ElasticBeam } from './grillage'
+import { addElement, addPiece, grillageOf, piecesOf, type Contact, type ElasticBeam } from './grillage'
 import { loadOfArea } from './loads'
-import { meshOf, type Mesh } from './mesh'
-import { beamRests, columnRests, spreadsOf, type Bearing, type ColumnUnder, type Draft, type Rest } from './rests'
+import { meshOf, placeOf, type Mesh } from './mesh'
+import { restsOf, type Bearing, type ColumnUnder, type Rest, type Row } from './rests'
 import { planeGraph, type Line, type PlaneGraph } from './planeGraph'
+import { at } from './entries'
 import { factorise, Symmetric, type Factor } from './symmetric'
 
 export interface PlateInput {
@@ -22,10 +23,20 @@ export interface PlateInput {
   readonly reach: number
 }
 
-/** A panel solved as a plate: what each point of its mesh hands to each of its rests. */
+/** A force, and the first moments about the axes of a couple that comes with it (which members are not handed). */
+export interface Taken {
+  readonly force: number
+  readonly couple: Point
+}
+
+/** A panel solved as a plate: its equations are worked out once, and serve every load. */
 export interface Plate {
   readonly mesh: Mesh
   readonly rests: readonly Rest[]
+  /** What each rest takes under forces at the points of the mesh. */
+  readonly takenUnder: (load: Float64Array) => readonly Taken[]
+  /** Numbers that are kept for this. */
+  readonly kept: number
   /** Longest side meant of its triangles, m. */
   readonly size: number
   /** The greatest change of a member's force against a mesh of twice that size, as a part of the load (see `converged`). */
@@ -55,7 +66,14 @@ export function solvePlate(input: PlateInput): Plate | undefined {
     const change = changeOf(before, finer)
     const next = 4 * finer.mesh.points.length
     if (change < converged || next > mostPoints)
-      return { mesh: finer.mesh, rests: finer.rests.map((rest) => influenceOf(finer, rest)), size, change }
+      return {
+        mesh: finer.mesh,
+        rests: finer.rests,
+        takenUnder: (load) => takenUnder(finer, load),
+        kept: finer.factor.kept,
+        size,
+        change,
+      }
     before = finer
   }
 }
@@ -86,14 +104,18 @@ function ontoBorder(region: Region, a: Point, b: Point, reach: number): Line {
   return start && end && places.every(({ off }) => off <= reach) ? [start.at, end.at] : [a, b]
 }
 
-interface Solved {
+interface Equations {
   readonly mesh: Mesh
   readonly factor: Factor
-  readonly rests: readonly Draft[]
+  readonly rests: readonly Rest[]
+  /** The unknown deflection of each point of the mesh; null where it is held. */
+  readonly nodes: readonly (number | null)[]
+  readonly unknowns: number
+}
+
+interface Solved extends Equations {
   /** Forces of members under a unit of pressure. */
   readonly totals: ReadonlyMap<string, number>
-  readonly deflections: readonly (number | null)[]
-  readonly unknowns: number
 }
 
 function solveAt(input: PlateInput, graph: PlaneGraph, size: number): Solved | undefined {
@@ -111,8 +133,12 @@ function solveAt(input: PlateInput, graph: PlaneGraph, size: number): Solved | u
   }
   const used = new Set(mesh.triangles.flat())
   const nodes = mesh.points.map((_, i) => (used.has(i) ? deflectionOf(grillage.root(i)) : null))
-  const turns = mesh.points.map((_, i) => (used.has(i) ? [numbering.next++, numbering.next++] : []))
-  const pieces = piecesOf(input.beams, grillage, deflectionOf, numbering)
+  const turns = mesh.points.map((_, i) => (used.has(i) ? ([numbering.next++, numbering.next++] as const) : null))
+  const pieces = piecesOf(input.beams, grillage, mesh.points, {
+    deflectionOf,
+    turnsOf: (node) => turns[node] ?? null,
+    add: () => numbering.next++,
+  })
   const whole = new Symmetric(numbering.next)
   const elements = mesh.triangles.map((triangle) => ({
     triangle,
@@ -123,36 +149,34 @@ function solveAt(input: PlateInput, graph: PlaneGraph, size: number): Solved | u
     ),
   }))
   for (const { unknowns, stiffness } of elements) addElement(whole, unknowns, (i, j) => stiffness[9 * i + j] ?? 0)
-  for (const { unknowns, stiffness } of pieces) addElement(whole, unknowns, (i, j) => stiffness[i]?.[j] ?? 0)
+  for (const piece of pieces) addPiece(whole, piece)
   const factor = factorise(whole)
   if (!factor) return undefined
-  const rests = [
-    ...columnRests(input.columns, mesh, elements),
-    ...beamRests(input.beams, mesh, elements, grillage, pieces, spreadsOf(input.bearings, mesh)),
-  ]
-  const load = loadOfArea(mesh, input.region)
-  const right = new Float64Array(numbering.next)
-  nodes.forEach((at, i) => at !== null && (right[at] = (right[at] ?? 0) + (load[i] ?? 0)))
-  const u = factor.solve(right)
+  const rests = restsOf(input, mesh, elements, grillage, pieces)
+  const equations: Equations = { mesh, factor, rests, nodes, unknowns: numbering.next }
   const totals = new Map<string, number>()
-  for (const rest of rests) totals.set(rest.member, (totals.get(rest.member) ?? 0) + forceAt(rest, u, load))
-  return { mesh, factor, rests, totals, deflections: nodes, unknowns: numbering.next }
+  takenUnder(equations, loadOfArea(mesh, input.region)).forEach(({ force }, i) => {
+    const member = rests[i]?.member ?? ''
+    totals.set(member, (totals.get(member) ?? 0) + force)
+  })
+  return { ...equations, totals }
 }
 
-const forceAt = ({ row, ownNode }: Draft, u: Float64Array, load: Float64Array): number => {
-  let force = ownNode === null ? 0 : (load[ownNode] ?? 0)
-  for (const [at, value] of row) force += value * (u[at] ?? 0)
-  return force
-}
-
-/** By reciprocity: what unit forces everywhere give to one rest is how the plate bends under that rest's own row. */
-function influenceOf({ factor, deflections, unknowns }: Solved, { row, ownNode, ...rest }: Draft): Rest {
+function takenUnder({ factor, nodes, unknowns, rests }: Equations, load: Float64Array): readonly Taken[] {
   const right = new Float64Array(unknowns)
-  for (const [at, value] of row) right[at] = value
+  nodes.forEach((unknown, node) => {
+    if (unknown !== null) right[unknown] = at(right, unknown) + at(load, node)
+  })
   const bent = factor.solve(right)
-  const influence = Float64Array.from(deflections, (at) => (at === null ? 0 : (bent[at] ?? 0)))
-  if (ownNode !== null) influence[ownNode] = (influence[ownNode] ?? 0) + 1
-  return { ...rest, influence }
+  const sum = (row: Row): number => {
+    let total = 0
+    for (const [unknown, value] of row) total += value * at(bent, unknown)
+    return total
+  }
+  return rests.map(({ row, couple: [x, y], ownNode }) => ({
+    force: (ownNode === null ? 0 : at(load, ownNode)) + sum(row),
+    couple: [sum(x), sum(y)],
+  }))
 }
 
 function changeOf(coarse: Solved, fine: Solved): number {
@@ -164,11 +188,13 @@ function changeOf(coarse: Solved, fine: Solved): number {
 
 function contactsOf(bearings: readonly Bearing[], mesh: Mesh): ReadonlyMap<string, readonly Contact[]> {
   const contacts = new Map<string, Contact[]>()
-  bearings.forEach(({ a, owners }, k) => {
+  bearings.forEach(({ a, b, owners }, k) => {
+    const length = distance(a, b)
     for (const node of mesh.onLines[k] ?? [])
       for (const { member, from, way } of owners) {
-        const s = from + way * distance(a, mesh.points[node] ?? a)
-        contacts.set(member, [...(contacts.get(member) ?? []), { node, s }])
+        const s = from + way * distance(a, placeOf(mesh, node))
+        const along: Point = [(way * (b[0] - a[0])) / length, (way * (b[1] - a[1])) / length]
+        contacts.set(member, [...(contacts.get(member) ?? []), { node, s, along }])
       }
   })
   return contacts

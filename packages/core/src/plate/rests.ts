@@ -1,7 +1,7 @@
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
 import { addTo, at as entry } from './entries'
-import type { BeamPiece, ElasticBeam, Grillage } from './grillage'
+import type { BeamPiece, ElasticBeam, Grillage, Place } from './grillage'
 import { placeOf, type Mesh } from './mesh'
 
 /** A stretch of a panel that lies on beams: s on a beam is from + way · (distance from a). */
@@ -16,22 +16,22 @@ export interface ColumnUnder {
   readonly at: Point
 }
 
-/** One place at which the plate rests: the force there for a unit force at each point of the mesh. */
+export type Row = ReadonlyMap<number, number>
+
+/** One place at which the plate rests on something, and what the force there is made of. */
 export interface Rest {
   readonly kind: 'beam' | 'column'
   readonly member: string
   /** Along the beam; 0 on a column. */
   readonly s: number
   readonly at: Point
-  readonly influence: Float64Array
   /** How far it is to its neighbours along one bearing; null where the bearing ends. */
   readonly spread: { readonly before: number; readonly after: number } | null
-}
-
-/** A rest before its influence is solved: what its force is made of. */
-export interface Draft extends Omit<Rest, 'influence'> {
-  /** Of the unknowns; a unit force at its own point counts whole on a column. */
-  readonly row: ReadonlyMap<number, number>
+  /** Parts of the unknowns. */
+  readonly row: Row
+  /** The same for the couple that the plate's slope brings to a beam there: its first moments about the axes. */
+  readonly couple: readonly [x: Row, y: Row]
+  /** The point of the mesh whose load counts whole: where the plate cannot move. */
   readonly ownNode: number | null
 }
 
@@ -65,7 +65,7 @@ export function spreadsOf(bearings: readonly Bearing[], mesh: Mesh): Spreads {
 }
 
 /** What a plate leaves at a point that cannot move: the load there less what bends it. */
-function leftAt(node: number, elements: readonly PlateElement[]): Pick<Draft, 'row' | 'ownNode'> {
+function leftAt(node: number, elements: readonly PlateElement[]): Pick<Rest, 'row' | 'ownNode'> {
   const row = new Map<number, number>()
   for (const { triangle, unknowns, stiffness } of elements) {
     const corner = triangle.indexOf(node)
@@ -77,70 +77,121 @@ function leftAt(node: number, elements: readonly PlateElement[]): Pick<Draft, 'r
   return { row, ownNode: node }
 }
 
-export function columnRests(
-  columns: readonly ColumnUnder[],
-  mesh: Mesh,
-  elements: readonly PlateElement[],
-): readonly Draft[] {
-  return columns.flatMap(({ member, at }, k): Draft[] => {
-    const node = mesh.onPoints[k]
-    // two columns on one point: the first bears
-    if (node === undefined || mesh.onPoints.indexOf(node) < k) return []
-    return [{ kind: 'column', member, s: 0, at, spread: null, ...leftAt(node, elements) }]
-  })
-}
-
-/**
- * What bends each beam at a point of the plate came from the plate; a beam that ends on another there brings it to that one. Where
- * the beam stands on a column that is none of the panel's, it is what the plate leaves there.
- */
-export function beamRests(
-  beams: readonly ElasticBeam[],
+/** Everything at which a plate rests. */
+export function restsOf(
+  { columns, beams, bearings }: Under,
   mesh: Mesh,
   elements: readonly PlateElement[],
   grillage: Grillage,
   pieces: readonly BeamPiece[],
-  spreads: Spreads,
-): readonly Draft[] {
-  const taken = new Set(mesh.onPoints)
+): readonly Rest[] {
   const rows = rowsOf(pieces)
-  const out: Draft[] = []
-  for (const { member } of beams)
-    for (const place of grillage.places.get(member) ?? []) {
+  const at = placesByPoint(beams, grillage)
+  const coupleAt = (node: number): Rest['couple'] => {
+    const there = (at.get(grillage.root(node)) ?? []).flatMap(({ place }) => rows.get(place) ?? [])
+    return [summed(there, 'x'), summed(there, 'y')]
+  }
+  const taken = new Set<number>()
+  const onColumns = columns.flatMap(({ member, at: place }, k): Rest[] => {
+    const node = mesh.onPoints[k]
+    // two columns on one point: the first bears
+    if (node === undefined || taken.has(node)) return []
+    taken.add(node)
+    return [
+      { kind: 'column', member, s: 0, at: place, spread: null, couple: coupleAt(node), ...leftAt(node, elements) },
+    ]
+  })
+  const spreads = spreadsOf(bearings, mesh)
+  const onBeams = beams.flatMap(({ member }) =>
+    (grillage.places.get(member) ?? []).flatMap((place): Rest[] => {
       const { node, s, point, on } = place
-      if (node === null || on !== null || taken.has(node)) continue
+      if (node === null || on !== null || taken.has(node)) return []
       const rest = { kind: 'beam', member, s, at: placeOf(mesh, node) } as const
+      // on a column that is none of the panel's: what the plate leaves there
       if (grillage.fixed.has(grillage.root(point))) {
         taken.add(node)
-        out.push({ ...rest, spread: null, ...leftAt(node, elements) })
-        continue
+        return [{ ...rest, spread: null, couple: coupleAt(node), ...leftAt(node, elements) }]
       }
-      const row = new Map<number, number>()
-      for (const end of [place, ...carriedAt(beams, grillage, member, point)])
-        for (const [unknown, value] of rows.get(end) ?? []) addTo(row, unknown, value)
-      out.push({ ...rest, row, ownNode: null, spread: spreads.get(spreadKey(member, node)) ?? null })
-    }
-  return out
+      const ends = [place, ...carriedBy(member, at.get(grillage.root(point)) ?? [])].flatMap(
+        (end) => rows.get(end) ?? [],
+      )
+      const spread = spreads.get(spreadKey(member, node)) ?? null
+      const couple = [summed(ends, 'x'), summed(ends, 'y')] as const
+      return [{ ...rest, row: summed(ends, 'force'), couple, ownNode: null, spread }]
+    }),
+  )
+  return [...onColumns, ...onBeams]
 }
 
-/** Ends of other beams that stand on a beam at a point. */
-const carriedAt = (beams: readonly ElasticBeam[], { places, root }: Grillage, member: string, point: number) =>
-  beams.flatMap((other) =>
-    (places.get(other.member) ?? []).filter(({ on, point: end }) => on === member && root(end) === root(point)),
-  )
+interface Under {
+  readonly columns: readonly ColumnUnder[]
+  readonly beams: readonly ElasticBeam[]
+  readonly bearings: readonly Bearing[]
+}
 
-/** The forces that bend a beam at each of its places, as parts of the unknowns. */
-function rowsOf(pieces: readonly BeamPiece[]): ReadonlyMap<object, ReadonlyMap<number, number>> {
-  const rows = new Map<object, Map<number, number>>()
-  for (const { from, to, unknowns, stiffness } of pieces)
+interface PlaceOf {
+  readonly place: Place
+  readonly member: string
+}
+
+/** Places of beams by the point that they are. */
+function placesByPoint(
+  beams: readonly ElasticBeam[],
+  { places, root }: Grillage,
+): ReadonlyMap<number, readonly PlaceOf[]> {
+  const found = new Map<number, PlaceOf[]>()
+  for (const { member } of beams)
+    for (const place of places.get(member) ?? []) {
+      const point = root(place.point)
+      found.set(point, [...(found.get(point) ?? []), { place, member }])
+    }
+  return found
+}
+
+/** Of the places at a point the ends of beams that stand on a beam there, and of those that stand on these. */
+function carriedBy(member: string, here: readonly PlaceOf[]): readonly Place[] {
+  const under = new Set([member])
+  const found: Place[] = []
+  // grows while it is walked; beams that stand on one another in a ring are met once
+  for (const carrier of under)
+    for (const { place, member: other } of here)
+      if (place.on === carrier && !under.has(other)) {
+        under.add(other)
+        found.push(place)
+      }
+  return found
+}
+
+/** What bends a beam at one of its places, as parts of the unknowns: a force, and the first moments of a couple. */
+interface Bending {
+  readonly force: Map<number, number>
+  readonly x: Map<number, number>
+  readonly y: Map<number, number>
+}
+
+function summed(all: readonly Bending[], part: keyof Bending): Row {
+  const sum = new Map<number, number>()
+  for (const one of all) for (const [unknown, value] of one[part]) addTo(sum, unknown, value)
+  return sum
+}
+
+function rowsOf(pieces: readonly BeamPiece[]): ReadonlyMap<object, Bending> {
+  const rows = new Map<object, Bending>()
+  const put = (row: Map<number, number>, { displacements, stiffness }: BeamPiece, i: number, factor: number) =>
+    displacements.forEach((sum, j) => {
+      for (const [unknown, part] of sum) addTo(row, unknown, factor * part * entry(stiffness[i] ?? [], j))
+    })
+  for (const piece of pieces)
     for (const [place, i] of [
-      [from, 0],
-      [to, 2],
+      [piece.from, 0],
+      [piece.to, 2],
     ] as const) {
-      const row = rows.get(place) ?? new Map<number, number>()
-      unknowns.forEach((unknown, j) => {
-        if (unknown !== null) addTo(row, unknown, stiffness[i]?.[j] ?? 0)
-      })
+      const row = rows.get(place) ?? { force: new Map(), x: new Map(), y: new Map() }
+      put(row.force, piece, i, 1)
+      if (piece.way && piece.withPlate[i / 2]) {
+        put(row.x, piece, i + 1, piece.way[0])
+        put(row.y, piece, i + 1, piece.way[1])
+      }
       rows.set(place, row)
     }
   return rows

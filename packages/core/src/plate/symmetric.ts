@@ -19,6 +19,8 @@ export class Symmetric {
 /** A factorised matrix: solves for one right-hand side after another. */
 export interface Factor {
   readonly solve: (right: Float64Array) => Float64Array
+  /** How many numbers it keeps. */
+  readonly kept: number
 }
 
 /** A pivot that falls to this part of what its place had is none: something can move without force. */
@@ -40,7 +42,7 @@ export function factorise(matrix: Symmetric): Factor | undefined {
     if (!(pivot > leastPivot * at(original, i))) return undefined
     rows.diagonal[i] = pivot
   }
-  return { solve: (right) => solved(rows, order, right) }
+  return { solve: (right) => solved(rows, order, right), kept: rows.values.length }
 }
 
 /** Takes from a row what the rows before it say. */

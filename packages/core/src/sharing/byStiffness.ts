@@ -75,12 +75,12 @@ function handed(
   loadOn: (plate: Plate) => Float64Array,
 ): Share {
   if (!plate) return { ...alone, notCarried: alone.applied }
-  const load = loadOn(plate)
+  const taken = plate.takenUnder(loadOn(plate))
   const lines: ShareLine[] = []
   const points: SharePoint[] = []
   const onColumns: ColumnPoint[] = []
-  for (const rest of plate.rests) {
-    const force = rest.influence.reduce((sum, part, node) => sum + part * (load[node] ?? 0), 0)
+  for (const [i, rest] of plate.rests.entries()) {
+    const { force = 0 } = taken[i] ?? {}
     if (rest.kind === 'column') onColumns.push({ member: rest.member, at: rest.at, force })
     else if (rest.spread) lines.push(...hat(rest, rest.spread, force))
     else points.push({ member: rest.member, s: rest.s, force })
