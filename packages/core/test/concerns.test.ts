@@ -418,6 +418,12 @@ const triggers: readonly Trigger[] = [
     }),
     says: /^Panel P2 as a plate: with triangles of \d+ mm the force of a member still changes by [\d.]+ % of the load/,
   },
+  {
+    code: 'reduction.beside-psi',
+    make: () => new Building({ reductions: 'everywhere' }),
+    says: /^Combinations take imposed load reduced for area or storeys also where ψ lowers it/,
+    mends: ['Reduce it where no ψ applies'],
+  },
   { code: 'wind.roof-underived', make: windy(20, 12, 9), says: /^Wind on the roof is not derived yet/ },
   {
     code: 'wind.structural-factor',

@@ -211,6 +211,7 @@ test('every query answers on an empty document, on one of a basis alone, and to 
     { kind: 'governing', set: 'strength', key: 'x' },
     { kind: 'why', address: 'x' },
     { kind: 'concerns' },
+    { kind: 'reducedBase', caseId: 'imposed/C' },
     { kind: 'results', only: null },
     { kind: 'fileSums' },
     { kind: 'outline', layoutId: 'x' },

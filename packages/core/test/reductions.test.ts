@@ -220,3 +220,64 @@ test('each load key says why it may be reduced or not', () => {
   expect(reasonOf('assembly-lobbies', 'ASCE')).toBe('not reduced: ASCE 7 4.7.3 to 4.7.5')
   expect(reasonOf('roof', 'ASCE')).toBe('may be reduced by area: ASCE 7 4.8')
 })
+
+describe('in combinations', () => {
+  const governed = (reductions: Basis['reductions']) => {
+    const { building, below } = tower({}, { reductions, basicWindVelocity: null })
+    const state = building.state()
+    const key = `columnForce:${below}:N`
+    const view = ask(state, { kind: 'governing', set: 'strength', key })
+    const rows = ask(state, { kind: 'envelopes', set: 'strength', effects: 'columnForce' })
+    return { state, view, most: rows.find((row) => row.key === key)?.most }
+  }
+
+  // the column of the tower above: 3 x 30 m2 of 3.00 kN/m2; by area 0.5 + 10/90 = 0.611, by storeys (2 + 0.7)/3 = 0.9
+  test('hand: whole, reduced where no psi is, and by the lower of both', () => {
+    const [whole, beside, reduced] = [governed('nowhere'), governed('withoutPsi'), governed('lower')]
+    // and the roof, 30 m2 of 0.40 kN/m2, which has no psi_0 and so leads or is not there
+    expect(whole.most).toBeCloseTo(1.5 * 270_000, 3)
+    // with the roof leading the floors have psi_0 = 0.7 and no reduction: more than 1.5 x 0.611 x 270 = 247.5
+    expect(beside.most).toBeCloseTo(1.5 * (12_000 + 0.7 * 270_000), 3)
+    // of psi_0 and 0.611 the lower
+    expect(reduced.most).toBeCloseTo(1.5 * (12_000 + (0.5 + 1 / 9) * 270_000), 3)
+    const [term] = reduced.view?.most.terms.filter(({ caseId }) => caseId === 'imposed/B') ?? []
+    expect(term).toMatchObject({
+      factor: near(1.05),
+      reduction: near((0.5 + 1 / 9) / 0.7),
+      characteristic: near(270_000, 3),
+    })
+    expect(reduced.view?.most.value).toBeCloseTo(reduced.most ?? 0, 6)
+  })
+
+  test('the trace has the reduction as a factor of its own, and adds up', () => {
+    const { state, view, most } = governed('lower')
+    const traced = ask(state, { kind: 'why', address: `extreme:strength:most:${view?.key ?? ''}` })
+    expect(traced?.value).toBeCloseTo(most ?? 0, 6)
+    expect(JSON.stringify(traced)).toContain('reduced')
+  })
+
+  test('beside psi it is a concern, with its mend', () => {
+    const codes = (reductions: Basis['reductions']) =>
+      ask(governed(reductions).state, { kind: 'concerns' }).map(({ code }) => code)
+    expect(codes('everywhere')).toContain('reduction.beside-psi')
+    expect(codes('lower')).not.toContain('reduction.beside-psi')
+    expect(codes('withoutPsi')).not.toContain('reduction.beside-psi')
+  })
+
+  test('for the building: every column at the base, with and without', () => {
+    const { state } = governed('nowhere')
+    const rows = ask(state, { kind: 'reducedBase', caseId: 'imposed/B' })
+    // four columns, each as above: 270 kN and 0.611 of them
+    expect(rows.map(({ whole, reduced }) => [whole, reduced])).toEqual(
+      Array.from({ length: 4 }, () => [near(270_000, 3), near(165_000, 3)]),
+    )
+    expect(ask(state, { kind: 'reducedBase', caseId: 'permanent/self-weight' })).toEqual([])
+  })
+
+  test('storey shears and what is not imposed stay as they are', () => {
+    const [whole, reduced] = [governed('nowhere'), governed('everywhere')].map(({ state }) =>
+      ask(state, { kind: 'envelopes', set: 'strength', effects: 'storeyShear' }),
+    )
+    expect(reduced).toEqual(whole)
+  })
+})

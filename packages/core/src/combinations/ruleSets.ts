@@ -21,11 +21,16 @@ export interface Rule {
   /** Null: no action leads. */
   readonly leading: ((loadCase: LoadCase) => number) | null
   readonly accompanying: (loadCase: LoadCase) => number
+  /** The psi that is in the factor of the action that leads, and of those that accompany. */
+  readonly psi: { readonly leading: Psi; readonly accompanying: Psi }
   /** Pairs of actions of which the rule takes one or the other. */
   readonly either: readonly (readonly [ActionId, ActionId])[]
   /** The parameters that the rule reads, beside the psi factors. */
   readonly parameters: readonly string[]
 }
+
+/** The psi of a case; null where a rule has none. */
+export type Psi = ((loadCase: LoadCase) => number) | null
 
 export type ConsequenceClass = 'CC1' | 'CC2' | 'CC3'
 
@@ -45,7 +50,8 @@ function leadingRules(standard: Standard, consequenceClass: ConsequenceClass): r
   // B3.3: K_FI multiplies unfavourable actions only
   const K_FI = value(`basis.K_FI.${consequenceClass}`)
   const gamma_Q = value('basis.gamma_Q') * K_FI
-  const service = { permanent: [1, 1] as const, either: [], parameters: [] }
+  const besides = { leading: null, accompanying: psi(0) }
+  const service = { permanent: [1, 1] as const, either: [], parameters: [], psi: besides }
   return [
     {
       id: 'strength',
@@ -56,6 +62,7 @@ function leadingRules(standard: Standard, consequenceClass: ConsequenceClass): r
       permanent: [value('basis.gamma_Gsup') * K_FI, value('basis.gamma_Ginf')],
       leading: () => gamma_Q,
       accompanying: (loadCase) => gamma_Q * psi(0)(loadCase),
+      psi: besides,
       either: [],
       parameters: ['basis.gamma_Gsup', 'basis.gamma_Ginf', 'basis.gamma_Q'],
     },
@@ -78,6 +85,7 @@ function leadingRules(standard: Standard, consequenceClass: ConsequenceClass): r
       expression: 'Σ G + ψ_1 Q_1 + Σ ψ_2 Q_i',
       leading: psi(1),
       accompanying: psi(2),
+      psi: { leading: psi(1), accompanying: psi(2) },
     },
     {
       ...service,
@@ -88,6 +96,7 @@ function leadingRules(standard: Standard, consequenceClass: ConsequenceClass): r
       expression: 'Σ G + Σ ψ_2 Q_i',
       leading: null,
       accompanying: psi(2),
+      psi: { leading: null, accompanying: psi(2) },
     },
   ]
 }
@@ -108,6 +117,7 @@ function rowRule(standard: Standard, row: RuleRow): Rule {
     expression: rowExpression(standard, row, [sup, inf]),
     permanent: [sup, inf],
     leading: null,
+    psi: { leading: null, accompanying: null },
     accompanying: ({ group }) => (group === null ? 1 : groups.includes(group) ? value(group) : 0),
     either,
     parameters: [key('G_sup'), ...(inf === sup ? [] : [key('G_inf')]), ...groups.map(key)],

@@ -1,11 +1,13 @@
 import type { Action, LoadCase } from '../actions/cases'
 import type { ActionId, Exclusion } from '../standards/family'
-import type { Rule } from './ruleSets'
+import type { Psi, Rule } from './ruleSets'
 
 /** Factor on one case, by its index in the project's list of cases. */
 export interface Factor {
   readonly case: number
   readonly factor: number
+  /** The psi that is in the factor; null where there is none. */
+  readonly psi: number | null
 }
 
 /** One way in which an action can act: the cases that act and their factors. */
@@ -40,8 +42,12 @@ export function combinationStructure(
 ): CombinationStructure {
   const cases = actions.flatMap((action) => action.cases)
   const indexOf = new Map(cases.map((loadCase, i) => [loadCase.id, i]))
-  const choicesOf = (action: Action, factor: (loadCase: LoadCase) => number): readonly Choice[] => {
-    const factors = action.cases.map((loadCase) => ({ case: indexOf.get(loadCase.id) ?? -1, factor: factor(loadCase) }))
+  const choicesOf = (action: Action, factor: (loadCase: LoadCase) => number, psi: Psi): readonly Choice[] => {
+    const factors = action.cases.map((loadCase) => ({
+      case: indexOf.get(loadCase.id) ?? -1,
+      factor: factor(loadCase),
+      psi: psi?.(loadCase) ?? null,
+    }))
     const groups = action.rule === 'together' ? [factors] : factors.map((entry) => [entry])
     return groups
       .map((group) => ({ action: action.id, factors: group.filter((entry) => entry.factor !== 0) }))
@@ -50,8 +56,8 @@ export function combinationStructure(
   const variableActions = actions.filter(({ nature }) => nature === 'variable')
   const variable = variableActions.map((action) => ({
     action: action.id,
-    leading: rule.leading ? choicesOf(action, rule.leading) : [],
-    accompanying: choicesOf(action, rule.accompanying),
+    leading: rule.leading ? choicesOf(action, rule.leading, rule.psi.leading) : [],
+    accompanying: choicesOf(action, rule.accompanying, rule.psi.accompanying),
   }))
   const pairs = [...exclusions.map(({ actions: pair }) => pair), ...rule.either]
   const excluded = variable.map(({ action }) =>
@@ -71,7 +77,7 @@ function permanentChoices(
   const cases = actions.filter(({ nature }) => nature === 'permanent').flatMap((action) => action.cases)
   return [...new Set(rule.permanent)].map((factor) => ({
     action: 'permanent',
-    factors: cases.map((loadCase) => ({ case: indexOf.get(loadCase.id) ?? -1, factor })),
+    factors: cases.map((loadCase) => ({ case: indexOf.get(loadCase.id) ?? -1, factor, psi: null })),
   }))
 }
 

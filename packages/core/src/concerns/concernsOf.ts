@@ -8,6 +8,7 @@ import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing } from './idle'
 import { jointConcerns } from './joints'
 import { lostLoads, strandedColumns } from './lostLoads'
 import { overlappingPanels, overlappingSlopes } from './overlaps'
+import { reducedBesidePsi } from './reductions'
 import { closeSupports, coarsePlates, oneSupport, ruleLacks } from './sharing'
 import { strutEnds } from './strutEnds'
 import { unloadedPanels } from './unloadedPanels'
@@ -48,6 +49,7 @@ const checks: readonly Check[] = [
   closeSupports,
   ruleLacks,
   coarsePlates,
+  reducedBesidePsi,
 ]
 
 const rank = { blocking: 0, caution: 1, note: 2 } as const

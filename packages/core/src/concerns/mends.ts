@@ -223,6 +223,10 @@ const makers: Readonly<Record<string, Maker>> = {
   'partitions.below-least': leastAllowance,
   'key.construction-above-final': asInUse,
   'partitions.no-such-rule': leastAllowance,
+  'reduction.beside-psi': ({ records: [record] }) =>
+    record?.kind === 'basis'
+      ? [{ words: 'Reduce it where no ψ applies', edits: [edit(record, { ...record, reductions: 'withoutPsi' })] }]
+      : [],
 }
 
 /**

@@ -1,9 +1,11 @@
 import { windDirectionOf } from '../actions/cases'
 import { expanded, labelOf } from '../document/labels'
+import { alike, type CaseEffects } from '../envelopes/extremes'
 import type { Quantity } from '../units/quantity'
 import { caseRow } from './cells'
 import type { FloorState } from './floorStates'
 import type { ProjectState } from './project'
+import { reducedForces } from './reductions'
 
 export const effectKinds = ['reaction', 'columnForce', 'storeyShear', 'beamTotal'] as const
 export type EffectKind = (typeof effectKinds)[number]
@@ -19,6 +21,8 @@ export interface Effect {
   readonly quantity: Quantity
   /** One value per case at unit factor, N; gravity positive downwards, compression positive, shears in global axes. */
   readonly values: Float64Array
+  /** The same as combinations take them: imposed load reduced where the project says so. */
+  readonly combined: CaseEffects
 }
 
 export const effectKey = ({ kind, expandedId, component }: Pick<Effect, 'kind' | 'expandedId' | 'component'>): string =>
@@ -39,27 +43,53 @@ export function effectsOf(state: ProjectState, kind: EffectKind): readonly Effec
 }
 
 function columnEffects(state: ProjectState, floor: FloorState, kind: 'reaction' | 'columnForce'): readonly Effect[] {
-  return floor.operator.plan.frame.columns.map(({ member }, row) => ({
-    kind,
-    expandedId: expanded(member.id, floor.level.id),
-    component: kind === 'reaction' ? 'Z' : 'N',
-    label: labelOf(state.document, member.id),
-    levelName: floor.level.name,
-    quantity: 'force',
-    values: caseRow(state, floor.rundown.feet, row),
-  }))
+  return floor.operator.plan.frame.columns.map(({ member }, row) => {
+    const values = caseRow(state, floor.rundown.feet, row)
+    const expandedId = expanded(member.id, floor.level.id)
+    return {
+      kind,
+      expandedId,
+      component: kind === 'reaction' ? 'Z' : 'N',
+      label: labelOf(state.document, member.id),
+      levelName: floor.level.name,
+      quantity: 'force',
+      values,
+      combined: reduced(state, values, (caseId) => reducedForces(state).foot(expandedId, caseId)),
+    }
+  })
 }
 
 function beamTotals(state: ProjectState, floor: FloorState): readonly Effect[] {
-  return floor.operator.plan.frame.beams.map(({ member }, row) => ({
-    kind: 'beamTotal',
-    expandedId: expanded(member.id, floor.level.id),
-    component: 'Z',
-    label: labelOf(state.document, member.id),
-    levelName: floor.level.name,
-    quantity: 'force',
-    values: caseRow(state, floor.rundown.beamTotals, row),
-  }))
+  return floor.operator.plan.frame.beams.map(({ member }, row) => {
+    const values = caseRow(state, floor.rundown.beamTotals, row)
+    return {
+      kind: 'beamTotal',
+      expandedId: expanded(member.id, floor.level.id),
+      component: 'Z',
+      label: labelOf(state.document, member.id),
+      levelName: floor.level.name,
+      quantity: 'force',
+      values,
+      combined: reduced(state, values, (caseId, total) => reducedForces(state).beam({ floor, row }, caseId, total)),
+    }
+  })
+}
+
+/** What combinations take of an effect (EN 1991-1-1, 3.3.2(2): of psi and the reduction only one). */
+function reduced(
+  { basis, caseIds }: ProjectState,
+  values: Float64Array,
+  of: (caseId: string, value: number) => number | undefined,
+): CaseEffects {
+  const where = basis?.reductions ?? 'nowhere'
+  if (where === 'nowhere') return alike(values)
+  const less = values.map((value, i) => of(caseIds[i] ?? '', value) ?? value)
+  return (index, psi) => {
+    const [whole, reduced] = [values[index] ?? 0, less[index] ?? 0]
+    if (psi === null || where === 'everywhere') return reduced
+    // of psi and the reduction the lower: whole · psi, or reduced · 1
+    return where === 'lower' && psi > 0 && Math.abs(reduced) < psi * Math.abs(whole) ? reduced / psi : whole
+  }
 }
 
 /** The shear in the storey under each level: the sum of the storey forces at that level and above. */
@@ -75,7 +105,16 @@ function storeyShears(state: ProjectState): readonly Effect[] {
       })
       const levelName = labelOf(state.document, levelId)
       const label = from === 0 ? `base shear, with the force at ${levelName}` : `shear under ${levelName}`
-      return { kind: 'storeyShear', expandedId: levelId, component, label, levelName, quantity: 'force', values }
+      return {
+        kind: 'storeyShear',
+        expandedId: levelId,
+        component,
+        label,
+        levelName,
+        quantity: 'force',
+        values,
+        combined: alike(values),
+      }
     }),
   )
 }

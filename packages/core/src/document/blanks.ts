@@ -26,6 +26,7 @@ export const blankBasis = (name: string, random: Random): Basis => ({
   spanLimit: alongSpan,
   handedLoads: 'exact',
   handedPieces: 4,
+  reductions: 'nowhere',
   place: '',
   groundSnow: null,
   siteData: null,

@@ -53,6 +53,11 @@ export const recordKinds = {
     /** How line loads of members are handed over: as they are, in so many pieces at most, or as one even value. */
     handedLoads: withDefault(oneOf('exact', 'pieces', 'even'), 'exact'),
     handedPieces: withDefault(number('count', { min: 1, max: 20 }), 4),
+    /**
+     * Where combinations take imposed load reduced for area or storeys: nowhere; where no psi lowers it; there, and else by the lower
+     * of both; or everywhere, beside psi too.
+     */
+    reductions: withDefault(oneOf('nowhere', 'withoutPsi', 'lower', 'everywhere'), 'nowhere'),
     place: withDefault(text(120), ''),
     /** Characteristic snow load on the ground, Pa. */
     groundSnow: withDefault(nullable(number('pressure', { min: 0, max: 5e4 })), null),

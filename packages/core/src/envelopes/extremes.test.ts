@@ -5,7 +5,7 @@ import { combinationStructure, countCombinations, listCombinations } from '../co
 import { enFamily } from '../standards/en/family'
 import { families, standardOf } from '../standards/families'
 import type { ActionId, Exclusion } from '../standards/family'
-import { extreme, extremeOf } from './extremes'
+import { alike, extreme, extremeOf } from './extremes'
 
 const standard = standardOf('EN', [])
 const { exclusions } = enFamily
@@ -32,22 +32,41 @@ describe('EN 1990 6.10 by hand', () => {
 
   test('EN 1990 (6.10), table A1.2(B), from memory: 1.35·100 + 1.5·60 + 1.5·0.6·20 = 243; least 1.0·100', () => {
     const values = effect({ 'permanent/self-weight': 100, 'imposed/C': 60, 'wind/west': 20, 'wind/east': -20 })
-    const most = extreme(structure, values, 'most')
+    const most = extreme(structure, alike(values), 'most')
     expect(most.value).toBeCloseTo(243, 9)
     expect(most.leading).toBe('imposed')
     // hand: wind leading against it 1.0·100 + 1.5·(−20) = 70
-    expect(extreme(structure, values, 'least').value).toBeCloseTo(70, 9)
+    expect(extreme(structure, alike(values), 'least').value).toBeCloseTo(70, 9)
     // next best: wind leads, 135 + 30 + 1.5·0.7·60 = 228
     expect(most.nextBest).toEqual({ value: expect.closeTo(228, 9), leading: 'wind', rule: 'strength' })
   })
 
   test('EN 1991-1-1 3.3.2(1): roof access never with wind, so the larger of the two counts', () => {
     const values = effect({ 'roof/H': 10, 'wind/west': 9 })
-    expect(extreme(structure, values, 'most').value).toBeCloseTo(15, 9)
+    expect(extreme(structure, alike(values), 'most').value).toBeCloseTo(15, 9)
     for (const { factors } of listCombinations(structure)) {
       const acting = new Set(factors.map((f) => cases[f.case]?.action))
       expect(acting.has('roof') && acting.has('wind')).toBe(false)
     }
+  })
+
+  test('imposed load reduced to 3/4 where no psi lowers it: what leads is chosen anew (EN 1991-1-1 3.3.2, from memory)', () => {
+    const whole = effect({ 'permanent/self-weight': 100, 'imposed/C': 60, 'wind/west': 20 })
+    const less = effect({ 'permanent/self-weight': 100, 'imposed/C': 45, 'wind/west': 20 })
+    const mixed = (index: number, psi: number | null) => (psi === null ? less : whole)[index] ?? 0
+    // imposed leads: 135 + 1.5·45 + 1.5·0.6·20 = 220.5; wind leads: 135 + 30 + 1.5·0.7·60 = 228
+    const most = extreme(structure, mixed, 'most')
+    expect(most.value).toBeCloseTo(228, 9)
+    expect(most.leading).toBe('wind')
+    expect(most.nextBest?.value).toBeCloseTo(220.5, 9)
+    expect(most.factors.filter(({ psi }) => psi !== null).map(({ case: index }) => cases[index]?.id)).toEqual([
+      'imposed/C',
+    ])
+    // counted twice it would be 220.5 after all: imposed leads, and wind with 135 + 30 + 1.5·0.7·45 = 212.25 comes next
+    expect(extreme(structure, alike(less), 'most').value).toBeCloseTo(220.5, 9)
+    // psi_1 lowers what leads in the frequent combination: 100 + 0.7·60
+    const frequent = combinationStructure(rule('frequent'), actions, exclusions)
+    expect(extreme(frequent, mixed, 'most').value).toBeCloseTo(142, 9)
   })
 
   test('the count by hand: 2 · (1 + imposed leads 1·(1 + 4) + roof leads 1·(1 + 1) + wind leads 4·(1 + 1)) = 32', () => {
@@ -109,13 +128,41 @@ describe('structured envelopes equal brute force', () => {
           const all = [...listCombinations(structure)]
           expect(countCombinations(structure)).toBe(BigInt(all.length))
           const values = all.map(({ factors }) => factors.reduce((sum, f) => sum + f.factor * (effect[f.case] ?? 0), 0))
-          const most = extreme(structure, effect, 'most')
+          const most = extreme(structure, alike(effect), 'most')
           expect(most.value).toBeCloseTo(Math.max(...values), 9)
-          expect(extreme(structure, effect, 'least').value).toBeCloseTo(Math.min(...values), 9)
+          expect(extreme(structure, alike(effect), 'least').value).toBeCloseTo(Math.min(...values), 9)
           expect(most.factors.reduce((sum, f) => sum + f.factor * (effect[f.case] ?? 0), 0)).toBeCloseTo(most.value, 9)
         },
       ),
       { numRuns: 300 },
+    )
+  })
+
+  test('where effects differ beside psi', () => {
+    const values = fc.array(fc.double({ min: -100, max: 100, noNaN: true }), { minLength: 13, maxLength: 13 })
+    fc.assert(
+      fc.property(
+        anActions,
+        anExclusions,
+        fc.constantFrom(...rules),
+        values,
+        values,
+        (actions, excluded, r, alone, besidePsi) => {
+          const structure = combinationStructure(r, actions, excluded)
+          const of = actions.flatMap((action) => action.cases.map(() => action))
+          const effect = (index: number, psi: number | null) => (psi === null ? alone : besidePsi)[index] ?? 0
+          const listed = [...listCombinations(structure)].map(({ factors, leading }) =>
+            factors.reduce((sum, { case: index, factor }) => {
+              const { id, nature } = of[index] ?? { id: '', nature: 'permanent' }
+              const psi = nature === 'variable' && (id === leading ? r.psi.leading : r.psi.accompanying)
+              return sum + factor * ((psi ? besidePsi : alone)[index] ?? 0)
+            }, 0),
+          )
+          expect(extreme(structure, effect, 'most').value).toBeCloseTo(Math.max(...listed), 9)
+          expect(extreme(structure, effect, 'least').value).toBeCloseTo(Math.min(...listed), 9)
+        },
+      ),
+      { numRuns: 100 },
     )
   })
 
@@ -133,7 +180,7 @@ describe('structured envelopes equal brute force', () => {
         const own = structures.filter((structure) => structure.rule.set === set)
         const all = own.flatMap((structure) => [...listCombinations(structure)])
         const values = all.map(({ factors }) => factors.reduce((sum, f) => sum + f.factor * (effect[f.case] ?? 0), 0))
-        const [most, least] = [extremeOf(own, effect, 'most'), extremeOf(own, effect, 'least')]
+        const [most, least] = [extremeOf(own, alike(effect), 'most'), extremeOf(own, alike(effect), 'least')]
         expect(most?.value).toBeCloseTo(Math.max(...values), 9)
         expect(least?.value).toBeCloseTo(Math.min(...values), 9)
         // the combination that governs is one of the rule that it names
@@ -150,7 +197,7 @@ describe('structured envelopes equal brute force', () => {
     )
   })
 
-  test('of no rule nothing', () => expect(extremeOf([], [1], 'most')).toBeNull())
+  test('of no rule nothing', () => expect(extremeOf([], alike([1]), 'most')).toBeNull())
 })
 
 describe('rows of a table by hand (from memory)', () => {
@@ -167,7 +214,7 @@ describe('rows of a table by hand (from memory)', () => {
     const structures = ruleSets(standardOf(id, []), 'CC2')
       .filter((r) => r.set === set)
       .map((r) => combinationStructure(r, actions, family.exclusions))
-    return extremeOf(structures, values, sense)
+    return extremeOf(structures, alike(values), sense)
   }
 
   test.each([

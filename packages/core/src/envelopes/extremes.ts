@@ -11,6 +11,15 @@ export interface Rival {
   readonly rule: RuleId
 }
 
+/** The effect of a case at unit factor, by its index: where no psi is in its factor, or beside a psi. */
+export type CaseEffects = (index: number, psi: number | null) => number
+
+/** The same effects everywhere. */
+export const alike =
+  (values: ArrayLike<number>): CaseEffects =>
+  (index) =>
+    values[index] ?? 0
+
 /** The governing combination of one effect in one sense, with the next best of another rule or another leading action. */
 export interface Extreme extends Rival {
   readonly factors: readonly Factor[]
@@ -20,7 +29,7 @@ export interface Extreme extends Rival {
 /** The most or least over all combinations of several rules: of an empty list nothing. */
 export function extremeOf(
   structures: readonly CombinationStructure[],
-  effect: ArrayLike<number>,
+  effect: CaseEffects,
   sense: Sense,
 ): Extreme | null {
   const sign = sense === 'most' ? 1 : -1
@@ -39,13 +48,13 @@ interface Found {
 }
 
 /**
- * The most or least of one effect over all combinations of a structure, exactly and without listing them. `effect`
- * holds the effect of each case at unit factor; signs are turned for the least.
+ * The most or least of one effect over all combinations of a structure, exactly and without listing them. Signs are turned for the
+ * least.
  */
-export function extreme(structure: CombinationStructure, effect: ArrayLike<number>, sense: Sense): Extreme {
+export function extreme(structure: CombinationStructure, effect: CaseEffects, sense: Sense): Extreme {
   const sign = sense === 'most' ? 1 : -1
   const worth = (choice: Choice): number =>
-    sign * choice.factors.reduce((sum, f) => sum + f.factor * (effect[f.case] ?? 0), 0)
+    sign * choice.factors.reduce((sum, f) => sum + f.factor * effect(f.case, f.psi), 0)
   const permanent = best(structure.permanent, worth)
   const found = leadingOptions(structure, worth).sort((a, b) => b.value - a.value)
   const [first, ...rest] = found

@@ -188,8 +188,8 @@ export function envelopeRows(state: ProjectState) {
   return setsOf(state).flatMap(({ id: set }) => {
     const structures = structuresOfSet(state, set)
     return effectKinds.flatMap((kind) =>
-      effectsOf(state, kind).flatMap(({ expandedId, label, levelName, component, values }) => {
-        const [most, least] = [extremeOf(structures, values, 'most'), extremeOf(structures, values, 'least')]
+      effectsOf(state, kind).flatMap(({ expandedId, label, levelName, component, combined }) => {
+        const [most, least] = [extremeOf(structures, combined, 'most'), extremeOf(structures, combined, 'least')]
         if (!most || !least) return []
         return [
           {

@@ -4,7 +4,7 @@ import type { ProjectState } from '../derivation/project'
 import { labelOf, memberFacts, splitExpanded } from '../document/labels'
 import { feedingOf, type Feeding } from './feeding'
 import { columnRows, type PathRow } from './pathRows'
-import { reductionsOfChain, type ReductionView } from './reductions'
+import { reductionsOfChain, type ReductionView } from '../derivation/reductions'
 
 /** One length of a column, from its level down to the next. */
 export interface StripRow {

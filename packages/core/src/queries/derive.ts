@@ -26,6 +26,7 @@ import { memberView } from './memberView'
 import { formatOf, overview } from './overview'
 import { dividingLines } from './panelGrounds'
 import { panelView } from './panelView'
+import { reducedBase } from './reducedBase'
 import { ruleViews } from './ruleViews'
 import { spaceView } from './spaceView'
 import { why } from './why/why'
@@ -54,6 +55,7 @@ export type Query =
   | { readonly kind: 'keys' }
   | { readonly kind: 'keySums' }
   | { readonly kind: 'masses' }
+  | { readonly kind: 'reducedBase'; readonly caseId: string }
   | { readonly kind: 'walls'; readonly levelId: string }
   | { readonly kind: 'wind' }
   | { readonly kind: 'windProfile' }
@@ -89,6 +91,7 @@ const answers = {
   keys: (state) => [...state.keys.values()],
   keySums: (state) => keySums(state),
   masses: (state) => massViews(state),
+  reducedBase: (state, { caseId }) => reducedBase(state, caseId),
   walls: (state, { levelId }) => wallRows(state, levelId),
   wind: (state) => (state.wind ? { ...state.wind, extent: state.extent } : null),
   windProfile: (state) => windProfile(state),

@@ -23,7 +23,10 @@ export interface EnvelopeRow {
 export function envelopeRows(state: ProjectState, set: string, kind: EffectKind): readonly EnvelopeRow[] {
   const structures = structuresOfSet(state, set)
   return effectsOf(state, kind).flatMap((effect): EnvelopeRow[] => {
-    const [most, least] = [extremeOf(structures, effect.values, 'most'), extremeOf(structures, effect.values, 'least')]
+    const [most, least] = [
+      extremeOf(structures, effect.combined, 'most'),
+      extremeOf(structures, effect.combined, 'least'),
+    ]
     const { expandedId, label, levelName, component } = effect
     if (!most || !least) return []
     return [
@@ -49,6 +52,8 @@ export interface GoverningTerm {
   readonly factor: number
   /** Effect of the case at unit factor, N. */
   readonly characteristic: number
+  /** What it is reduced by for area or storeys; 1 where it is whole. */
+  readonly reduction: number
   readonly value: number
 }
 
@@ -100,19 +105,26 @@ function sideOf(
   cases: readonly LoadCase[],
   sense: Sense,
 ): GoverningSide | null {
-  const found = extremeOf(structures, effect.values, sense)
+  const found = extremeOf(structures, effect.combined, sense)
   if (!found) return null
   const named = ({ value, leading, rule }: Rival): GoverningRival => {
     const known = structures.find((structure) => structure.rule.id === rule)?.rule
     const { name = '', clause = '' } = known ?? {}
     return { value, leading, rule: { id: rule, name, clause, leads: Boolean(known?.leading) } }
   }
-  const terms = found.factors.flatMap(({ case: index, factor }): GoverningTerm[] => {
+  const terms = found.factors.flatMap(({ case: index, factor, psi }): GoverningTerm[] => {
     const loadCase = cases[index]
     const characteristic = effect.values[index] ?? 0
     if (!loadCase || characteristic === 0) return []
     const { id, name, action } = loadCase
-    return [{ caseId: id, name, action, factor, characteristic, value: factor * characteristic }]
+    const reduction = reductionIn(effect, index, psi)
+    return [{ caseId: id, name, action, factor, characteristic, reduction, value: factor * reduction * characteristic }]
   })
   return { ...named(found), terms, nextBest: found.nextBest ? named(found.nextBest) : null }
+}
+
+/** The part of the whole effect of a case that combinations take. */
+export function reductionIn({ values, combined }: Effect, index: number, psi: number | null): number {
+  const whole = values[index] ?? 0
+  return whole === 0 ? 1 : combined(index, psi) / whole
 }

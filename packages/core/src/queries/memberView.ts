@@ -8,7 +8,7 @@ import { bentBalance } from '../rundown/bentBeam'
 import { memberLoads, type LoadLine, type LoadPoint, type MemberLoad } from '../rundown/memberLines'
 import { feedingOf, type Feeding } from './feeding'
 import { landingRows, type PathRow } from './pathRows'
-import { reductionOfBeam, type BeamReduction } from './reductions'
+import { reductionOfBeam, type BeamReduction } from '../derivation/reductions'
 
 export interface SupportView {
   readonly s: number

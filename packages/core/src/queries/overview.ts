@@ -125,7 +125,7 @@ function peakPressureAtTop(state: ProjectState): Figures['peakPressure'] {
 function mostReaction(state: ProjectState): Figures['mostReaction'] {
   const strength = structuresOfSet(state, 'strength')
   return effectsOf(state, 'reaction').reduce<Figures['mostReaction']>((best, effect) => {
-    const value = extremeOf(strength, effect.values, 'most')?.value
+    const value = extremeOf(strength, effect.combined, 'most')?.value
     return value === undefined || (best && best.value >= value)
       ? best
       : { key: effectKey(effect), label: effect.label, value }

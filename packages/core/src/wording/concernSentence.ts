@@ -85,6 +85,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `Panel ${d['label']} as a plate: with triangles of ${show('size', 'smallLength')} the force of a member still changes by ${(100 * Number(d['change'])).toFixed(1)} % of the load from those of twice the size. Part it into smaller panels, or share it otherwise.`,
   'panel.close-supports': (d) =>
     `Under panel ${d['label']}, ${d['a']} and ${d['b']} are nearer than 50 mm and share as one support.`,
+  'reduction.beside-psi': () =>
+    'Combinations take imposed load reduced for area or storeys also where ψ lowers it; of the two only one may be used (EN 1991-1-1, 3.3.2). Reduce it where no ψ applies.',
   'wind.roof-underived': () =>
     'Wind on the roof is not derived yet: suction and pressure there are missing from every wind case.',
   'wind.family-underived': (d) =>

@@ -6,6 +6,7 @@ import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
 import { CombinationTable } from './CombinationTable'
 import { FactorLines } from './FactorLines'
+import { ReductionChoice } from './ReductionChoice'
 
 /** The rules of the family with their factors and counts; one of them can be opened as a table. */
 export function CombinationsSheet({ overview }: { readonly overview: Overview }) {
@@ -36,6 +37,7 @@ export function CombinationsSheet({ overview }: { readonly overview: Overview })
           ))}
         </Section>
       ))}
+      <ReductionChoice />
       <Section title="In all">
         <Line lit result={<strong>{overview.figures.combinations}</strong>}>
           combinations, from {overview.figures.cases} cases

@@ -41,10 +41,11 @@ function Side({ title, side, address }: SideProps) {
   return (
     <Section title={title}>
       {side.terms.length === 0 && <Note>No case has an effect here.</Note>}
-      {side.terms.map(({ caseId, name, action, factor, characteristic, value }) => (
+      {side.terms.map(({ caseId, name, action, factor, characteristic, reduction, value }) => (
         <Line key={caseId} reference={partOf(side, action)} result={<Value value={value} quantity="force" />}>
           {formatValue(factor, 'factor', format)} · {name}{' '}
           <Value value={characteristic} quantity="force" strong={false} />
+          {reduction !== 1 && <> · {formatValue(reduction, 'factor', format)} for area or storeys</>}
           <Bar
             $mark={markOf(caseId)}
             style={{ width: `${(Math.abs(value) / largest) * 100}%` }}

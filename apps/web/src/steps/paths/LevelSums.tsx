@@ -10,6 +10,7 @@ import { useLevel } from '../../drawing/useLevel'
 import { MassLines } from './MassLines'
 import { MemberLoads } from './MemberLoads'
 import { OtherRules } from './OtherRules'
+import { ReducedBase } from './ReducedBase'
 
 /** The building in one case: what each level applies against what reaches the supports; and all cases in short. */
 export function LevelSums({ caseId, overview }: { readonly caseId: string; readonly overview: Overview }) {
@@ -77,6 +78,7 @@ export function LevelSums({ caseId, overview }: { readonly caseId: string; reado
         ))}
       </Section>
       <Later>
+        <ReducedBase caseId={caseId} />
         <MassLines />
       </Later>
       <Later after={2}>

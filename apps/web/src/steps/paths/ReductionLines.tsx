@@ -1,10 +1,11 @@
 import { formatValue, unitOf, type ColumnView, type ReductionView } from '@hedrion/core'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
-import { Note, Section } from '../../sheet/Sheet'
+import { Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { CopyButton, tabbed } from '../../ui/CopyButton'
 import { ColumnTable } from './ColumnTable'
+import { ReductionNote } from './ReductionNote'
 
 interface ReductionLinesProps {
   readonly view: ColumnView
@@ -65,12 +66,13 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
           ))}
         </tbody>
       </Wide>
-      <Note>
-        {reductions.some((row) => typeof row?.byStoreys === 'number')
-          ? 'By the lower of the two factors: only one may be used, and none beside ψ. '
-          : 'By the area that it supports. '}
-        Combinations do without it so far.
-      </Note>
+      <ReductionNote
+        before={
+          reductions.some((row) => typeof row?.byStoreys === 'number')
+            ? 'By the lower of the two factors: only one may be used. '
+            : 'By the area that it supports. '
+        }
+      />
     </Section>
   )
 }

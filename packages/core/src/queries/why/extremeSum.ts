@@ -2,6 +2,7 @@ import { findEffect } from '../../derivation/effects'
 import type { ProjectState } from '../../derivation/project'
 import { structuresOfSet } from '../../derivation/structures'
 import { extremeOf } from '../../envelopes/extremes'
+import { reductionIn } from '../envelopeViews'
 import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 
 /** `extreme:SET:most|least:EFFECT`: the governing combination as factor · case. */
@@ -10,19 +11,21 @@ export function extremeSum(state: ProjectState, rest: string): Traced | null {
   const effect = findEffect(state, key.join(':'))
   if (!effect || (sense !== 'most' && sense !== 'least')) return null
   const structures = structuresOfSet(state, set)
-  const governing = extremeOf(structures, effect.values, sense)
+  const governing = extremeOf(structures, effect.combined, sense)
   if (!governing) return null
   const cases = state.actions.flatMap((action) => action.cases)
-  const terms = governing.factors.flatMap(({ case: index, factor }): TracedTerm[] => {
+  const terms = governing.factors.flatMap(({ case: index, factor, psi }): TracedTerm[] => {
     const loadCase = cases[index]
     const value = effect.values[index] ?? 0
     if (!loadCase || value === 0) return []
+    const reduction = reductionIn(effect, index, psi)
     return [
       {
-        label: loadCase.name,
-        value: factor * value,
+        label: reduction === 1 ? loadCase.name : `${loadCase.name}, reduced`,
+        value: factor * reduction * value,
         factors: [
           { value: factor, quantity: 'factor' },
+          ...(reduction === 1 ? [] : [{ value: reduction, quantity: 'factor' } as const]),
           { value, quantity: effect.quantity },
         ],
         address: caseAddress(effect.kind, effect.expandedId, loadCase.id),

@@ -1,12 +1,12 @@
 import { isRoofCase, reducibleGroupOf } from '../actions/cases'
 import { reductionsOf, type Reductions } from '../actions/reduction'
-import { readCase, readReducible } from '../derivation/cells'
-import { columnChain, expandedAt, placeOf, type Place } from '../derivation/floorQueries'
-import type { ProjectState } from '../derivation/project'
+import { readCase, readReducible } from './cells'
+import { columnChain, expandedAt, type Place } from './floorQueries'
+import type { ProjectState } from './project'
 import { recordsOf } from '../document/document'
+import { once } from '../document/once'
 import { memberOf } from '../document/labels'
 import { given, tracedSum, type Traced } from '../trace/traced'
-import { splitCase } from './why/sums'
 
 /** What of an imposed case a length of a column may be spared. */
 export interface ReductionView {
@@ -55,7 +55,7 @@ interface ReductionsAt extends Reductions {
   readonly area: number
 }
 
-function reductionsAt(
+export function reductionsAt(
   state: ProjectState,
   chain: readonly Place[],
   index: number,
@@ -140,7 +140,7 @@ export function reductionOfBeam(
   return found && { area: found.area, byArea: found.factor.value, total: total - (1 - found.factor.value) * load }
 }
 
-function factorOfBeam(
+export function factorOfBeam(
   state: ProjectState,
   { floor, row }: Place,
   caseId: string,
@@ -158,17 +158,45 @@ function factorOfBeam(
   return factor ? { area, factor } : null
 }
 
-/** `reduction:MEMBER@LEVEL:CASE:area` or `:storeys`: the factor for a beam, or for one length of a column. */
-export function reductionFactor(state: ProjectState, rest: string): Traced | null {
-  const [head, way] = splitCase(rest)
-  const [expandedId, caseId] = splitCase(head)
-  const beam = placeOf(state, expandedId, 'beams')
-  if (beam) return way === 'area' ? (factorOfBeam(state, beam, caseId)?.factor ?? null) : null
-  const chain = columnChain(state, expandedId)
-  const index = chain.findIndex(({ floor, row }) => {
-    const id = floor.operator.plan.frame.columns[row]?.member.id
-    return id !== undefined && expandedAt(floor, id) === expandedId
-  })
-  const found = reductionsAt(state, chain, index, caseId)
-  return found && (way === 'area' ? found.byArea : way === 'storeys' ? found.byStoreys : null)
+/** Where combinations take imposed load reduced, and what one length of a column or a beam takes then, N. */
+export interface ReducedForces {
+  readonly foot: (expandedId: string, caseId: string) => number | undefined
+  readonly beam: (place: Place, caseId: string, total: number) => number | undefined
+}
+
+/** The feet of all lengths of columns and the totals of beams, reduced; whole where nothing may be. */
+export const reducedForces = once((state: ProjectState): ReducedForces => {
+  const feet = new Map<string, number>()
+  const cases = state.caseIds.filter((id) => reducibleGroupOf(id) !== null)
+  for (const chain of chainsOf(state))
+    for (const caseId of cases) {
+      const at = readCase(state, caseId)
+      const whole = chain.map(({ floor, row }) => at(floor.rundown.feet, row))
+      reductionsOfChain(state, chain, caseId, whole)?.forEach((found, i) => {
+        const place = chain[i]
+        const id = place?.floor.operator.plan.frame.columns[place.row]?.member.id
+        if (found && place && id) feet.set(`${expandedAt(place.floor, id)}/${caseId}`, found.foot)
+      })
+    }
+  return {
+    foot: (expandedId, caseId) => feet.get(`${expandedId}/${caseId}`),
+    beam: (place, caseId, total) => reductionOfBeam(state, place, caseId, total)?.total,
+  }
+})
+
+/** Every column from its top length down, once. */
+function chainsOf(state: ProjectState): readonly (readonly Place[])[] {
+  const seen = new Set<string>()
+  return [...state.floors].reverse().flatMap((floor) =>
+    floor.operator.plan.frame.columns.flatMap(({ member }): (readonly Place[])[] => {
+      const id = expandedAt(floor, member.id)
+      if (seen.has(id)) return []
+      const chain = columnChain(state, id)
+      for (const { floor: at, row } of chain) {
+        const own = at.operator.plan.frame.columns[row]?.member.id
+        if (own) seen.add(expandedAt(at, own))
+      }
+      return [chain]
+    }),
+  )
 }

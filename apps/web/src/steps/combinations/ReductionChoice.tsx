@@ -1,0 +1,44 @@
+import { familyOf, type Basis } from '@hedrion/core'
+import { useRecords } from '../../compute/SessionContext'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { useChoiceOf } from '../../sheet/useChoiceOf'
+import { Choice } from '../../ui/Choice'
+
+type Reductions = Basis['reductions']
+
+/** Where combinations take imposed load reduced for area or storeys. */
+export function ReductionChoice() {
+  const [basis] = useRecords('basis')
+  const choiceOf = useChoiceOf()
+  if (!basis) return null
+  // rows of a table know no psi: there it is whole or reduced
+  const hasPsi = familyOf(basis.family).ruleRows.length === 0
+  const options: readonly (readonly [Reductions, string])[] = hasPsi
+    ? [
+        ['nowhere', 'whole'],
+        ['withoutPsi', 'reduced where no ψ lowers it'],
+        ['lower', 'reduced, or lowered by ψ: the lower of both'],
+        ['everywhere', 'reduced, and lowered by ψ too'],
+      ]
+    : [
+        ['nowhere', 'whole'],
+        ['withoutPsi', 'reduced'],
+      ]
+  return (
+    <Section title="Imposed load of columns and beams">
+      <Line reference="for area or storeys">
+        <Choice
+          {...choiceOf(basis, 'reductions', 'imposed load in combinations', {
+            label: 'Imposed load in combinations',
+            options,
+          })}
+        />
+      </Line>
+      {basis.reductions !== 'nowhere' && (
+        <Note>
+          In envelopes of column forces, reactions and beam totals, by the factors in Paths. Factors below stay.
+        </Note>
+      )}
+    </Section>
+  )
+}

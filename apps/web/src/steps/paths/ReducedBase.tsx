@@ -1,0 +1,80 @@
+import { formatValue, unitOf } from '@hedrion/core'
+import styled from 'styled-components'
+import { useAnswer, useFormat } from '../../compute/SessionContext'
+import { Section } from '../../sheet/Sheet'
+import { Value } from '../../sheet/Value'
+import { useLook } from '../../state/look'
+import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { ColumnTable } from './ColumnTable'
+import { ReductionNote } from './ReductionNote'
+
+/** With and without reduction of the imposed load, for all columns at the base. */
+export function ReducedBase({ caseId }: { readonly caseId: string }) {
+  const rows = useAnswer({ kind: 'reducedBase', caseId })
+  const format = useFormat()
+  const [, change] = useLook()
+  if (!rows || rows.length === 0) return null
+  const force = unitOf('force', format)
+  const total = {
+    whole: rows.reduce((sum, { whole }) => sum + whole, 0),
+    reduced: rows.reduce((sum, { reduced }) => sum + reduced, 0),
+  }
+  const cells = ({ whole, reduced }: typeof total) =>
+    [whole, reduced, whole - reduced].map((value) => formatValue(value, 'force', format))
+  const text = () =>
+    tabbed([
+      ['column', `whole, ${force}`, `reduced, ${force}`, `spared, ${force}`],
+      ...rows.map((row) => [row.label, ...cells(row)]),
+      ['sum', ...cells(total)],
+    ])
+  return (
+    <Section
+      title="Reduced for area or storeys, at the base"
+      aside={<CopyButton kind="link" label="Copy the table" text={text} />}
+    >
+      <Wide aria-label="Reduced for area or storeys, at the base">
+        <thead>
+          <tr>
+            <th>column</th>
+            <th>whole, {force}</th>
+            <th>reduced, {force}</th>
+            <th>spared, {force}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => {
+            const [whole, reduced, spared] = cells(row)
+            return (
+              <tr key={row.expandedId} onClick={() => change({ picked: [row.expandedId] })}>
+                <th scope="row">{row.label}</th>
+                <td>{whole}</td>
+                <td>{reduced}</td>
+                <td>{spared}</td>
+              </tr>
+            )
+          })}
+        </tbody>
+        <tfoot>
+          <tr>
+            <th scope="row">sum</th>
+            <td>
+              <Value value={total.whole} quantity="force" strong={false} />
+            </td>
+            <td>
+              <Value value={total.reduced} quantity="force" strong={false} />
+            </td>
+            <td>
+              <Value value={total.whole - total.reduced} quantity="force" strong={false} />
+            </td>
+          </tr>
+        </tfoot>
+      </Wide>
+      <ReductionNote />
+    </Section>
+  )
+}
+
+const Wide = styled(ColumnTable)`
+  width: calc(100% - 40px);
+  margin: 0 20px;
+`

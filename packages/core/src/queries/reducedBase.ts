@@ -1,0 +1,27 @@
+import { readCase } from '../derivation/cells'
+import { expandedAt } from '../derivation/floorQueries'
+import type { ProjectState } from '../derivation/project'
+import { reducedForces } from '../derivation/reductions'
+import { labelOf } from '../document/labels'
+
+/** One column at the base, in a case of imposed load: its force whole, and reduced for area or storeys, N. */
+export interface ReducedColumn {
+  readonly expandedId: string
+  readonly label: string
+  readonly whole: number
+  readonly reduced: number
+}
+
+/** With and without reduction, for the building: all columns at the base; none where nothing of the case may be reduced. */
+export function reducedBase(state: ProjectState, caseId: string): readonly ReducedColumn[] {
+  const [floor] = state.floors
+  if (!floor) return []
+  const at = readCase(state, caseId)
+  const { foot } = reducedForces(state)
+  const rows = floor.operator.plan.frame.columns.map(({ member }, row) => {
+    const expandedId = expandedAt(floor, member.id)
+    const whole = at(floor.rundown.feet, row)
+    return { expandedId, label: labelOf(state.document, member.id), whole, reduced: foot(expandedId, caseId) ?? whole }
+  })
+  return rows.some(({ whole, reduced }) => whole !== reduced) ? rows : []
+}
