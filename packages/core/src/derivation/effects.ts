@@ -23,6 +23,8 @@ export interface Effect {
   readonly values: Float64Array
   /** The same as combinations take them: imposed load reduced where the project says so. */
   readonly combined: CaseEffects
+  /** Whether beside psi the lower of both stands, in place of psi. */
+  readonly lower: boolean
 }
 
 export const effectKey = ({ kind, expandedId, component }: Pick<Effect, 'kind' | 'expandedId' | 'component'>): string =>
@@ -54,7 +56,7 @@ function columnEffects(state: ProjectState, floor: FloorState, kind: 'reaction' 
       levelName: floor.level.name,
       quantity: 'force',
       values,
-      combined: reduced(state, values, (caseId) => reducedForces(state).foot(expandedId, caseId)),
+      ...reduced(state, values, (caseId) => reducedForces(state).foot(expandedId, caseId)),
     }
   })
 }
@@ -70,7 +72,7 @@ function beamTotals(state: ProjectState, floor: FloorState): readonly Effect[] {
       levelName: floor.level.name,
       quantity: 'force',
       values,
-      combined: reduced(state, values, (caseId, total) => reducedForces(state).beam({ floor, row }, caseId, total)),
+      ...reduced(state, values, (caseId, total) => reducedForces(state).beam({ floor, row }, caseId, total)),
     }
   })
 }
@@ -80,16 +82,18 @@ function reduced(
   { basis, caseIds }: ProjectState,
   values: Float64Array,
   of: (caseId: string, value: number) => number | undefined,
-): CaseEffects {
+): Pick<Effect, 'combined' | 'lower'> {
   const where = basis?.reductions ?? 'nowhere'
-  if (where === 'nowhere') return alike(values)
+  const lower = where === 'lower'
+  if (where === 'nowhere') return { combined: alike(values), lower }
   const less = values.map((value, i) => of(caseIds[i] ?? '', value) ?? value)
-  return (index, psi) => {
+  const combined: CaseEffects = (index, psi) => {
     const [whole, reduced] = [values[index] ?? 0, less[index] ?? 0]
     if (psi === null || where === 'everywhere') return reduced
     // of psi and the reduction the lower: whole · psi, or reduced · 1
-    return where === 'lower' && psi > 0 && Math.abs(reduced) < psi * Math.abs(whole) ? reduced / psi : whole
+    return lower && psi > 0 && Math.abs(reduced) < psi * Math.abs(whole) ? reduced / psi : whole
   }
+  return { combined, lower }
 }
 
 /** The shear in the storey under each level: the sum of the storey forces at that level and above. */
@@ -114,6 +118,7 @@ function storeyShears(state: ProjectState): readonly Effect[] {
         quantity: 'force',
         values,
         combined: alike(values),
+        lower: false,
       }
     }),
   )

@@ -1,6 +1,6 @@
 import type { LoadCase } from '../actions/cases'
 import type { RuleId } from '../combinations/ruleSets'
-import type { CombinationStructure } from '../combinations/structure'
+import type { CombinationStructure, Factor } from '../combinations/structure'
 import { effectKey, effectsOf, findEffect, type Effect, type EffectKind } from '../derivation/effects'
 import type { ProjectState } from '../derivation/project'
 import { structuresOfSet } from '../derivation/structures'
@@ -112,19 +112,29 @@ function sideOf(
     const { name = '', clause = '' } = known ?? {}
     return { value, leading, rule: { id: rule, name, clause, leads: Boolean(known?.leading) } }
   }
-  const terms = found.factors.flatMap(({ case: index, factor, psi }): GoverningTerm[] => {
+  const terms = found.factors.flatMap((acting): GoverningTerm[] => {
+    const { case: index } = acting
     const loadCase = cases[index]
     const characteristic = effect.values[index] ?? 0
     if (!loadCase || characteristic === 0) return []
     const { id, name, action } = loadCase
-    const reduction = reductionIn(effect, index, psi)
+    const { factor, reduction } = takenBy(effect, acting)
     return [{ caseId: id, name, action, factor, characteristic, reduction, value: factor * reduction * characteristic }]
   })
   return { ...named(found), terms, nextBest: found.nextBest ? named(found.nextBest) : null }
 }
 
-/** The part of the whole effect of a case that combinations take. */
-export function reductionIn({ values, combined }: Effect, index: number, psi: number | null): number {
+/**
+ * What a factor of a combination is made of: the factor itself, and the part of the whole effect that it acts on. Where the reduction
+ * stands in place of psi, psi is taken out of the factor.
+ */
+export function takenBy(
+  { values, combined, lower }: Effect,
+  { case: index, factor, psi }: Factor,
+): { readonly factor: number; readonly reduction: number } {
   const whole = values[index] ?? 0
-  return whole === 0 ? 1 : combined(index, psi) / whole
+  const reduction = whole === 0 ? 1 : combined(index, psi) / whole
+  return lower && psi !== null && reduction !== 1
+    ? { factor: factor / psi, reduction: reduction * psi }
+    : { factor, reduction }
 }

@@ -12,7 +12,7 @@ export interface ReducedColumn {
   readonly reduced: number
 }
 
-/** With and without reduction, for the building: all columns at the base; none where nothing of the case may be reduced. */
+/** With and without reduction, for the building: the columns at the base that take any of it; none where nothing of the case may be reduced. */
 export function reducedBase(state: ProjectState, caseId: string): readonly ReducedColumn[] {
   const [floor] = state.floors
   if (!floor) return []
@@ -23,5 +23,5 @@ export function reducedBase(state: ProjectState, caseId: string): readonly Reduc
     const whole = at(floor.rundown.feet, row)
     return { expandedId, label: labelOf(state.document, member.id), whole, reduced: foot(expandedId, caseId) ?? whole }
   })
-  return rows.some(({ whole, reduced }) => whole !== reduced) ? rows : []
+  return rows.some(({ whole, reduced }) => whole !== reduced) ? rows.filter(({ whole }) => whole !== 0) : []
 }

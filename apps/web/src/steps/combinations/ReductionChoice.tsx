@@ -36,7 +36,8 @@ export function ReductionChoice() {
       </Line>
       {basis.reductions !== 'nowhere' && (
         <Note>
-          In envelopes of column forces, reactions and beam totals, by the factors in Paths. Factors below stay.
+          In envelopes of column forces, reactions and beam totals, by the factors in Paths; lists of combinations stay
+          as they are.
         </Note>
       )}
     </Section>

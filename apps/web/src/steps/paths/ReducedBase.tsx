@@ -4,16 +4,18 @@ import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
+import { byNumber } from '../../ui/byNumber'
 import { CopyButton, tabbed } from '../../ui/CopyButton'
 import { ColumnTable } from './ColumnTable'
 import { ReductionNote } from './ReductionNote'
 
 /** With and without reduction of the imposed load, for all columns at the base. */
 export function ReducedBase({ caseId }: { readonly caseId: string }) {
-  const rows = useAnswer({ kind: 'reducedBase', caseId })
+  const found = useAnswer({ kind: 'reducedBase', caseId })
   const format = useFormat()
   const [, change] = useLook()
-  if (!rows || rows.length === 0) return null
+  if (!found || found.length === 0) return null
+  const rows = [...found].sort((a, b) => byNumber.compare(a.label, b.label))
   const force = unitOf('force', format)
   const total = {
     whole: rows.reduce((sum, { whole }) => sum + whole, 0),

@@ -2,7 +2,7 @@ import { findEffect } from '../../derivation/effects'
 import type { ProjectState } from '../../derivation/project'
 import { structuresOfSet } from '../../derivation/structures'
 import { extremeOf } from '../../envelopes/extremes'
-import { reductionIn } from '../envelopeViews'
+import { takenBy } from '../envelopeViews'
 import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 
 /** `extreme:SET:most|least:EFFECT`: the governing combination as factor · case. */
@@ -14,11 +14,12 @@ export function extremeSum(state: ProjectState, rest: string): Traced | null {
   const governing = extremeOf(structures, effect.combined, sense)
   if (!governing) return null
   const cases = state.actions.flatMap((action) => action.cases)
-  const terms = governing.factors.flatMap(({ case: index, factor, psi }): TracedTerm[] => {
+  const terms = governing.factors.flatMap((acting): TracedTerm[] => {
+    const { case: index } = acting
     const loadCase = cases[index]
     const value = effect.values[index] ?? 0
     if (!loadCase || value === 0) return []
-    const reduction = reductionIn(effect, index, psi)
+    const { factor, reduction } = takenBy(effect, acting)
     return [
       {
         label: reduction === 1 ? loadCase.name : `${loadCase.name}, reduced`,

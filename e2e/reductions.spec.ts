@@ -1,0 +1,37 @@
+import { expect, test } from '@playwright/test'
+import { newProject, saved } from './support'
+
+test('imposed load is reduced in combinations, and not beside psi', async ({ page, request }) => {
+  const id = await newProject(request, 'Reduced', 'demo')
+  // C5 stands under 312.9 kN / 3.00 kN/m2 = 104.3 m2 of category C: 5/7 x 0.7 + 10/104.3 = 0.596, at least 0.6
+  await page.goto(`/p/${id}/paths?case=imposed%2FC`)
+  const base = page.getByRole('table', { name: 'Reduced for area or storeys, at the base' })
+  await expect(base.getByRole('row', { name: /^C5/ })).toContainText('312.9')
+  // 0.6 x 312.9 = 187.7, and 125.2 spared
+  await expect(base.getByRole('row', { name: /^C5/ })).toContainText('187.7')
+  await expect(base.getByRole('row', { name: /^C5/ })).toContainText('125.2')
+  await expect(page.getByText('Combinations take it whole.')).toBeVisible()
+
+  await page.goto(`/p/${id}/envelopes`)
+  // 1.5 x 312.93 = 469.4
+  await expect(page.getByText('469.4').first()).toBeVisible()
+  await page.goto(`/p/${id}/combinations`)
+  await page.getByRole('button', { name: /Imposed load in combinations/ }).click()
+  await page.getByRole('option', { name: /the lower of both/ }).click()
+  await saved(page)
+  await page.goto(`/p/${id}/envelopes`)
+  // 1.5 x 0.6 x 312.9 = 281.6
+  await expect(page.getByText('281.6').first()).toBeVisible()
+  await expect(page.getByText(/0\.60 for area or storeys/).first()).toBeVisible()
+  await expect(page.getByText('469.4')).toHaveCount(0)
+
+  // beside psi as well it is asked about, and taken back in one step
+  await page.goto(`/p/${id}/combinations`)
+  await page.getByRole('button', { name: /Imposed load in combinations/ }).click()
+  await page.getByRole('option', { name: /lowered by ψ too/ }).click()
+  await saved(page)
+  await page.getByRole('button', { name: /concerns/ }).click()
+  await page.getByRole('button', { name: 'Reduce it where no ψ applies' }).click()
+  await saved(page)
+  await expect(page.getByRole('button', { name: /reduced where no ψ lowers it/ })).toBeVisible()
+})
