@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { balance, newProject, saved, type } from './support'
+import { balance, demo, newProject, saved, type } from './support'
 
 const level2 = 'level:7dfadexirebhefbu'
 const panel = 'panel:ieew987tongccapp'
@@ -62,6 +62,17 @@ test('a panel is shared by stiffness, and says how fine it was solved', async ({
   await expect(sheet.getByText(/Give it a slab/)).toBeVisible()
   // on both of its levels: 2 x 129.6 kN
   await expect.poll(() => balance(page)).toContain('259.2 kN not carried')
+})
+
+test('the statics of a strip are written out, where it is asked for', async ({ page }) => {
+  await page.goto(pick('paths', demo.split('/').at(-1) ?? '', panel))
+  // spans of 3.0 m under 3.00 kN/m2: 9.00 kN/m, half to each side; B18 has two halves
+  await expect(page.getByText('9.00 · 1.50 / 3.00 = 4.50 to B18, 4.50 to B15')).toBeVisible()
+  await type(page, 'Place of the strip', '7.5')
+  await expect(page.getByText(/7\.20 m/).first()).toBeVisible()
+  await type(page, 'Place of the strip', '2.0')
+  await expect(page.getByText('from its west edge, of 7.20 m across the span')).toBeVisible()
+  await expect(page.getByRole('img', { name: 'The strip with its loads and reactions' })).toBeVisible()
 })
 
 test('a beam that takes no load hands all of it to what remains', async ({ page, request }) => {

@@ -212,6 +212,7 @@ test('every query answers on an empty document, on one of a basis alone, and to 
     { kind: 'why', address: 'x' },
     { kind: 'concerns' },
     { kind: 'reducedBase', caseId: 'imposed/C' },
+    { kind: 'strip', expandedId: 'panel:x@level:y', caseId: 'imposed/C', at: null },
     { kind: 'results', only: null },
     { kind: 'fileSums' },
     { kind: 'outline', layoutId: 'x' },

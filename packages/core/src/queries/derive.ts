@@ -29,6 +29,7 @@ import { panelView } from './panelView'
 import { reducedBase } from './reducedBase'
 import { ruleViews } from './ruleViews'
 import { spaceView } from './spaceView'
+import { stripView } from './stripView'
 import { why } from './why/why'
 import { windProfile } from './windProfile'
 
@@ -50,6 +51,7 @@ export type Query =
       readonly caseId: string
       readonly rules: readonly (SharingRule | null)[]
     }
+  | { readonly kind: 'strip'; readonly expandedId: string; readonly caseId: string; readonly at: number | null }
   | { readonly kind: 'balance'; readonly caseId: string }
   | { readonly kind: 'byValue'; readonly text: string; readonly caseId: string }
   | { readonly kind: 'keys' }
@@ -86,6 +88,7 @@ const answers = {
   panel: (state, { expandedId, caseId }) => panelView(state, expandedId, caseId),
   dividing: (state, { levelId }) => dividingLines(state, levelId),
   compare: (state, { levelId, panelId, caseId, rules }) => compareRules(state, levelId, panelId, caseId, rules),
+  strip: (state, { expandedId, caseId, at }) => stripView(state, expandedId, caseId, at),
   balance: (state, { caseId }) => balanceOf(state, caseId),
   byValue: (state, { text, caseId }) => byValue(state, text, caseId, formatOf(state)),
   keys: (state) => [...state.keys.values()],

@@ -7,6 +7,7 @@ import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
 import { OtherRules } from './OtherRules'
+import { StripLines } from './StripLines'
 
 /** A panel: its area and load, who takes which part, what is left over. */
 export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string; readonly caseId: string }) {
@@ -79,6 +80,7 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
           </Note>
         )}
       </Section>
+      <StripLines caseId={caseId} />
       <OtherRules key={expandedId} levelId={levelId} panelId={view.id} caseId={caseId} sharing={view.sharing} />
       {lost && (
         <Warm>

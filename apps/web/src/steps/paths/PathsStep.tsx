@@ -1,15 +1,24 @@
+import type { Point } from '@hedrion/core'
+import { useMemo } from 'react'
+import type { Scene } from '../../drawing/scene'
 import { StepLayout } from '../../sheet/StepLayout'
 import { PlanPane } from '../../drawing/PlanPane'
+import { useLevel } from '../../drawing/useLevel'
 import { ViewBar } from '../../drawing/ViewBar'
 import { useLook } from '../../state/look'
 import { ToggleWord } from '../../ui/Segmented'
 import { PathsSheet } from './PathsSheet'
 import { useCatchment } from './useCatchment'
+import { useStrip } from './useStrip'
 
 /** Load paths: what lands on members, where it goes, and what a column gathers. */
 export function PathsStep() {
   const [look, change] = useLook()
   const { more, lit } = useCatchment()
+  const { strip, levelId } = useStrip()
+  const { level } = useLevel()
+  const here = strip && level?.id === levelId ? strip : null
+  const withStrip = useMemo(() => (here ? (scene: Scene) => stripOnPlan(scene, here.ends) : more), [here, more])
   return (
     <StepLayout
       name="Load paths"
@@ -32,10 +41,16 @@ export function PathsStep() {
             lit,
           }}
           divided={look.dividing}
-          more={more}
+          more={withStrip}
         />
       }
       sheet={<PathsSheet />}
     />
   )
 }
+
+/** The strip that is looked at, across its panel. */
+const stripOnPlan = (scene: Scene, ends: readonly [Point, Point]): Scene => ({
+  ...scene,
+  shapes: [...scene.shapes, { kind: 'line', points: ends, stroke: { tone: 'accent', width: 2, dash: [2, 3] } }],
+})
