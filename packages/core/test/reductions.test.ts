@@ -221,6 +221,21 @@ test('each load key says why it may be reduced or not', () => {
   expect(reasonOf('roof', 'ASCE')).toBe('may be reduced by area: ASCE 7 4.8')
 })
 
+describe('floor by use', () => {
+  test('hand: three floors of 30 m2 of offices under 30 m2 of roof, whether their load may be reduced or not', () => {
+    for (const use of ['B', 'E1']) {
+      const { uses, rows } = tower({ use }).view('permanent/self-weight')
+      expect(uses).toEqual([expect.stringContaining(use[0] ?? ''), expect.stringContaining('H')])
+      expect(rows.map(({ areas, cumulativeArea }) => [...areas, cumulativeArea])).toEqual([
+        [near(0), near(30), near(30)],
+        [near(30), near(30), near(60)],
+        [near(60), near(30), near(90)],
+        [near(90), near(30), near(120)],
+      ])
+    }
+  })
+})
+
 describe('in combinations', () => {
   const governed = (reductions: Basis['reductions']) => {
     const { building, below } = tower({}, { reductions, basicWindVelocity: null })

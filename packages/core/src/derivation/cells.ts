@@ -3,21 +3,25 @@ import { once } from '../document/once'
 import type { ProjectState } from './project'
 
 /**
- * Where the columns of a block are: the cases, then the floor area, then for each case of imposed load the area whose load may be
- * reduced, m², and that load; partitions are never reduced.
+ * Where the columns of a block are: the cases, then the floor area, then for each case of imposed load the floor area of its category,
+ * m², the part of it whose load may be reduced, and that load; partitions are never reduced.
  */
 export interface Columns {
   readonly count: number
   readonly area: number
+  readonly uses: ReadonlyMap<string, number>
   readonly reducible: ReadonlyMap<string, { readonly area: number; readonly load: number }>
 }
 
 export const columnsOf = once((caseIds: readonly string[]): Columns => {
   const first = caseIds.length + 1
-  const reducible = caseIds
-    .filter((id) => reducibleGroupOf(id) !== null)
-    .map((id, i) => [id, { area: first + 2 * i, load: first + 2 * i + 1 }] as const)
-  return { count: first + 2 * reducible.length, area: caseIds.length, reducible: new Map(reducible) }
+  const imposed = caseIds.filter((id) => reducibleGroupOf(id) !== null)
+  return {
+    count: first + 3 * imposed.length,
+    area: caseIds.length,
+    uses: new Map(imposed.map((id, i) => [id, first + 3 * i])),
+    reducible: new Map(imposed.map((id, i) => [id, { area: first + 3 * i + 1, load: first + 3 * i + 2 }])),
+  }
 })
 
 /** Reads one column of blocks; an unknown case reads 0. */
@@ -32,6 +36,12 @@ export const readCase = ({ caseIds }: Pick<ProjectState, 'caseIds'>, caseId: str
 /** The floor area that stands behind a row. */
 export const readArea = ({ caseIds }: Pick<ProjectState, 'caseIds'>): ColumnReader =>
   readerOf(columnsOf(caseIds).count, columnsOf(caseIds).area)
+
+/** The floor area of each category, by its case of imposed load. */
+export function readUses({ caseIds }: Pick<ProjectState, 'caseIds'>): readonly (readonly [string, ColumnReader])[] {
+  const { count, uses } = columnsOf(caseIds)
+  return [...uses].map(([caseId, column]) => [caseId, readerOf(count, column)])
+}
 
 /** The area whose load may be reduced in a case of imposed load, and that load; null for other cases. */
 export function readReducible(

@@ -148,7 +148,7 @@ export const intensityStage = stage(
     typed: readonly TypedIntensity[],
     caseIds: readonly string[],
   ): Intensities => {
-    const { count: columns, area: areaColumn, reducible } = columnsOf(caseIds)
+    const { count: columns, area: areaColumn, uses, reducible } = columnsOf(caseIds)
     const columnOf = new Map(caseIds.map((id, i) => [id, i]))
     const loads: RegionLoads = {
       keys: new Map(keys.map((entry) => [entry.key.id as string, entry])),
@@ -164,6 +164,7 @@ export const intensityStage = stage(
       const put: Put = {
         load: (caseId, value) => add(columnOf.get(caseId), value),
         area: (value) => add(areaColumn, value),
+        use: (caseId, area) => add(uses.get(caseId), area),
         reducible: (caseId, area, load) => {
           const at = reducible.get(caseId)
           add(at?.area, area)
@@ -189,6 +190,8 @@ interface Put {
   readonly load: (caseId: string, value: number) => void
   /** Floor area, m² per unit. */
   readonly area: (value: number) => void
+  /** Floor area of the category of a case. */
+  readonly use: (caseId: string, area: number) => void
   /** Area and load of a case that may be reduced. */
   readonly reducible: (caseId: string, area: number, load: number) => void
 }
@@ -212,6 +215,7 @@ function putRegion(source: RegionSource, { keys, keyOf }: RegionLoads, weights: 
 /** Each end takes half of the flight. */
 function putStair(source: StairSource, { keys, keyOf }: RegionLoads, weights: OwnWeights, put: Put): void {
   const extent = keyExtentOf(source)
+  put.area(extent.plan)
   put.load(selfWeight, extent.plan * (weights.stairs.get(source.stair.id) ?? 0))
   const loads = keys.get(keyOf.get(source.stair.id) ?? '')
   if (loads) putKey(loads, extent, extent.plan, put)
@@ -231,6 +235,7 @@ function putKey(
   if (construction.permanent) put.load(constructionPermanent, lying * construction.permanent.value)
   if (construction.imposed) put.load(constructionImposed, plan * construction.imposed.value)
   if (cases === null) return
+  put.use(cases.imposed, floor)
   if (imposed) put.load(cases.imposed, plan * imposed.value)
   if (imposed && reducible) put.reducible(cases.imposed, floor, plan * imposed.value)
   if (partitions) put.load(cases.partitions, plan * partitions.value)

@@ -1,4 +1,4 @@
-import { readArea, readCase } from '../derivation/cells'
+import { readArea, readCase, readUses, type ColumnReader } from '../derivation/cells'
 import { columnChain, expandedAt, placeOf, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, memberFacts, splitExpanded } from '../document/labels'
@@ -16,6 +16,8 @@ export interface StripRow {
   /** Floor area that this level brings, and all from here up, m2. */
   readonly area: number
   readonly cumulativeArea: number
+  /** Of all from here up, by category in the order of the view's uses, m². */
+  readonly areas: readonly number[]
   /** What this level adds at its top, N. */
   readonly added: number
   /** Compression at the top of the length, and at its foot with own weight, N. */
@@ -31,6 +33,8 @@ export interface ColumnView {
   readonly section: string
   readonly sectionAssumed: boolean
   readonly rows: readonly StripRow[]
+  /** Names of the categories of which it supports any floor. */
+  readonly uses: readonly string[]
   /** Of an imposed case, by length, what the standard spares; null where it has no such rule. */
   readonly reductions: readonly (ReductionView | null)[] | null
   /** What enters the picked length. */
@@ -47,12 +51,14 @@ export function columnView(state: ProjectState, expandedId: string, caseId: stri
   if (!place) return null
   const id = splitExpanded(expandedId)[0]
   const chain = columnChain(state, expandedId)
-  const rows = stripRows(state, chain, caseId)
+  const uses = usesOf(state, chain)
+  const rows = stripRows(state, chain, caseId, uses)
   return {
     expandedId,
     id,
     ...memberFacts(state.document, id),
     rows,
+    uses: uses.map(({ name }) => name),
     reductions: reductionsOfChain(
       state,
       chain,
@@ -72,7 +78,28 @@ function footing(state: ProjectState, lowest: Place | undefined): ColumnView['st
   return below.feetAbove?.landings.some(({ row }) => row === lowest.row) ? 'beam' : 'nothing'
 }
 
-function stripRows(state: ProjectState, chain: readonly Place[], caseId: string): readonly StripRow[] {
+interface UseArea {
+  readonly name: string
+  readonly area: ColumnReader
+}
+
+/** Categories of which any floor comes down the column, with where their area is read. */
+function usesOf(state: ProjectState, chain: readonly Place[]): readonly UseArea[] {
+  const names = new Map(state.actions.flatMap(({ cases }) => cases.map(({ id, name }) => [id, name] as const)))
+  return readUses(state)
+    .filter(([, area]) => chain.some(({ floor, row }) => Math.abs(area(floor.rundown.tops, row)) > least))
+    .map(([id, area]) => ({ name: names.get(id) ?? id, area }))
+}
+
+/** A floor area that counts, m². */
+const least = 0.01
+
+function stripRows(
+  state: ProjectState,
+  chain: readonly Place[],
+  caseId: string,
+  uses: readonly UseArea[],
+): readonly StripRow[] {
   const [force, area] = [readCase(state, caseId), readArea(state)]
   return chain.map(({ floor, row }, i): StripRow => {
     const above = chain[i - 1]
@@ -86,6 +113,7 @@ function stripRows(state: ProjectState, chain: readonly Place[], caseId: string)
       label: labelOf(state.document, id),
       area: area(tops, row) - (above ? area(above.floor.rundown.feet, above.row) : 0),
       cumulativeArea: area(tops, row),
+      areas: uses.map((use) => use.area(tops, row)),
       added: force(tops, row) - (above ? force(above.floor.rundown.feet, above.row) : 0),
       top: force(tops, row),
       foot: force(feet, row),

@@ -41,13 +41,7 @@ export function stripView(
   const ground = floor && panelGrounds(state, floor).find(({ plan }) => plan.panel.id === id)?.ground
   if (!floor || ground?.rule !== 'oneWay') return null
   const strips = stripGround(ground)
-  const [first, last] = stripRange(strips)
-  // on the very edge a strip has no inside
-  const held = Math.min(Math.max(at ?? (last - first) / 2, hair), last - first - hair)
-  // v grows square to the span: people count from the west, or from the south
-  const [east, north] = [-Math.sin(ground.spanAngle), Math.cos(ground.spanAngle)]
-  const edge = Math.abs(east) > Math.abs(north) ? 'west' : 'south'
-  const v = (edge === 'west' ? east : north) > 0 ? first + held : last - held
+  const { held, width, edge, v } = placeAcross(stripRange(strips), ground.spanAngle, at)
   const loads = loadedRegions(state, floor, id, caseId).map(({ source, intensity }) => ({
     region: source.region.region,
     q: intensity,
@@ -56,7 +50,7 @@ export function stripView(
   const [start, end] = [pieces[0]?.from ?? 0, pieces.at(-1)?.to ?? 0]
   return {
     at: held,
-    width: last - first,
+    width,
     edge,
     ends: stripEnds(ground.spanAngle, v, start, end),
     overhang: ground.overhang,
@@ -64,7 +58,18 @@ export function stripView(
   }
 }
 
+/** On the very edge a strip has no inside, m. */
 const hair = 1e-4
+
+/** The place of a strip: people count from the west, or from the south, and v grows square to the span. */
+function placeAcross([first, last]: readonly [number, number], spanAngle: number, at: number | null) {
+  const width = last - first
+  const held = Math.min(Math.max(at ?? width / 2, hair), width - hair)
+  const [east, north] = [-Math.sin(spanAngle), Math.cos(spanAngle)]
+  const edge: StripView['edge'] = Math.abs(east) > Math.abs(north) ? 'west' : 'south'
+  const v = (edge === 'west' ? east : north) > 0 ? first + held : last - held
+  return { held, width, edge, v }
+}
 
 function moved(state: ProjectState, piece: StripPiece, start: number): StripPieceView {
   return {

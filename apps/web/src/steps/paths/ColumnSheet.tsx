@@ -15,6 +15,7 @@ import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { AreaLines } from './AreaLines'
 import { ColumnStrip } from './ColumnStrip'
 import { ColumnTable } from './ColumnTable'
 import { ReductionLines } from './ReductionLines'
@@ -37,6 +38,7 @@ export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: strin
       >
         <Lengths view={view} picked={expandedId} caseId={caseId} />
       </Section>
+      <AreaLines view={view} picked={expandedId} />
       <ReductionLines view={view} picked={expandedId} caseId={caseId} />
       <Section title={`What enters this length`}>
         {view.enters.length === 0 && <Note>Nothing in this case.</Note>}

@@ -1,0 +1,119 @@
+import { formatValue, unitOf, type ColumnView } from '@hedrion/core'
+import styled from 'styled-components'
+import { useFormat } from '../../compute/SessionContext'
+import { Section } from '../../sheet/Sheet'
+import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { ColumnTable } from './ColumnTable'
+
+const [width, rowHeight, head] = [84, 30, 30]
+/** Below this floor is none, m². */
+const least = 0.01
+
+/** Floor that a column supports from each level up, by use: a strip that grows downwards, and a table. */
+export function AreaLines({ view, picked }: { readonly view: ColumnView; readonly picked: string }) {
+  const format = useFormat()
+  const { rows, uses } = view
+  if (rows.every(({ cumulativeArea }) => cumulativeArea < least)) return null
+  const unit = unitOf('area', format)
+  const withoutUse = rows.map(
+    ({ cumulativeArea, areas }) => cumulativeArea - areas.reduce((sum, area) => sum + area, 0),
+  )
+  const hasNone = withoutUse.some((area) => area > least)
+  const names = [...uses.map(shortUse), ...(hasNone ? ['no use'] : [])]
+  const parts = rows.map(({ areas }, i) => [...areas, ...(hasNone ? [withoutUse[i] ?? 0] : [])])
+  const cells = (i: number) =>
+    [...(parts[i] ?? []), rows[i]?.cumulativeArea ?? 0].map((area) => formatValue(area, 'area', format))
+  const text = () =>
+    tabbed([
+      ['level', ...names.map((name) => `${name}, ${unit}`), `in all, ${unit}`],
+      ...rows.map(({ levelName }, i) => [levelName, ...cells(i)]),
+    ])
+  return (
+    <Section
+      title="Floor by use, from each level up"
+      aside={<CopyButton kind="link" label="Copy the areas" text={text} />}
+    >
+      <Rows>
+        <AreaStrip parts={parts} />
+        <ColumnTable aria-label="Floor by use">
+          <thead>
+            <tr>
+              <th>level</th>
+              {names.map((name, k) => (
+                <th key={name}>
+                  <Sample style={{ opacity: shade(k, names.length) }} aria-hidden />
+                  {name}
+                </th>
+              ))}
+              <th>in all, {unit}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ expandedId, levelName }, i) => (
+              <tr key={expandedId} data-lit={expandedId === picked || undefined}>
+                <th scope="row">{levelName}</th>
+                {cells(i).map((cell, k) => (
+                  <td key={k}>{cell}</td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </ColumnTable>
+      </Rows>
+    </Section>
+  )
+}
+
+/** As on the case: "imposed, category C" is category C here. */
+const shortUse = (name: string): string => name.replace(/^[^,]*, /, '')
+
+/** The first use is darkest. */
+const shade = (k: number, count: number): number => 0.85 - (0.65 * k) / Math.max(1, count - 1)
+
+function AreaStrip({ parts }: { readonly parts: readonly (readonly number[])[] }) {
+  const most = Math.max(least, ...parts.map((areas) => areas.reduce((sum, area) => sum + Math.max(0, area), 0)))
+  const count = parts[0]?.length ?? 0
+  return (
+    <svg
+      width={width}
+      height={head + parts.length * rowHeight}
+      role="img"
+      aria-label="Floor that the column supports, growing downwards"
+    >
+      {parts.flatMap((areas, i) => {
+        let from = 0
+        return areas.map((area, k) => {
+          const x = from
+          const across = (Math.max(0, area) / most) * (width - 4)
+          from += across
+          return (
+            <rect
+              key={`${i}/${k}`}
+              x={x}
+              y={head + i * rowHeight}
+              width={across}
+              height={rowHeight}
+              fill="var(--accent)"
+              fillOpacity={shade(k, count)}
+              stroke="var(--sheet)"
+              strokeWidth={0.5}
+            />
+          )
+        })
+      })}
+    </svg>
+  )
+}
+
+const Rows = styled.div`
+  display: flex;
+  gap: 12px;
+  padding: 0 20px;
+`
+const Sample = styled.span`
+  display: inline-block;
+  width: 9px;
+  height: 9px;
+  margin-right: 4px;
+  background: var(--accent);
+`
