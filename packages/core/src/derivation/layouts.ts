@@ -271,12 +271,12 @@ function sharingOf(memo: Memo, shapes: LayoutShapes, frame: FramePlan, plans: re
     },
     lineShare: (segment: WallSegment): Shares => {
       const [near, under] = groundUnder(segment.a, segment.b)
-      return memo.get(wallShareStage, segment, near, columnsUnder(under), under, limits, platesUnder(under))
+      return memo.get(wallShareStage, segment, near, columnsUnder(under), limits, under, platesUnder(under))
     },
     forceShare: (at: Point): Shares => {
       const [near, under] = groundUnder(at)
       const columns = [...new Set([...columnsNear([at]), ...columnsUnder(under)])]
-      return memo.get(forceShareStage, at, near, columns, under, limits, platesUnder(under))
+      return memo.get(forceShareStage, at, near, columns, limits, under, platesUnder(under))
     },
   }
 }

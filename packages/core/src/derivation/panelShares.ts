@@ -23,13 +23,21 @@ export const notPlated: Plated = Object.freeze({ plate: null })
 
 const bytesOfShares = ({ shares }: Shares): number => shares.reduce((sum, { lines }) => sum + 80 * lines.length, 500)
 
-const standing = (
+/** What a load may stand on: members, columns, panels, the limits of what supports these, and the plates among them. */
+type Under = readonly [
   carriers: readonly Carrier[],
   columns: readonly Column[],
   limits: Limits,
   panels: readonly PanelPlan[],
   plates: readonly Plated[],
-): Standing => ({ carriers, columns, limits, plateOf: (plan) => plates[panels.indexOf(plan)]?.plate ?? undefined })
+]
+
+const standing = (...[carriers, columns, limits, panels, plates]: Under): Standing => ({
+  carriers,
+  columns,
+  limits,
+  plateOf: (plan) => plates[panels.indexOf(plan)]?.plate ?? undefined,
+})
 
 export const plateStage = stage(
   'plate',
@@ -64,30 +72,12 @@ export const panelShareStage = stage(
 
 export const wallShareStage = stage(
   'wallShare',
-  (
-    segment: WallSegment,
-    carriers: readonly Carrier[],
-    columns: readonly Column[],
-    panels: readonly PanelPlan[],
-    limits: Limits,
-    plates: readonly Plated[],
-  ): Shares => ({
-    shares: [shareWall(segment, panels, standing(carriers, columns, limits, panels, plates))],
-  }),
+  (segment: WallSegment, ...under: Under): Shares => ({ shares: [shareWall(segment, under[3], standing(...under))] }),
   bytesOfShares,
 )
 
 export const forceShareStage = stage(
   'forceShare',
-  (
-    at: Point,
-    carriers: readonly Carrier[],
-    columns: readonly Column[],
-    panels: readonly PanelPlan[],
-    limits: Limits,
-    plates: readonly Plated[],
-  ): Shares => ({
-    shares: [shareForce(at, panels, standing(carriers, columns, limits, panels, plates))],
-  }),
+  (at: Point, ...under: Under): Shares => ({ shares: [shareForce(at, under[3], standing(...under))] }),
   bytesOfShares,
 )
