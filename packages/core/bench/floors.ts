@@ -69,3 +69,11 @@ export const twoWay = (document: Document): Document =>
       record.kind === 'panel' ? { ...record, sharing: 'twoWay' } : record,
     ),
   )
+
+/** The same panels by stiffness. */
+export const plated = (document: Document): Document =>
+  documentOf(
+    [...document.records.values()].map((record) =>
+      record.kind === 'panel' ? { ...record, sharing: 'stiffness' } : record,
+    ),
+  )
