@@ -1,5 +1,16 @@
 // ESM-only packages that Jest must rewrite to CommonJS
-const esm = ['fast-check', 'pure-rand', 'clipper2-ts', 'flatbush', 'flatqueue', 'd3-dsv', 'd3-polygon', 'earcut', 'delaunator', 'robust-predicates']
+const esm = [
+  'fast-check',
+  'pure-rand',
+  'clipper2-ts',
+  'flatbush',
+  'flatqueue',
+  'd3-dsv',
+  'd3-polygon',
+  'earcut',
+  'delaunator',
+  'robust-predicates',
+]
 const swc = {
   jsc: {
     target: 'es2022',

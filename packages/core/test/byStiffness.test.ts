@@ -137,6 +137,109 @@ describe('a panel shared by stiffness', () => {
   })
 })
 
+describe('what nobody means to draw', () => {
+  /** Two beams with columns, and what is drawn on top; every panel is a plate. */
+  const drawn = (
+    draw: (on: { building: Building; layout: ReturnType<Building['layout']>; slab: Panel['slab'] }) => void,
+  ) => {
+    const building = new Building({ basicWindVelocity: null }, 1)
+    const [, top] = [building.level('Base', 0), building.level('Top', 3)]
+    const layout = building.layout('Floor', building.key(3000, { name: 'Office' }), top)
+    for (const x of [0, 6]) for (const y of [0, 4]) building.column(layout, [x, y])
+    for (const y of [0, 4]) building.beam(layout, [0, y], [6, y])
+    const slab = { thickness: 0.2, material: building.material({ unitWeight: 0, elasticModulus: 33e9 }).id }
+    draw({ building, layout, slab })
+    const state = deriveProject(new Memo(), building.document)
+    const caseId = state.caseIds.find((id) => id.startsWith('imposed/')) ?? ''
+    return ask(state, { kind: 'balance', caseId })
+  }
+  const ring = rectangle(0, 0, 6, 4)
+  const spiked: readonly Point[] = [
+    [0, 0],
+    [0, 0],
+    [3, 0],
+    [3, -2],
+    [3, 0],
+    [6, 0],
+    [6, 4],
+    [0, 4],
+  ]
+  const far = (x: number, y: number): Point => [999_900.1 + x, -999_900.3 + y]
+
+  test.each<readonly [string, Parameters<typeof drawn>[0]]>([
+    [
+      'a sliver',
+      ({ building, layout, slab }) => building.panel(layout, rectangle(0, 0, 6, 0.015), { sharing: 'stiffness', slab }),
+    ],
+    [
+      'a strip of 40 mm',
+      ({ building, layout, slab }) => building.panel(layout, rectangle(0, 0, 6, 0.04), { sharing: 'stiffness', slab }),
+    ],
+    [
+      'a spike and doubled corners',
+      ({ building, layout, slab }) => building.panel(layout, spiked, { sharing: 'stiffness', slab }),
+    ],
+    [
+      'beams on one another',
+      ({ building, layout, slab }) => {
+        building.beam(layout, [6, 0], [0, 0])
+        building.beam(layout, [0, 0.004], [6, 0.004])
+        building.panel(layout, ring, { sharing: 'stiffness', slab })
+      },
+    ],
+    [
+      'beams 30 mm apart that hang in the air',
+      ({ building, layout, slab }) => {
+        building.beam(layout, [1, 2], [5, 2])
+        building.beam(layout, [1, 2.03], [5, 2.03])
+        building.panel(layout, ring, { sharing: 'stiffness', slab })
+      },
+    ],
+    [
+      'an opening as large as the panel',
+      ({ building, layout, slab }) => {
+        building.panel(layout, ring, { sharing: 'stiffness', slab })
+        building.opening(layout, ring)
+      },
+    ],
+    [
+      'openings that touch an edge, a corner and each other',
+      ({ building, layout, slab }) => {
+        building.panel(layout, ring, { sharing: 'stiffness', slab })
+        building.opening(layout, rectangle(1, 0, 2, 1))
+        building.opening(layout, rectangle(2, 1, 3, 2))
+        building.opening(layout, rectangle(5, 3, 7, 5))
+      },
+    ],
+    [
+      'two parts that hang together at a point',
+      ({ building, layout, slab }) => {
+        building.panel(layout, ring, { sharing: 'stiffness', slab })
+        building.opening(layout, rectangle(-1, 2, 3, 5))
+        building.opening(layout, rectangle(3, -1, 7, 2))
+      },
+    ],
+    [
+      'a million metres from the origin',
+      ({ building, layout, slab }) => {
+        for (const [x, y] of ring) building.column(layout, far(x, y))
+        for (const y of [0, 4]) building.beam(layout, far(0, y), far(6, y))
+        building.panel(
+          layout,
+          ring.map(([x, y]) => far(x, y)),
+          { sharing: 'stiffness', slab },
+        )
+      },
+    ],
+  ])('%s: all of it arrives or is named', (_, draw) => {
+    const { applied, atSupports, notCarried } = drawn(draw)
+    expect(Number.isFinite(atSupports)).toBe(true)
+    expect(Math.abs(atSupports + notCarried - applied)).toBeLessThan(1e-5 * Math.max(1, applied))
+    // nothing wild: no more is carried than is there, and a rest
+    expect(atSupports).toBeLessThanOrEqual(applied + 1e-3)
+  })
+})
+
 describe('work counted', () => {
   const changed = (building: Building, from: object, to: object) =>
     documentOf(building.records.map((record) => (record === from ? { ...record, ...to } : record)))

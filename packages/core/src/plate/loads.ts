@@ -7,7 +7,9 @@ import type { Mesh, Triangle } from './mesh'
  * Loads at the points of a mesh by the linear functions of its triangles: force and both moments are kept. What lies a hair beside
  * all triangles is put on the one that is nearest.
  */
-export function loadOfArea(mesh: Mesh, region: Region): Float64Array {
+export function loadOfArea(far: Mesh, drawn: Region): Float64Array {
+  const { mesh, local } = nearOrigin(far)
+  const region = drawn.map((ring) => ring.map(local))
   const out = new Float64Array(mesh.points.length)
   let [force, mx, my] = [regionArea(region), ...regionMoments(region)]
   for (const triangle of mesh.triangles) {
@@ -23,7 +25,9 @@ export function loadOfArea(mesh: Mesh, region: Region): Float64Array {
   return out
 }
 
-export function loadOfLine(mesh: Mesh, a: Point, b: Point): Float64Array {
+export function loadOfLine(far: Mesh, from: Point, to: Point): Float64Array {
+  const { mesh, local } = nearOrigin(far)
+  const [a, b] = [local(from), local(to)]
   const out = new Float64Array(mesh.points.length)
   const length = distance(a, b)
   let covered: readonly (readonly [number, number])[] = [[0, 1]]
@@ -31,26 +35,34 @@ export function loadOfLine(mesh: Mesh, a: Point, b: Point): Float64Array {
     const inside = within(cornersOf(mesh, triangle), a, b)
     if (!inside) continue
     // on a side of two triangles the first takes it
-    covered = covered.flatMap(([from, to]) => {
-      const [p, q] = [Math.max(from, inside[0]), Math.min(to, inside[1])]
-      if (q - p <= 1e-12) return [[from, to] as const]
+    covered = covered.flatMap(([first, last]) => {
+      const [p, q] = [Math.max(first, inside[0]), Math.min(last, inside[1])]
+      if (q - p <= 1e-12) return [[first, last] as const]
       const middle = along(a, b, (length * (p + q)) / 2)
       const force = length * (q - p)
       put(out, mesh, triangle, force, [force * middle[0], force * middle[1]])
-      return ([[from, p] as const, [q, to] as const] as const).filter(([start, end]) => end - start > 1e-12)
+      return ([[first, p] as const, [q, last] as const] as const).filter(([start, end]) => end - start > 1e-12)
     })
   }
-  for (const [from, to] of covered) {
-    const [middle, force] = [along(a, b, (length * (from + to)) / 2), length * (to - from)]
+  for (const [p, q] of covered) {
+    const [middle, force] = [along(a, b, (length * (p + q)) / 2), length * (q - p)]
     putNearest(out, mesh, force, [force * middle[0], force * middle[1]])
   }
   return out
 }
 
-export function loadOfPoint(mesh: Mesh, at: Point): Float64Array {
+export function loadOfPoint(far: Mesh, at: Point): Float64Array {
+  const { mesh, local } = nearOrigin(far)
   const out = new Float64Array(mesh.points.length)
-  putNearest(out, mesh, 1, at)
+  putNearest(out, mesh, 1, local(at))
   return out
+}
+
+/** A mesh moved to the origin: far from it areas and moments would be differences of large numbers. */
+function nearOrigin(mesh: Mesh): { readonly mesh: Mesh; readonly local: (p: Point) => Point } {
+  const [x0, y0] = mesh.points[0] ?? [0, 0]
+  const local = ([x, y]: Point): Point => [x - x0, y - y0]
+  return { mesh: { ...mesh, points: mesh.points.map(local) }, local }
 }
 
 const cornersOf = ({ points }: Mesh, [i, j, k]: Triangle): readonly [Point, Point, Point] => [

@@ -1,6 +1,7 @@
 import type { Point } from '../geometry/point'
-import { nearestOnBorder, regionArea, type Region } from '../geometry/polygon'
+import { eachEdge, nearestOnBorder, regionArea, type Region, type Ring } from '../geometry/polygon'
 import { along, distance } from '../geometry/segment'
+import { sliverArea } from '../geometry/tolerance'
 import { bendingTriangle } from './bendingTriangle'
 import { addElement, addPiece, grillageOf, piecesOf, type Contact, type ElasticBeam } from './grillage'
 import { loadOfArea } from './loads'
@@ -55,6 +56,7 @@ const mostPoints = 3000
  * members settle. Undefined where it cannot stand.
  */
 export function solvePlate(input: PlateInput): Plate | undefined {
+  if (!(Math.abs(regionArea(input.region)) > sliverArea)) return undefined
   const graph = graphOf(input)
   let size = firstSize(input)
   let before = solveAt(input, graph, size)
@@ -84,8 +86,15 @@ function firstSize({ region, bearings, columns }: PlateInput): number {
   const length = bearings.reduce((sum, { a, b }) => sum + distance(a, b), 0)
   const byLines = (2 * area) / Math.max(length, 2 * Math.sqrt(area)) / 3
   const meant = Math.min(byLines, Math.sqrt(area / Math.max(1, columns.length)) / 3)
-  // half of it is tried in any case
-  return Math.max(meant, 2.4 * Math.sqrt(area / mostPoints))
+  const border = region.reduce((sum, ring) => sum + perimeter(ring), 0)
+  // half of it is tried in any case: points of the area, and of lines and borders
+  return Math.max(meant, 2.4 * Math.sqrt(area / mostPoints), (4 * (length + border)) / mostPoints)
+}
+
+const perimeter = (ring: Ring): number => {
+  let sum = 0
+  eachEdge(ring, (a, b) => (sum += distance(a, b)))
+  return sum
 }
 
 function graphOf({ region, bearings, columns, reach }: PlateInput): PlaneGraph {
