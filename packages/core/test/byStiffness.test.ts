@@ -137,6 +137,15 @@ describe('a panel shared by stiffness', () => {
   })
 })
 
+test('a beam that hangs in the air bears nothing: the plate goes to the others whole', () => {
+  const { view, forces, columns } = bay({}, {}, (building, layout) => {
+    building.beam({ id: layout } as Parameters<Building['beam']>[0], [1, 2], [5, 2])
+  })
+  expect(view?.takers.some(({ label }) => label === 'B5')).toBe(false)
+  expect(view?.notCarried).toBe(0)
+  expect(forces('south') + forces('north') + forces('west') + forces('east') + columns).toBeCloseTo(72_000, 4)
+})
+
 describe('what nobody means to draw', () => {
   /** Two beams with columns, and what is drawn on top; every panel is a plate. */
   const drawn = (

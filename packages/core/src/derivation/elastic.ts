@@ -60,8 +60,9 @@ export function elasticUnder(stock: Stock, frame: FramePlan, panelId: string, ca
   const concrete = slab && materials.get(slab.material)
   const places = new Map(frame.beams.map(({ member }, i) => [member.id as string, i]))
   const wanted: number[] = []
+  // a beam that cannot stand by itself bears nothing: what the plate would hang on it is no load of it
   const want = (index: number | undefined) => {
-    if (index !== undefined && !wanted.includes(index)) wanted.push(index)
+    if (index !== undefined && frame.beams[index]?.stable && !wanted.includes(index)) wanted.push(index)
   }
   for (const { member } of carriers) want(places.get(member))
   // grows while it is walked

@@ -17,6 +17,7 @@ import { sitesWithin } from './sites'
 export interface Elastic {
   /** Flexural stiffness of its slab, Nm; null where it has none. */
   readonly slab: number | null
+  /** All that can stand, of what is under it and of what that stands on. */
   readonly beams: readonly ElasticBeam[]
 }
 
@@ -28,11 +29,16 @@ export function plateOf(
 ): Plate | undefined {
   if (slab === null || slab <= 0) return undefined
   const region = plan.net
+  const elastic = new Set(beams.map(({ member }) => member))
   const near = Math.max(limits.reach, onLine)
   return solvePlate({
     region,
     stiffness: slab,
-    bearings: sitesWithin(region, carriers, limits.reach),
+    bearings: sitesWithin(
+      region,
+      carriers.filter(({ member }) => elastic.has(member)),
+      limits.reach,
+    ),
     beams,
     columns: columns
       .filter(({ at }) => contains(region, at) || nearestOnBorder(region, at).off <= near)
