@@ -75,6 +75,20 @@ test('the statics of a strip are written out, where it is asked for', async ({ p
   await expect(page.getByRole('img', { name: 'The strip with its loads and reactions' })).toBeVisible()
 })
 
+test('area loads left of a line, member loads right of it: the line moves by keys', async ({ page }) => {
+  await page.goto(`${demo}/paths?case=imposed%2FC`)
+  await page.getByRole('radio', { name: 'before and after' }).click()
+  const line = page.getByRole('slider', { name: 'Area loads left of it, member loads right of it' })
+  await expect(line).toHaveValue('50')
+  await line.focus()
+  await page.keyboard.press('ArrowLeft')
+  await expect(line).toHaveValue('49')
+  await page.keyboard.press('Home')
+  await expect(line).toHaveValue('0')
+  await page.getByRole('radio', { name: 'member load', exact: true }).click()
+  await expect(line).toHaveCount(0)
+})
+
 test('a beam that takes no load hands all of it to what remains', async ({ page, request }) => {
   const id = await newProject(request, 'Takes none', 'demo')
   const records = (await (await request.get(`/api/projects/${id}`)).json()) as {

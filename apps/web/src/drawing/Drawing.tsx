@@ -6,6 +6,7 @@ import { useLook } from '../state/look'
 import { usePalette } from '../ui/theme'
 import { type } from '../ui/tokens'
 import { DrawnList } from './DrawnList'
+import { SplitHandle } from './SplitHandle'
 import { useViewport } from './useViewport'
 import { firstTarget, hit, middleOf, neighbour } from './hit'
 import { directions, pickedAfter } from './picking'
@@ -33,6 +34,19 @@ export interface DrawingProps {
   readonly onKey?: (event: KeyboardEvent) => boolean
   readonly list: boolean
   readonly margins?: Margins
+  /** Another picture of the same things, left of a line. */
+  readonly split?: Split | undefined
+}
+
+export interface Split {
+  readonly scene: Scene
+  /** What a reader hears of the line, and what is drawn on each side of it. */
+  readonly label: string
+  readonly left: string
+  readonly right: string
+  /** Where it is, from the left edge, 0 to 1. */
+  readonly part: number
+  readonly onMove: (part: number) => void
 }
 
 const usualMargins: Margins = { top: 64, right: 56, bottom: 64, left: 76 }
@@ -51,11 +65,12 @@ export function Drawing(props: DrawingProps) {
     onGrab,
     list,
     margins = usualMargins,
+    split,
   } = props
   const frame = useRef<HTMLDivElement>(null)
   const canvas = useRef<HTMLCanvasElement>(null)
   const { view, viewRef, setView } = useViewport(frame, scene, margins)
-  usePainting(canvas, scene, view)
+  usePainting(canvas, scene, view, split)
 
   const pick = (target: Target | undefined, more: boolean) => {
     onPick(target ? pickedAfter(picked, target.id, more) : [])
@@ -77,34 +92,43 @@ export function Drawing(props: DrawingProps) {
   return (
     <Body>
       {list && <DrawnList targets={scene.targets} picked={picked} onPick={onPick} />}
-      <Frame
-        ref={frame}
-        tabIndex={0}
-        role="group"
-        aria-label={`${name}. Arrow keys pick the nearest neighbour.`}
-        data-testid="drawing"
-        onKeyDown={onKeyDown}
-        {...pointer}
-      >
-        <canvas ref={canvas} aria-hidden />
-        {view && (
-          <Overlay aria-hidden width={view.width} height={view.height}>
-            {outlined.map((id) => (
-              <Outline key={`o${id}`} targets={scene.targets} id={id} view={view} kind="outlined" />
-            ))}
-            {picked.map((id) => (
-              <Outline key={id} targets={scene.targets} id={id} view={view} kind="picked" />
-            ))}
-            {overlay?.(view)}
-          </Overlay>
-        )}
-      </Frame>
+      <Stage>
+        <Frame
+          ref={frame}
+          tabIndex={0}
+          role="group"
+          aria-label={`${name}. Arrow keys pick the nearest neighbour.`}
+          data-testid="drawing"
+          onKeyDown={onKeyDown}
+          {...pointer}
+        >
+          <canvas ref={canvas} aria-hidden />
+          {view && (
+            <Overlay aria-hidden width={view.width} height={view.height}>
+              {outlined.map((id) => (
+                <Outline key={`o${id}`} targets={scene.targets} id={id} view={view} kind="outlined" />
+              ))}
+              {picked.map((id) => (
+                <Outline key={id} targets={scene.targets} id={id} view={view} kind="picked" />
+              ))}
+              {overlay?.(view)}
+            </Overlay>
+          )}
+        </Frame>
+        {split && <SplitHandle {...split} />}
+      </Stage>
     </Body>
   )
 }
 
 /** Paints after the screen is settled, once per change, in the pixels of the device. */
-function usePainting(canvas: React.RefObject<HTMLCanvasElement | null>, scene: Scene, view: Viewport | null): void {
+function usePainting(
+  canvas: React.RefObject<HTMLCanvasElement | null>,
+  scene: Scene,
+  view: Viewport | null,
+  split: Split | undefined,
+): void {
+  const { scene: left, part = 0 } = split ?? {}
   const format = useFormat()
   const palette = usePalette()
   const [{ text }] = useLook()
@@ -120,10 +144,19 @@ function usePainting(canvas: React.RefObject<HTMLCanvasElement | null>, scene: S
       element.style.height = `${view.height}px`
       pen.setTransform(ratio, 0, 0, ratio, 0, 0)
       const unit = { symbol: unitOf('length', format), metres: displayFactor('length', format.system) }
-      paint(pen, scene, view, palette, { sans: type.sans, size: textSizes[text] }, unit)
+      const face = { sans: type.sans, size: textSizes[text] }
+      paint(pen, scene, view, palette, face, unit)
+      if (left) {
+        pen.save()
+        pen.beginPath()
+        pen.rect(0, 0, part * view.width, view.height)
+        pen.clip()
+        paint(pen, left, view, palette, face, unit)
+        pen.restore()
+      }
     })
     return () => cancelAnimationFrame(frame)
-  }, [canvas, format, palette, scene, text, view])
+  }, [canvas, format, palette, scene, left, part, text, view])
 }
 
 /** Arrows pick neighbours, + - 0 zoom, Escape picks nothing; a step may take any key first. */
@@ -195,6 +228,12 @@ const Body = styled.div`
   display: flex;
   flex: 1;
   min-height: 0;
+`
+const Stage = styled.div`
+  position: relative;
+  display: flex;
+  flex: 1;
+  min-width: 0;
 `
 const Frame = styled.div`
   position: relative;

@@ -1,12 +1,12 @@
 import { expanded, reachedBy, type FloorView } from '@hedrion/core'
-import { lazy, Suspense, useMemo, type KeyboardEvent, type ReactNode } from 'react'
+import { lazy, Suspense, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react'
 import styled from 'styled-components'
 import { useStore } from 'zustand'
 import { useShallow } from 'zustand/react/shallow'
 import { useAnswer, useFormat, useRecords, useSession } from '../compute/SessionContext'
 import { useLit } from '../sheet/litStore'
 import { useLook } from '../state/look'
-import { Drawing, type DrawingProps } from './Drawing'
+import { Drawing, type DrawingProps, type Split } from './Drawing'
 import { elevationScene } from './elevationScene'
 import { LevelStrip } from './LevelStrip'
 import { markOf } from './marks'
@@ -20,6 +20,8 @@ interface PlanPaneProps {
   readonly options: Omit<PlanOptions, 'format' | 'mark' | 'dividing'>
   /** Whether lines part what goes to one member from what goes to another. */
   readonly divided?: boolean
+  /** Whether area loads stand left of a line, and what members take of them right of it. */
+  readonly parted?: boolean
   /** What a step draws on top of the plan of a level. */
   readonly more?: (scene: Scene, floor: FloorView) => Scene
   readonly outlined?: readonly string[]
@@ -51,10 +53,34 @@ export function PlanPane(props: PlanPaneProps) {
 const SpacePane = lazy(async () => ({ default: (await import('./space/SpacePane')).SpacePane }))
 
 // each asks for its own picture alone: an elevation of a tower is a large answer
-const Plan = (props: PlanPaneProps) => <FlatPane {...props} scene={usePlanScene(props)} />
+const Plan = (props: PlanPaneProps) => (props.parted ? <PartedPlan {...props} /> : <WholePlan {...props} />)
+const WholePlan = (props: PlanPaneProps) => <FlatPane {...props} scene={usePlanScene(props)} />
+
+/** Area loads left of a line, what members take of them right of it. */
+function PartedPlan(props: PlanPaneProps) {
+  const [part, move] = useState(0.5)
+  const { options } = props
+  const before = usePlanScene({ ...props, options: { ...options, area: true, member: false, spans: true } })
+  const after = usePlanScene({ ...props, options: { ...options, area: false, member: true, spans: false } })
+  const split: Split = {
+    scene: before,
+    label: 'Area loads left of it, member loads right of it',
+    left: 'area load',
+    right: 'member load',
+    part,
+    onMove: move,
+  }
+  return <FlatPane {...props} scene={after} split={split} />
+}
+
 const Elevation = (props: PlanPaneProps) => <FlatPane {...props} scene={useElevationScene()} />
 
-function FlatPane({ scene, outlined, drawing, onKey, foot }: PlanPaneProps & { readonly scene: Scene }) {
+interface FlatPaneProps extends PlanPaneProps {
+  readonly scene: Scene
+  readonly split?: Split
+}
+
+function FlatPane({ scene, split, outlined, drawing, onKey, foot }: FlatPaneProps) {
   const [look, change] = useLook()
   const { level, go } = useLevel()
   const reached = useReached(level?.id ?? '')
@@ -82,6 +108,7 @@ function FlatPane({ scene, outlined, drawing, onKey, foot }: PlanPaneProps & { r
           onKey={keys}
           outlined={outlined ? [...outlined, ...reached] : reached}
           {...(look.view === 'plan' ? drawing : {})}
+          split={split}
         />
       </Row>
       {foot}

@@ -18,6 +18,7 @@ const shownOptions: readonly (readonly [Shown, string])[] = [
   ['area', 'area load'],
   ['member', 'member load'],
   ['both', 'both'],
+  ['split', 'before and after'],
 ]
 
 /** Whose numbers, and how large: one choice, since the bar is short. */
@@ -94,7 +95,7 @@ export function ViewBar({ loads = false, patches = false, children }: ViewBarPro
           <Segmented
             label="Load shown"
             value={look.shown}
-            options={shownOptions}
+            options={look.view === 'plan' ? shownOptions : shownOptions.filter(([shown]) => shown !== 'split')}
             onChange={(shown) => change({ shown })}
           />
         )}

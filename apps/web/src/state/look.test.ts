@@ -5,7 +5,7 @@ const look = fc.record<Look>({
   level: fc.option(fc.constantFrom('level:a', 'level:b c')),
   case: fc.option(fc.constantFrom('imposed/C/partitions', 'wind/west')),
   view: fc.constantFrom('plan', 'x', 'y'),
-  shown: fc.constantFrom('area', 'member', 'both'),
+  shown: fc.constantFrom('area', 'member', 'both', 'split'),
   parts: fc.constantFrom('all', 'patches', 'default'),
   numbers: fc.constantFrom('all', 'picked'),
   text: fc.constantFrom('usual', 'large', 'larger'),

@@ -1,7 +1,8 @@
 import { create } from 'zustand'
 
 export type View = 'plan' | 'x' | 'y' | 'space'
-export type Shown = 'area' | 'member' | 'both'
+/** Area loads, member loads, both on one another, or one left and one right of a line. */
+export type Shown = 'area' | 'member' | 'both' | 'split'
 /** Which loads of a floor are drawn: all, what patches bring alone, or the default alone. */
 export type Parts = 'all' | 'patches' | 'default'
 /** Numbers at everything, or at what is picked alone. */
@@ -38,7 +39,7 @@ function read(params: URLSearchParams): Look {
     level: params.get('level'),
     case: params.get('case'),
     view: oneOf(params.get('view'), ['plan', 'x', 'y', 'space'], 'plan'),
-    shown: oneOf(params.get('shown'), ['area', 'member', 'both'], 'member'),
+    shown: oneOf(params.get('shown'), ['area', 'member', 'both', 'split'], 'member'),
     parts: oneOf(params.get('parts'), ['all', 'patches', 'default'], 'all'),
     numbers: oneOf(params.get('numbers'), ['all', 'picked'], 'all'),
     text: oneOf(params.get('text'), ['usual', 'large', 'larger'], 'usual'),

@@ -41,6 +41,7 @@ export function PathsStep() {
             lit,
           }}
           divided={look.dividing}
+          parted={look.shown === 'split'}
           more={withStrip}
         />
       }
