@@ -21,7 +21,7 @@ test('the family is changed: uses, loads and combinations follow, and it is undo
   await page.getByRole('button', { name: /^Undo: .*family Eurocodes → ASCE 7/ }).click()
   await saved(page)
   // hand: two floors of (388.8 - 9 - 43.2) · 3.00 and 25.92 · 5.00 kN/m², and of two flights of 4.5 m² with 5.00
-  expect(await balance(page)).toContain('applied 2368.8')
+  await expect.poll(() => balance(page)).toContain('applied 2368.8')
 })
 
 test('a set of values leaves as a file, comes back edited, and a broken one is refused at its place', async ({
