@@ -1,7 +1,7 @@
 import { Memo } from '../src/derivation/memo'
 import { deriveProject, type ProjectState } from '../src/derivation/project'
 import { documentOf, recordsOf, type Document } from '../src/document/document'
-import { floorsOf, plated, skewed, twoWay, type Size } from './floors'
+import { floorsOf, sharedBy, skewed, type Size } from './floors'
 
 // Prints ratios and counted work, never seconds alone: seconds are of the machine, ratios and counts of the program.
 
@@ -119,8 +119,8 @@ const sizes: readonly (readonly [string, Size])[] = [
 ]
 for (const [title, size] of sizes) bench(title, floorsOf(size))
 bench('ten floors, every panel out of square', skewed(floorsOf({ baysX: 20, baysY: 10, floors: 10 })))
-bench('ten floors, every panel two-way', twoWay(floorsOf({ baysX: 20, baysY: 10, floors: 10 })))
+bench('ten floors, every panel two-way', sharedBy(floorsOf({ baysX: 20, baysY: 10, floors: 10 }), 'twoWay'))
 const few = floorsOf({ baysX: 4, baysY: 3, floors: 1 })
 bench('one floor of 4 × 3 bays, one-way', few)
-bench('the same by stiffness', plated(few))
+bench('the same by stiffness', sharedBy(few, 'stiffness'))
 if (Number.isNaN(sink)) print('a result is no number')

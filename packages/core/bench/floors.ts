@@ -62,18 +62,8 @@ export function skewed(document: Document): Document {
   )
 }
 
-/** The same with every panel shared to the nearest member. */
-export const twoWay = (document: Document): Document =>
+/** The same with every panel shared by one rule. */
+export const sharedBy = (document: Document, sharing: Panel['sharing']): Document =>
   documentOf(
-    [...document.records.values()].map((record) =>
-      record.kind === 'panel' ? { ...record, sharing: 'twoWay' } : record,
-    ),
-  )
-
-/** The same panels by stiffness. */
-export const plated = (document: Document): Document =>
-  documentOf(
-    [...document.records.values()].map((record) =>
-      record.kind === 'panel' ? { ...record, sharing: 'stiffness' } : record,
-    ),
+    [...document.records.values()].map((record) => (record.kind === 'panel' ? { ...record, sharing } : record)),
   )

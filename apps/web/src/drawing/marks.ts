@@ -9,6 +9,10 @@ export const markOf = (caseId: string): Mark =>
       ? 'wind'
       : 'imposed'
 
+/** The colour of a mark in a picture of the sheet. */
+export const colourOfMark = (mark: Mark): string =>
+  mark === 'plain' || mark === 'notCarried' ? 'var(--quiet)' : `var(--${mark})`
+
 export interface CaseOfAction {
   readonly action: ActionView
   readonly loadCase: CaseView

@@ -5,7 +5,7 @@ const rolledRadius = { H: 0.42, channel: 0.39, angle: 0.31 } as const
 
 /**
  * Second moment of area about the strong axis, m⁴: of rectangles, circles, tubes and pipes from their dimensions; of rolled shapes
- * from area and depth, within some 5 %; of others as a rectangle of that area and depth.
+ * from area and depth, within some 8 %; of others as a rectangle of that area and depth.
  */
 export function secondMoment({ shape, area, depth: h, width: b }: Omit<SectionBending, 'id'>): number {
   switch (shape) {

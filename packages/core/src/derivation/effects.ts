@@ -5,7 +5,7 @@ import type { Quantity } from '../units/quantity'
 import { caseRow } from './cells'
 import type { FloorState } from './floorStates'
 import type { ProjectState } from './project'
-import { reducedForces } from './reductions'
+import { footKey, reducedFeet, reductionOfBeam } from './reductions'
 
 export const effectKinds = ['reaction', 'columnForce', 'storeyShear', 'beamTotal'] as const
 export type EffectKind = (typeof effectKinds)[number]
@@ -56,7 +56,7 @@ function columnEffects(state: ProjectState, floor: FloorState, kind: 'reaction' 
       levelName: floor.level.name,
       quantity: 'force',
       values,
-      ...reduced(state, values, (caseId) => reducedForces(state).foot(expandedId, caseId)),
+      ...reduced(state, values, (caseId) => reducedFeet(state).get(footKey(expandedId, caseId))),
     }
   })
 }
@@ -72,7 +72,7 @@ function beamTotals(state: ProjectState, floor: FloorState): readonly Effect[] {
       levelName: floor.level.name,
       quantity: 'force',
       values,
-      ...reduced(state, values, (caseId, total) => reducedForces(state).beam({ floor, row }, caseId, total)),
+      ...reduced(state, values, (caseId, total) => reductionOfBeam(state, { floor, row }, caseId, total)?.total),
     }
   })
 }

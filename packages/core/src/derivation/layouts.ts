@@ -252,13 +252,15 @@ function sharingOf(memo: Memo, shapes: LayoutShapes, frame: FramePlan, plans: re
     under
       .filter(({ panel }) => panel.sharing === 'corners' || isPlate(panel))
       .flatMap(({ panel }) => columnsNear(panel.outline))
+  const plateUnder = (plan: PanelPlan): Plated => {
+    const near = carriersNear(plan.panel.outline)
+    const elastic = elasticUnder(shapes, frame, plan.panel.id, near)
+    return memo.get(plateStage, plan, near, columnsUnder([plan]), limits, elastic)
+  }
+  // what makes a panel stiff is looked for once, however many walls stand on it
+  const plates = new Map(plans.filter(({ panel }) => isPlate(panel)).map((plan) => [plan, plateUnder(plan)]))
   const platesUnder = (under: readonly PanelPlan[]): readonly Plated[] =>
-    under.map((plan) => {
-      if (!isPlate(plan.panel)) return notPlated
-      const near = carriersNear(plan.panel.outline)
-      const elastic = elasticUnder(shapes, frame, plan.panel.id, near)
-      return memo.get(plateStage, plan, near, columnsUnder([plan]), limits, elastic)
-    })
+    under.map((plan) => plates.get(plan) ?? notPlated)
   // what a line or a point can land on: the panels there, and the members near them
   const groundUnder = (...points: readonly Point[]) => {
     const under = plansNear(points)
@@ -266,7 +268,7 @@ function sharingOf(memo: Memo, shapes: LayoutShapes, frame: FramePlan, plans: re
   }
   return {
     panelShare: (plan: PanelPlan): Shares => {
-      const [plated = notPlated] = platesUnder([plan])
+      const plated = plates.get(plan) ?? notPlated
       return memo.get(panelShareStage, plan, carriersNear(plan.panel.outline), columnsUnder([plan]), limits, plated)
     },
     lineShare: (segment: WallSegment): Shares => {

@@ -23,7 +23,7 @@ export interface ReductionView {
 }
 
 /** An area that a level brings counts from here on, m². */
-const least = 0.01
+export const least = 0.01
 
 /**
  * Reductions of every length of a column from the roof down in a case of imposed load, null for a length without any of it; null
@@ -158,14 +158,11 @@ export function factorOfBeam(
   return factor ? { area, factor } : null
 }
 
-/** Where combinations take imposed load reduced, and what one length of a column or a beam takes then, N. */
-export interface ReducedForces {
-  readonly foot: (expandedId: string, caseId: string) => number | undefined
-  readonly beam: (place: Place, caseId: string, total: number) => number | undefined
-}
+/** What stands for one length of a column in a case. */
+export const footKey = (expandedId: string, caseId: string): string => `${expandedId}/${caseId}`
 
-/** The feet of all lengths of columns and the totals of beams, reduced; whole where nothing may be. */
-export const reducedForces = once((state: ProjectState): ReducedForces => {
+/** The feet of all lengths of columns of which a part may be reduced, reduced, N. */
+export const reducedFeet = once((state: ProjectState): ReadonlyMap<string, number> => {
   const feet = new Map<string, number>()
   const cases = state.caseIds.filter((id) => reducibleGroupOf(id) !== null)
   for (const chain of chainsOf(state))
@@ -175,13 +172,10 @@ export const reducedForces = once((state: ProjectState): ReducedForces => {
       reductionsOfChain(state, chain, caseId, whole)?.forEach((found, i) => {
         const place = chain[i]
         const id = place?.floor.operator.plan.frame.columns[place.row]?.member.id
-        if (found && place && id) feet.set(`${expandedAt(place.floor, id)}/${caseId}`, found.foot)
+        if (found && place && id) feet.set(footKey(expandedAt(place.floor, id), caseId), found.foot)
       })
     }
-  return {
-    foot: (expandedId, caseId) => feet.get(`${expandedId}/${caseId}`),
-    beam: (place, caseId, total) => reductionOfBeam(state, place, caseId, total)?.total,
-  }
+  return feet
 })
 
 /** Every column from its top length down, once. */

@@ -48,7 +48,6 @@ export interface Grillage {
   /** The point that stands for each point (those that are one share it). */
   readonly root: (point: number) => number
   readonly fixed: ReadonlySet<number>
-  readonly points: number
 }
 
 /** Places nearer than this along a beam are one: what lies on one point of the setting-out meets there. */
@@ -86,7 +85,7 @@ export function grillageOf(
       const under = on && nearest(on.member, on.at)
       if (under) join(place.point, under.point)
     }
-  return { places, root, fixed: new Set(held.map(root)), points: parents.length }
+  return { places, root, fixed: new Set(held.map(root)) }
 }
 
 type Draft = Omit<Place, 'point'>

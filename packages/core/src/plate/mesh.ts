@@ -6,7 +6,7 @@ import Delaunator from 'delaunator'
 import type { Point } from '../geometry/point'
 import { boxOf, contains, eachEdge, regionArea, type Region } from '../geometry/polygon'
 import { distance, project } from '../geometry/segment'
-import { refined, type GraphEdge, type PlaneGraph } from './planeGraph'
+import { edgeKey, refined, type GraphEdge, type PlaneGraph } from './planeGraph'
 
 export type Triangle = readonly [number, number, number]
 
@@ -42,9 +42,9 @@ function joined(points: readonly Point[], edges: readonly GraphEdge[]): readonly
   const sides = new Set<string>()
   triangles.forEach((from, i) => {
     const to = triangles[i % 3 === 2 ? i - 2 : i + 1] ?? from
-    if (halfedges[i] === -1 || from < to) sides.add(from < to ? `${from},${to}` : `${to},${from}`)
+    if (halfedges[i] === -1 || from < to) sides.add(edgeKey(from, to))
   })
-  if (edges.every(({ from, to }) => sides.has(from < to ? `${from},${to}` : `${to},${from}`)))
+  if (edges.every(({ from, to }) => sides.has(edgeKey(from, to))))
     return Array.from({ length: triangles.length / 3 }, (_, i): Triangle => [
       triangles[3 * i] ?? 0,
       triangles[3 * i + 1] ?? 0,

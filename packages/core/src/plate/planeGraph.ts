@@ -11,6 +11,9 @@ export interface GraphEdge {
   readonly to: number
 }
 
+/** The same for a piece whichever way it is looked along. */
+export const edgeKey = (from: number, to: number): string => (from < to ? `${from},${to}` : `${to},${from}`)
+
 /** Points and straight pieces that meet in points only. */
 export interface PlaneGraph {
   readonly points: readonly Point[]
@@ -48,7 +51,7 @@ export function planeGraph(region: Region, lines: readonly Line[], singles: read
   for (const chain of chains)
     chain.slice(1).forEach((to, i) => {
       const from = chain[i] ?? to
-      const key = from < to ? `${from},${to}` : `${to},${from}`
+      const key = edgeKey(from, to)
       edges.set(key, edges.get(key) ?? { from: Math.min(from, to), to: Math.max(from, to) })
     })
   return { points, edges: [...edges.values()], onLines: chains.slice(sides.length), onPoints }

@@ -4,7 +4,7 @@ import type { ProjectState } from '../derivation/project'
 import { labelOf, memberFacts, splitExpanded } from '../document/labels'
 import { feedingOf, type Feeding } from './feeding'
 import { columnRows, type PathRow } from './pathRows'
-import { reductionsOfChain, type ReductionView } from '../derivation/reductions'
+import { least, reductionsOfChain, type ReductionView } from '../derivation/reductions'
 
 /** One length of a column, from its level down to the next. */
 export interface StripRow {
@@ -90,9 +90,6 @@ function usesOf(state: ProjectState, chain: readonly Place[]): readonly UseArea[
     .filter(([, area]) => chain.some(({ floor, row }) => Math.abs(area(floor.rundown.tops, row)) > least))
     .map(([id, area]) => ({ name: names.get(id) ?? id, area }))
 }
-
-/** A floor area that counts, m². */
-const least = 0.01
 
 function stripRows(
   state: ProjectState,

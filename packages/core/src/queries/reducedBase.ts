@@ -1,7 +1,7 @@
 import { readCase } from '../derivation/cells'
 import { expandedAt } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
-import { reducedForces } from '../derivation/reductions'
+import { footKey, reducedFeet } from '../derivation/reductions'
 import { labelOf } from '../document/labels'
 
 /** One column at the base, in a case of imposed load: its force whole, and reduced for area or storeys, N. */
@@ -17,11 +17,16 @@ export function reducedBase(state: ProjectState, caseId: string): readonly Reduc
   const [floor] = state.floors
   if (!floor) return []
   const at = readCase(state, caseId)
-  const { foot } = reducedForces(state)
+  const feet = reducedFeet(state)
   const rows = floor.operator.plan.frame.columns.map(({ member }, row) => {
     const expandedId = expandedAt(floor, member.id)
     const whole = at(floor.rundown.feet, row)
-    return { expandedId, label: labelOf(state.document, member.id), whole, reduced: foot(expandedId, caseId) ?? whole }
+    return {
+      expandedId,
+      label: labelOf(state.document, member.id),
+      whole,
+      reduced: feet.get(footKey(expandedId, caseId)) ?? whole,
+    }
   })
   return rows.some(({ whole, reduced }) => whole !== reduced) ? rows.filter(({ whole }) => whole !== 0) : []
 }

@@ -3,7 +3,7 @@ import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 import { Section } from '../../sheet/Sheet'
 import { CopyButton, tabbed } from '../../ui/CopyButton'
-import { ColumnTable } from './ColumnTable'
+import { BesideStrip, ColumnTable } from './ColumnTable'
 
 const [width, rowHeight, head] = [84, 30, 30]
 /** Below this floor is none, m². */
@@ -33,7 +33,7 @@ export function AreaLines({ view, picked }: { readonly view: ColumnView; readonl
       title="Floor by use, from each level up"
       aside={<CopyButton kind="link" label="Copy the areas" text={text} />}
     >
-      <Rows>
+      <BesideStrip>
         <AreaStrip parts={parts} />
         <ColumnTable aria-label="Floor by use">
           <thead>
@@ -59,7 +59,7 @@ export function AreaLines({ view, picked }: { readonly view: ColumnView; readonl
             ))}
           </tbody>
         </ColumnTable>
-      </Rows>
+      </BesideStrip>
     </Section>
   )
 }
@@ -105,11 +105,6 @@ function AreaStrip({ parts }: { readonly parts: readonly (readonly number[])[] }
   )
 }
 
-const Rows = styled.div`
-  display: flex;
-  gap: 12px;
-  padding: 0 20px;
-`
 const Sample = styled.span`
   display: inline-block;
   width: 9px;

@@ -2,6 +2,7 @@ import { formatQuantity, formatValue, unitOf, type MemberView } from '@hedrion/c
 import styled from 'styled-components'
 import { SheetPicture } from '../../sheet/SheetPicture'
 import { useFormat } from '../../compute/SessionContext'
+import { colourOfMark } from '../../drawing/marks'
 import type { Mark } from '../../drawing/scene'
 
 const [width, height] = [440, 132]
@@ -17,7 +18,7 @@ export function BeamSketch({ view, mark }: { readonly view: MemberView; readonly
   const labelled = roomy(lines.map(([s0, s1]) => [x(s0), x(s1)] as const))
   const first = Math.min(...labelled)
   const pointLoads = together([...points, ...lands.flatMap(({ at, force }) => (at === null ? [] : [{ s: at, force }]))])
-  const colour = mark === 'plain' || mark === 'notCarried' ? 'var(--quiet)' : `var(--${mark})`
+  const colour = colourOfMark(mark)
   return (
     <Picture viewBox={`0 0 ${width} ${height}`} role="img" aria-label="The load on the beam and its reactions">
       {lines.map(([s0, s1, q0, q1], i) => (

@@ -7,7 +7,6 @@ import {
   type NumberFormat,
   type PathRow,
 } from '@hedrion/core'
-import styled from 'styled-components'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { usePicked } from '../../sheet/PickedTools'
 import { Scope } from '../../sheet/Scope'
@@ -17,7 +16,7 @@ import { useLook } from '../../state/look'
 import { CopyButton, tabbed } from '../../ui/CopyButton'
 import { AreaLines } from './AreaLines'
 import { ColumnStrip } from './ColumnStrip'
-import { ColumnTable } from './ColumnTable'
+import { BesideStrip, ColumnTable } from './ColumnTable'
 import { ReductionLines } from './ReductionLines'
 
 /** A column from the roof to its base: what each level adds, and what the picked length gathers. */
@@ -85,7 +84,7 @@ interface LengthsProps {
 function Lengths({ view, picked, caseId }: LengthsProps) {
   const [, change] = useLook()
   return (
-    <Rows>
+    <BesideStrip>
       <ColumnStrip view={view} picked={picked} />
       <ColumnTable aria-label="From the roof down">
         <thead>
@@ -126,7 +125,7 @@ function Lengths({ view, picked, caseId }: LengthsProps) {
           ))}
         </tbody>
       </ColumnTable>
-    </Rows>
+    </BesideStrip>
   )
 }
 
@@ -173,9 +172,3 @@ const references: Readonly<Record<PathRow['kind'], string>> = {
 
 const enterText = ({ kind, label }: PathRow): string =>
   kind === 'ownWeight' ? 'own weight' : kind === 'column' ? `column ${label} above` : `from ${label}`
-
-const Rows = styled.div`
-  display: flex;
-  gap: 12px;
-  padding: 0 20px;
-`

@@ -27,3 +27,16 @@ export const ColumnTable = styled.table`
     background: var(--accent-soft);
   }
 `
+
+/** The same across the sheet. */
+export const WideTable = styled(ColumnTable)`
+  width: calc(100% - 40px);
+  margin: 0 20px;
+`
+
+/** A strip that grows downwards, and its table beside it. */
+export const BesideStrip = styled.div`
+  display: flex;
+  gap: 12px;
+  padding: 0 20px;
+`

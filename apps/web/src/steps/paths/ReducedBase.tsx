@@ -1,12 +1,11 @@
 import { formatValue, unitOf } from '@hedrion/core'
-import styled from 'styled-components'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { byNumber } from '../../ui/byNumber'
 import { CopyButton, tabbed } from '../../ui/CopyButton'
-import { ColumnTable } from './ColumnTable'
+import { WideTable } from './ColumnTable'
 import { ReductionNote } from './ReductionNote'
 
 /** With and without reduction of the imposed load, for all columns at the base. */
@@ -34,7 +33,7 @@ export function ReducedBase({ caseId }: { readonly caseId: string }) {
       title="Reduced for area or storeys, at the base"
       aside={<CopyButton kind="link" label="Copy the table" text={text} />}
     >
-      <Wide aria-label="Reduced for area or storeys, at the base">
+      <WideTable aria-label="Reduced for area or storeys, at the base">
         <thead>
           <tr>
             <th>column</th>
@@ -70,13 +69,8 @@ export function ReducedBase({ caseId }: { readonly caseId: string }) {
             </td>
           </tr>
         </tfoot>
-      </Wide>
+      </WideTable>
       <ReductionNote />
     </Section>
   )
 }
-
-const Wide = styled(ColumnTable)`
-  width: calc(100% - 40px);
-  margin: 0 20px;
-`

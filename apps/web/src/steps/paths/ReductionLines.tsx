@@ -1,10 +1,9 @@
 import { formatValue, unitOf, type ColumnView, type ReductionView } from '@hedrion/core'
-import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 import { Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { CopyButton, tabbed } from '../../ui/CopyButton'
-import { ColumnTable } from './ColumnTable'
+import { WideTable } from './ColumnTable'
 import { ReductionNote } from './ReductionNote'
 
 interface ReductionLinesProps {
@@ -46,7 +45,7 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
   }
   return (
     <Section title="Reduced for area or storeys" aside={<CopyButton kind="link" label="Copy the table" text={text} />}>
-      <Wide aria-label="Reduced for area or storeys">
+      <WideTable aria-label="Reduced for area or storeys">
         <thead>
           <tr>
             <th>level</th>
@@ -65,7 +64,7 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
             </tr>
           ))}
         </tbody>
-      </Wide>
+      </WideTable>
       <ReductionNote
         before={
           reductions.some((row) => typeof row?.byStoreys === 'number')
@@ -76,11 +75,6 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
     </Section>
   )
 }
-
-const Wide = styled(ColumnTable)`
-  width: calc(100% - 40px);
-  margin: 0 20px;
-`
 
 interface CellsProps {
   readonly row: ReductionView | null

@@ -1,6 +1,7 @@
 import { formatValue, unitOf, type StripView } from '@hedrion/core'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
+import { colourOfMark } from '../../drawing/marks'
 import type { Mark } from '../../drawing/scene'
 import { SheetPicture } from '../../sheet/SheetPicture'
 
@@ -15,7 +16,7 @@ export function StripSketch({ strip, mark }: { readonly strip: StripView; readon
   const loads = strip.pieces.flatMap((piece) => piece.loads)
   const top = Math.max(1e-9, ...loads.map(({ q }) => Math.abs(q)))
   const x = (u: number) => left + ((right - left) * u) / length
-  const colour = mark === 'plain' || mark === 'notCarried' ? 'var(--quiet)' : `var(--${mark})`
+  const colour = colourOfMark(mark)
   const held = (u: number) => Math.min(right - 26, Math.max(left + 26, x(u)))
   return (
     <Picture viewBox={`0 0 ${width} ${height}`} role="img" aria-label="The strip with its loads and reactions">
