@@ -45,6 +45,8 @@ export {
   type PointLoad,
   type Stair,
   type Barrier,
+  type StiffElement,
+  type StoreyForces,
   type Rec,
   type RecOf,
   type Section,
@@ -147,6 +149,7 @@ export type {
   StrutView,
   StairView,
   BarrierView,
+  StiffView,
 } from './queries/floorView'
 export type { MemberView, SupportView } from './queries/memberView'
 export type { ColumnView, StripRow } from './queries/columnView'
@@ -160,6 +163,7 @@ export type { StripPieceView, StripView } from './queries/stripView'
 export type { ReductionView } from './derivation/reductions'
 export type { SpaceSurface } from './queries/surfacesInSpace'
 export type { EnvelopeRow, GoverningRival, GoverningSide, GoverningTerm, GoverningView } from './queries/envelopeViews'
+export type { ElementView, LateralView, StoreyView } from './queries/lateralView'
 export type { KeySum } from './queries/keySums'
 export type { MassRow } from './queries/massViews'
 export type { WindProfile } from './queries/windProfile'
@@ -172,11 +176,22 @@ export { lineMore, readFreeGrid, readSpacings, type ReadGrid } from './editing/g
 export { gridMoveEdits } from './editing/gridMove'
 export { buildUpWeight } from './actions/ownWeight'
 export { isTypedLoad, typedValue, type TypedLoad } from './actions/typedLoads'
-export { barrierCase, buildUps, isHorizontal, selfWeight, windDirectionOf, windDirections } from './actions/cases'
+export {
+  barrierCase,
+  buildUps,
+  hasStoreyForces,
+  isHorizontal,
+  isLateral,
+  lateralCase,
+  selfWeight,
+  windDirectionOf,
+  windDirections,
+} from './actions/cases'
 export { atBends, type LoadLine, type LoadPoint } from './rundown/memberLines'
 export type { RuleId } from './combinations/ruleSets'
 export { panelsInRings } from './editing/panelsInRings'
 export { edgeMoved } from './editing/slabEdge'
+export { shownAsCsv, shownAsTabbed } from './exchange/tables'
 export { barriersAlong, drawRecord, leastPoints, tools, type Made, type Tool } from './editing/drawn'
 export { readLengths } from './editing/lengthsText'
 export { addLevelEdits, layoutOfLevelEdits, removeLevelEdits, storeyHeightEdits } from './editing/levels'

@@ -25,6 +25,8 @@ import type {
   Section,
   Slope,
   Stair,
+  StiffElement,
+  StoreyForces,
   Strut,
   WallRun,
 } from '../src/document/recordKinds'
@@ -304,6 +306,36 @@ export class Building {
       use: 'B',
       value: null,
       height: 1.1,
+      ...more,
+    })
+  }
+
+  stiffElement(layout: Layout, path: readonly Point[], more: More<StiffElement> = {}): StiffElement {
+    return this.add({
+      kind: 'stiffElement',
+      id: newId('stiffElement', this.random),
+      layout: layout.id,
+      label: this.#label('E'),
+      path,
+      sort: 'given',
+      thickness: 0.2,
+      material: this.weightless.id,
+      section: null,
+      diagonals: 1,
+      stiffness: 1e8,
+      ...more,
+    })
+  }
+
+  storeyForces(more: More<StoreyForces> = {}): StoreyForces {
+    return this.add({
+      kind: 'storeyForces',
+      id: newId('storeyForces', this.random),
+      name: 'push',
+      angle: 0,
+      share: 0.1,
+      aside: 0,
+      forces: [],
       ...more,
     })
   }

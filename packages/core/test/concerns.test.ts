@@ -134,6 +134,43 @@ const triggers: readonly Trigger[] = [
     says: /^Barrier H1 has no use behind it, so nothing says how hard people press\./,
   },
   {
+    code: 'storey.unheld',
+    make: storeyWith(({ building, layout }) => {
+      building.stiffElement(layout, line([0, 0], [6, 0]))
+      building.storeyForces({ angle: Math.PI / 2, share: 0.5 })
+    }),
+    says: /^The storey under level Top cannot hold 7\.2 kN: no stiff element runs the way of the force\. Draw one that does\. The storey forces above stop there\.$/,
+  },
+  {
+    code: 'storey.unheld',
+    make: storeyWith(({ building, layout }) => {
+      building.stiffElement(layout, line([0, 0], [6, 0]))
+      building.storeyForces({ share: 0.5 })
+    }),
+    says: /^The storey under level Top cannot hold 7\.2 kN: its stiff elements do not keep the floor from turning\./,
+  },
+  {
+    code: 'stiffElement.no-section',
+    make: storeyWith(({ building, layout }) =>
+      building.stiffElement(layout, line([0, 0], [6, 0]), { sort: 'bracing' }),
+    ),
+    says: /^Bracing E1 has no section, so it has no stiffness and takes nothing\. Give its diagonals a section\.$/,
+  },
+  {
+    code: 'stiffElement.on-nothing',
+    make: () => {
+      const building = new Building()
+      const [, low, high] = ['Base', 'Low', 'High'].map((name, i) => building.level(name, 3 * i))
+      if (!low || !high) throw new Error('levels')
+      const [under, over] = [building.layout('Under', null, low), building.layout('Over', null, high)]
+      building.panel(under, rectangle(0, 0, 6, 4))
+      building.stiffElement(under, line([0, 0], [6, 0]))
+      building.stiffElement(over, line([0, 2], [6, 2]))
+      return building
+    },
+    says: /^Under level High stiff element E2 ends above the ground: its force goes on through the floor, its moment has nothing to stand on\. Draw it further down\.$/,
+  },
+  {
     code: 'panel.overlap',
     make: storeyWith(({ building, layout }) => building.panel(layout, rectangle(4, 0, 8, 4))),
     says: /^Panels P\d and P\d lie over each other by 8\.0 m², so the load there counts twice\./,

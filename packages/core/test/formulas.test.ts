@@ -21,6 +21,7 @@ const dimensions: Readonly<Record<Quantity, readonly [length: number, mass: numb
   moment: [2, 1, -2],
   lineMoment: [1, 1, -2],
   lineLoad: [0, 1, -2],
+  stiffness: [0, 1, -2],
   pressure: [-1, 1, -2],
   unitWeight: [-2, 1, -2],
   density: [-3, 1, 0],

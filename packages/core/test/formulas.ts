@@ -1,4 +1,7 @@
 import * as barriers from '../src/actions/barriers'
+import * as elementShare from '../src/actions/lateral/elementShare'
+import * as stiffness from '../src/actions/lateral/stiffness'
+import * as storeyForce from '../src/actions/lateral/storeyForce'
 import * as ownWeight from '../src/actions/ownWeight'
 import * as reduction from '../src/actions/reduction'
 import * as liveReduction from '../src/actions/liveReduction'
@@ -37,6 +40,9 @@ export const formulas: ReadonlyMap<string, AnyFormula> = new Map(
     wall,
     stairs,
     barriers,
+    elementShare,
+    stiffness,
+    storeyForce,
     coefficients,
     wind,
     landing,

@@ -211,6 +211,7 @@ test('every query answers on an empty document, on one of a basis alone, and to 
     { kind: 'governing', set: 'strength', key: 'x' },
     { kind: 'why', address: 'x' },
     { kind: 'concerns' },
+    { kind: 'lateral', caseId: 'wind/west' },
     { kind: 'reducedBase', caseId: 'imposed/C' },
     { kind: 'strip', expandedId: 'panel:x@level:y', caseId: 'imposed/C', at: null },
     { kind: 'results', only: null },

@@ -25,6 +25,24 @@ export function BalanceBar() {
   )
 }
 
+/** Storey forces go down by what holds the floors. */
+function Held({ balance: { caseId, applied, atSupports, notCarried } }: { readonly balance: Balance }) {
+  return (
+    <>
+      <Term name="applied" value={applied} address={`applied:${caseId}`} />
+      <Term name="→ into the ground by stiff elements" value={atSupports} />
+      <Word>·</Word>
+      {Math.abs(notCarried) >= nothing ? (
+        <Lost>
+          <Value value={notCarried} quantity="force" /> not held
+        </Lost>
+      ) : (
+        <Word>nothing missing</Word>
+      )}
+    </>
+  )
+}
+
 const sentenceCase = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** A newton is rounding. */
@@ -32,6 +50,7 @@ const nothing = 1
 
 function Terms({ balance }: { readonly balance: Balance }) {
   const { caseId, applied, onMembers, atSupports, notCarried, handedOn } = balance
+  if (handedOn === 'stiffElements') return <Held balance={balance} />
   if (handedOn)
     return (
       <>

@@ -96,6 +96,7 @@ const elementSteps = {
   pointLoad: 'actions',
   stair: 'actions',
   barrier: 'actions',
+  stiffElement: 'building',
   opening: 'building',
 } as const
 

@@ -127,6 +127,8 @@ export const kindNames: Readonly<Record<Rec['kind'], string>> = {
   pointLoad: 'Point load',
   stair: 'Flight of stairs',
   barrier: 'Barrier',
+  stiffElement: 'Stiff element',
+  storeyForces: 'Storey forces',
   selection: 'Kept selection',
   buildingPart: 'Building part',
 }

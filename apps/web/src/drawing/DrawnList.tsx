@@ -23,6 +23,7 @@ const kinds: readonly Target['kind'][] = [
   'beam',
   'strut',
   'column',
+  'stiff',
   'reaction',
   'level',
   'gridLine',

@@ -17,6 +17,7 @@ import { beamsPart, columnsPart, ordinatesPart, ordinateScale } from './membersP
 import { part, type PlanOptions } from './planOptions'
 import { slopesPart, strutsPart } from './roofPart'
 import { barriersPart, stairsPart } from './stairsPart'
+import { stiffPart } from './stiffPart'
 import { typedLoadsPart } from './typedLoadsPart'
 import { emptyBox, type Label, type Scene, type Shape, type Target } from './scene'
 
@@ -41,6 +42,7 @@ export function planScene(
     columnsPart(floor, options),
     typedLoadsPart(floor, options),
     barriersPart(floor, options),
+    stiffPart(floor),
     lostPart(floor, options),
   ]
   return {
@@ -82,6 +84,7 @@ function boxOfFloor(floor: FloorView, grid: readonly GridLine[]) {
     ...floor.typed.flatMap(({ a, b }) => [a, b]),
     ...floor.stairs.flatMap(({ outline }) => outline),
     ...floor.barriers.flatMap(({ a, b }) => [a, b]),
+    ...floor.stiff.flatMap(({ a, b }) => [a, b]),
   ]
   return points.length > 0 ? boxOf(points) : gridBox(grid)
 }

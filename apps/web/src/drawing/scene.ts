@@ -99,6 +99,7 @@ export interface Target {
     | 'load'
     | 'stair'
     | 'barrier'
+    | 'stiff'
     | 'gridLine'
     | 'level'
     | 'reaction'

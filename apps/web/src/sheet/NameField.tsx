@@ -13,13 +13,16 @@ import type {
   Section,
   Slope,
   Stair,
+  StiffElement,
+  StoreyForces,
   Strut,
 } from '@hedrion/core'
 import { kindNames, useEdit, useNote } from '../compute/useEdit'
 import { TextLine } from '../ui/TextLine'
 
-type Named = LoadKey | Section | Material | Level
-type Labelled = Member | Strut | Panel | Opening | Slope | Patch | GridLine | LineLoad | PointLoad | Stair | Barrier
+type Named = LoadKey | Section | Material | Level | StoreyForces
+type Labelled =
+  Member | Strut | Panel | Opening | Slope | Patch | GridLine | LineLoad | PointLoad | Stair | Barrier | StiffElement
 
 interface NameFieldProps {
   readonly record: Named | Labelled

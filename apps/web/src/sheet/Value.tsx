@@ -11,17 +11,19 @@ interface ValueProps {
   readonly address?: string | null | undefined
   readonly sign?: boolean
   readonly strong?: boolean
+  /** Left out in a table whose heading says it. */
+  readonly unit?: boolean
 }
 
 /** A number with its unit; clicked, it tells where it came from. */
-export function Value({ value, quantity, address, sign = false, strong = true }: ValueProps) {
+export function Value({ value, quantity, address, sign = false, strong = true, unit: withUnit = true }: ValueProps) {
   const format = useFormat()
   const text = `${sign && value > 0 ? '+' : ''}${formatValue(value, quantity, format)}`
   const unit = unitOf(quantity, format)
   const content = (
     <>
       <Figure data-strong={strong || undefined}>{text}</Figure>
-      {unit !== '' && <Unit> {unit}</Unit>}
+      {withUnit && unit !== '' && <Unit> {unit}</Unit>}
     </>
   )
   if (!address) return <Plain>{content}</Plain>

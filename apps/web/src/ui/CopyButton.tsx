@@ -26,6 +26,3 @@ export function CopyButton({ text, label = 'Copy', kind = 'quiet' }: CopyButtonP
     </Button>
   )
 }
-
-/** Rows as a spreadsheet takes them from the clipboard. */
-export const tabbed = (rows: readonly (readonly string[])[]): string => rows.map((row) => row.join('\t')).join('\n')

@@ -45,11 +45,19 @@ export const constructionImposed = 'construction/imposed'
 
 export const barrierCase = 'barrier/people'
 
-/** Horizontal loads are handed on as they are: no member under them takes them here. */
-export const isHorizontal = (caseId: string): boolean => windDirectionOf(caseId) !== undefined || caseId === barrierCase
+/** The case of a record of storey forces. */
+export const lateralCase = (id: string): string => `lateral/${id.slice(id.indexOf(':') + 1)}`
+export const isLateral = (caseId: string): boolean => caseId.startsWith('lateral/')
 
-/** The construction stage and what presses on barriers stand apart: they are handed on and combined with nothing. */
-export const standsApart = (action: ActionId): boolean => action === 'construction' || action === 'barrier'
+/** Storey forces of whatever origin. */
+export const hasStoreyForces = (caseId: string): boolean => windDirectionOf(caseId) !== undefined || isLateral(caseId)
+
+/** Horizontal loads reach no member under them here. */
+export const isHorizontal = (caseId: string): boolean => hasStoreyForces(caseId) || caseId === barrierCase
+
+/** The construction stage, what presses on barriers and storey forces by weight stand apart: handed on and combined with nothing. */
+export const standsApart = (action: ActionId): boolean =>
+  action === 'construction' || action === 'barrier' || action === 'lateral'
 
 /** Of the construction stage. */
 export const isConstruction = (caseId: string): boolean => caseId.startsWith('construction/')
@@ -87,6 +95,8 @@ export interface OnPlan {
   readonly construction: { readonly permanent: boolean; readonly imposed: boolean }
   readonly wind: boolean
   readonly barriers: boolean
+  /** Records of storey forces by weight. */
+  readonly lateral: readonly { readonly id: string; readonly name: string }[]
 }
 
 export const nothingOnPlan: OnPlan = {
@@ -95,6 +105,7 @@ export const nothingOnPlan: OnPlan = {
   construction: { permanent: false, imposed: false },
   wind: false,
   barriers: false,
+  lateral: [],
 }
 
 export interface GroupOnPlan {
@@ -107,7 +118,7 @@ type FamilyOfCases = Pick<Family, 'groups' | 'actionClauses'>
 /** The actions of a project and their cases, in the fixed order permanent, imposed, roof, wind, then what stands apart. */
 export function actionsOf(
   { groups, actionClauses: clauses }: FamilyOfCases,
-  { groups: used, typed, construction, wind: withWind, barriers }: OnPlan,
+  { groups: used, typed, construction, wind: withWind, barriers, lateral }: OnPlan,
 ): readonly Action[] {
   const parted = new Set(used.filter(({ partitions }) => partitions).map(({ group }) => group))
   const casesOf = (action: 'imposed' | 'roof') =>
@@ -144,25 +155,41 @@ export function actionsOf(
       clause: clauses.roof,
     },
     { id: 'wind', name: 'Wind', nature: 'variable', rule: 'oneAtATime', cases: wind, clause: clauses.wind },
-    {
-      id: 'construction',
-      name: 'Construction',
-      nature: 'variable',
-      rule: 'together',
-      cases: constructionCases(construction),
-      clause: clauses.construction,
-    },
-    {
-      id: 'barrier',
-      name: 'Barriers',
-      nature: 'variable',
-      rule: 'together',
-      cases: barriers ? [{ id: barrierCase, name: 'people at barriers', action: 'barrier', group: null }] : [],
-      clause: clauses.barrier,
-    },
+    ...apartFrom(clauses, { construction, barriers, lateral }),
   ]
   return all.filter(({ cases }) => cases.length > 0)
 }
+
+/** What stands apart from combinations. */
+const apartFrom = (
+  clauses: FamilyOfCases['actionClauses'],
+  { construction, barriers, lateral }: Pick<OnPlan, 'construction' | 'barriers' | 'lateral'>,
+): readonly Action[] => [
+  {
+    id: 'construction',
+    name: 'Construction',
+    nature: 'variable',
+    rule: 'together',
+    cases: constructionCases(construction),
+    clause: clauses.construction,
+  },
+  {
+    id: 'barrier',
+    name: 'Barriers',
+    nature: 'variable',
+    rule: 'together',
+    cases: barriers ? [{ id: barrierCase, name: 'people at barriers', action: 'barrier', group: null }] : [],
+    clause: clauses.barrier,
+  },
+  {
+    id: 'lateral',
+    name: 'Storey forces by weight',
+    nature: 'variable',
+    rule: 'oneAtATime',
+    cases: lateral.map(({ id, name }) => ({ id: lateralCase(id), name, action: 'lateral', group: null })),
+    clause: clauses.lateral,
+  },
+]
 
 const constructionCases = ({ permanent, imposed }: OnPlan['construction']): readonly LoadCase[] => [
   ...(permanent

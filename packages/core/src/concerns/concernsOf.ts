@@ -6,6 +6,7 @@ import type { Concern } from '../outcome/outcome'
 import { frameConcerns, sameLabels, crossedOutlines } from './frame'
 import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing } from './idle'
 import { jointConcerns } from './joints'
+import { lateralConcerns } from './lateral'
 import { lostLoads, strandedColumns } from './lostLoads'
 import { overlappingPanels, overlappingSlopes } from './overlaps'
 import { reducedBesidePsi } from './reductions'
@@ -50,6 +51,7 @@ const checks: readonly Check[] = [
   ruleLacks,
   coarsePlates,
   reducedBesidePsi,
+  lateralConcerns,
 ]
 
 const rank = { blocking: 0, caution: 1, note: 2 } as const

@@ -27,8 +27,8 @@ export function patchesOnNothing({ document, floors }: ProjectState): readonly C
 export function layoutsOnNoLevel({ document, levels }: ProjectState): readonly Concern[] {
   const standing = new Set(levels.map(({ layoutId }) => layoutId))
   const holding = new Set(
-    (['member', 'panel', 'wallRun', 'lineLoad', 'pointLoad', 'stair', 'barrier'] as const).flatMap((kind) =>
-      recordsOf(document, kind).map(({ layout }) => layout),
+    (['member', 'panel', 'wallRun', 'lineLoad', 'pointLoad', 'stair', 'barrier', 'stiffElement'] as const).flatMap(
+      (kind) => recordsOf(document, kind).map(({ layout }) => layout),
     ),
   )
   return recordsOf(document, 'layout').flatMap(({ id, name }): Concern[] =>

@@ -97,6 +97,14 @@ const ranges: readonly UsualRange[] = [
     read: (r) => (r.kind === 'barrier' && r.value !== null && r.value > 0 ? [r.value] : []),
   },
   {
+    field: 'thickness',
+    name: 'thickness of a stiff wall',
+    quantity: 'smallLength',
+    from: 0.05,
+    to: 2,
+    read: (r) => (r.kind === 'stiffElement' && r.sort === 'wall' ? [r.thickness] : []),
+  },
+  {
     field: 'waist',
     name: 'waist of a flight',
     quantity: 'smallLength',

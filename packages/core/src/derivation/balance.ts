@@ -1,27 +1,28 @@
-import { barrierCase, isHorizontal, windDirectionOf } from '../actions/cases'
+import { barrierCase, isHorizontal } from '../actions/cases'
 import { pressedOnBarriers } from './barriers'
 import { readCase } from './cells'
 import type { FloorState } from './floorStates'
+import { hasStiffElements, shareStoreyForces, storeyForcesOf, storeysOf, type StoreyForcesOfCase } from './lateral'
 import type { ProjectState } from './project'
 
 /** The sum of one case: what was applied, what reached members, what reached supports, what is missing. N. */
 export interface Balance {
   readonly caseId: string
-  /** Gravity: downwards. Wind: along the wind. Barriers: outwards all round. */
+  /** Gravity: downwards. Storey forces: along their push. Barriers: outwards all round. */
   readonly applied: number
   readonly onMembers: number
   readonly atSupports: number
   readonly notCarried: number
-  /** What is horizontal is handed on as it is and reaches no support here. */
-  readonly handedOn: 'storeyForces' | 'barriers' | null
+  /**
+   * What is horizontal is handed on as it is and reaches no member here: storey forces reach the ground by stiff elements where the
+   * project says what those are, else no support at all.
+   */
+  readonly handedOn: 'storeyForces' | 'stiffElements' | 'barriers' | null
 }
 
 export function balanceOf(state: ProjectState, caseId: string): Balance {
-  const direction = windDirectionOf(caseId)
-  if (direction) {
-    const total = state.wind?.results.find((result) => result.direction.id === direction)?.total ?? 0
-    return { caseId, applied: total, onMembers: 0, atSupports: 0, notCarried: 0, handedOn: 'storeyForces' }
-  }
+  const forces = storeyForcesOf(state, caseId)
+  if (forces) return balanceOfStoreys(state, forces)
   if (caseId === barrierCase) {
     const applied = pressedOnBarriers(state)
     return { caseId, applied, onMembers: 0, atSupports: 0, notCarried: 0, handedOn: 'barriers' }
@@ -37,6 +38,15 @@ export function balanceOf(state: ProjectState, caseId: string): Balance {
     notCarried: sum(({ rundown }) => rundown.notCarried) + strandedSum(state, caseId),
     handedOn: null,
   }
+}
+
+function balanceOfStoreys(state: ProjectState, forces: StoreyForcesOfCase): Balance {
+  const { caseId, total: applied } = forces
+  if (!hasStiffElements(state))
+    return { caseId, applied, onMembers: 0, atSupports: 0, notCarried: 0, handedOn: 'storeyForces' }
+  const { atFoot, intoGround, unheld } = shareStoreyForces(state, storeysOf(state), forces)
+  const atSupports = atFoot + intoGround
+  return { caseId, applied, onMembers: 0, atSupports, notCarried: unheld, handedOn: 'stiffElements' }
 }
 
 /** Force at the feet of columns that stand on nothing, by the floor that they belong to. */

@@ -4,10 +4,11 @@ import { alike, type CaseEffects } from '../envelopes/extremes'
 import type { Quantity } from '../units/quantity'
 import { caseRow } from './cells'
 import type { FloorState } from './floorStates'
+import { allStoreyForces, shareStoreyForces, storeysOf } from './lateral'
 import type { ProjectState } from './project'
 import { footKey, reducedFeet, reductionOfBeam } from './reductions'
 
-export const effectKinds = ['reaction', 'columnForce', 'storeyShear', 'beamTotal'] as const
+export const effectKinds = ['reaction', 'columnForce', 'storeyShear', 'elementShear', 'beamTotal'] as const
 export type EffectKind = (typeof effectKinds)[number]
 
 /** A result that combinations are made for: what, where and which component. */
@@ -15,7 +16,7 @@ export interface Effect {
   readonly kind: EffectKind
   /** `originId@levelId`; for a storey shear the level at the top of the storey. */
   readonly expandedId: string
-  readonly component: 'Z' | 'N' | 'x' | 'y'
+  readonly component: 'Z' | 'N' | 'x' | 'y' | 'V'
   readonly label: string
   readonly levelName: string
   readonly quantity: Quantity
@@ -35,6 +36,8 @@ export function effectsOf(state: ProjectState, kind: EffectKind): readonly Effec
   switch (kind) {
     case 'storeyShear':
       return storeyShears(state)
+    case 'elementShear':
+      return elementShears(state)
     case 'beamTotal':
       return state.floors.flatMap((floor) => beamTotals(state, floor))
     case 'columnForce':
@@ -115,6 +118,30 @@ function storeyShears(state: ProjectState): readonly Effect[] {
         component,
         label,
         levelName,
+        quantity: 'force',
+        values,
+        combined: alike(values),
+        lower: false,
+      }
+    }),
+  )
+}
+
+/** What stiff elements take of the shear of their storey, along them. */
+function elementShears(state: ProjectState): readonly Effect[] {
+  const storeys = storeysOf(state)
+  const shears = new Map(
+    allStoreyForces(state).map((forces) => [forces.caseId, shareStoreyForces(state, storeys, forces).storeys]),
+  )
+  return storeys.flatMap(({ floor: { level }, elements }, at) =>
+    elements.map(({ expandedId, record }, i): Effect => {
+      const values = Float64Array.from(state.caseIds, (id) => shears.get(id)?.[at]?.elements[i]?.shear ?? 0)
+      return {
+        kind: 'elementShear',
+        expandedId,
+        component: 'V',
+        label: record.label,
+        levelName: level.name,
         quantity: 'force',
         values,
         combined: alike(values),

@@ -5,6 +5,7 @@ import { isTypedLoad } from '../actions/typedLoads'
 import type { Point } from '../geometry/point'
 import type { Source } from '../rundown/sources'
 import { familyOf } from '../standards/families'
+import { tracedSum, type Traced, type TracedTerm } from '../trace/traced'
 import { caseRow, readCase } from './cells'
 import { floorAbove, keyShareOf, type KeyShare } from './floorQueries'
 import type { FloorState } from './floorStates'
@@ -32,6 +33,23 @@ export interface LevelMass {
 /** Every carrying level from the top, with what its floor, its walls and half of the columns above and below weigh. */
 export const levelMasses = (state: ProjectState): readonly LevelMass[] =>
   [...state.floors].reverse().map((floor) => levelMass(state, floor))
+
+const partNames: readonly (readonly [part: keyof MassParts, label: string])[] = [
+  ['permanent', 'permanent: slabs, build-ups, beams, walls, typed loads'],
+  ['columns', 'half of the columns below and above'],
+  ['imposed', 'part of the imposed load'],
+  ['partitions', 'partitions'],
+  ['massOnly', 'what counts as mass only'],
+]
+
+/** What counts for the mass of a level, part by part. */
+export function tracedWeight({ standard }: ProjectState, { parts }: LevelMass): Traced<'force'> {
+  const terms = partNames.flatMap(([part, label]): TracedTerm[] => {
+    const value = parts[part]
+    return value === 0 ? [] : [{ label, value }]
+  })
+  return tracedSum('W', 'force', familyOf(standard.family).mass.clause, terms)
+}
 
 interface Tally {
   readonly parts: Record<keyof MassParts, number>

@@ -63,6 +63,7 @@ export function deriveProject(memo: Memo, document: Document): ProjectState {
     ...loadsOnPlan(document, operators, keys, standard),
     wind: wind !== null,
     barriers: recordsOf(document, 'barrier').some(({ layout }) => operators.has(layout)),
+    lateral: recordsOf(document, 'storeyForces').map(({ id, name }) => ({ id, name })),
   })
   const floors = deriveFloors(memo, document, levels, operators, keys, caseIds, standard)
   return { document, basis, part, standard, levels, floors, keys, actions, caseIds, wind, extent }
@@ -77,7 +78,7 @@ function loadsOnPlan(
   operators: ReadonlyMap<string, LayoutOperator>,
   keys: ReadonlyMap<string, KeyLoads>,
   standard: Standard,
-): Omit<OnPlan, 'wind' | 'barriers'> {
+): Omit<OnPlan, 'wind' | 'barriers' | 'lateral'> {
   const keysOf = keysInUse(document)
   const used = [...operators.keys()].flatMap((id) => keysOf(id).map(([, key]) => key))
   const ofKeys = [...new Set(used)].sort().flatMap((id): GroupOnPlan[] => {

@@ -27,6 +27,7 @@ export const blankBasis = (name: string, random: Random): Basis => ({
   handedLoads: 'exact',
   handedPieces: 4,
   reductions: 'nowhere',
+  wallStiffness: 'bending',
   place: '',
   groundSnow: null,
   siteData: null,

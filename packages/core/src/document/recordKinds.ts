@@ -14,6 +14,7 @@ import {
   type ObjectOf,
 } from './fields'
 import { alongSpan, onLine } from '../geometry/tolerance'
+import { stiffElement, storeyForces } from './lateralKinds'
 import { family, label, ring, source, standardTable, typedLoad } from './recordParts'
 import { useSorts } from './useSorts'
 
@@ -58,6 +59,8 @@ export const recordKinds = {
      * of both; or everywhere, beside psi too.
      */
     reductions: withDefault(oneOf('nowhere', 'withoutPsi', 'lower', 'everywhere'), 'nowhere'),
+    /** How the stiffness of walls against storey forces is estimated: bending alone, or bending and shear. */
+    wallStiffness: withDefault(oneOf('bending', 'bendingAndShear'), 'bending'),
     place: withDefault(text(120), ''),
     /** Characteristic snow load on the ground, Pa. */
     groundSnow: withDefault(nullable(number('pressure', { min: 0, max: 5e4 })), null),
@@ -319,6 +322,8 @@ export const recordKinds = {
     /** Of its top above the level. */
     height: number('length', { above: 0, max: 10 }),
   },
+  stiffElement,
+  storeyForces,
   /** A selection that can be called back: expanded ids; what is gone is passed over. */
   selection: { name: text(60), picked: list(text(120), 5000, 1) },
   /** The body that stands in the wind. */
@@ -376,6 +381,8 @@ export type LineLoad = RecOf<'lineLoad'>
 export type PointLoad = RecOf<'pointLoad'>
 export type Stair = RecOf<'stair'>
 export type Barrier = RecOf<'barrier'>
+export type StiffElement = RecOf<'stiffElement'>
+export type StoreyForces = RecOf<'storeyForces'>
 export type Selection = RecOf<'selection'>
 export type BuildingPart = RecOf<'buildingPart'>
 

@@ -12,6 +12,7 @@ import type {
   PointLoad,
   Slope,
   Stair,
+  StiffElement,
   Strut,
   WallRun,
 } from '../document/recordKinds'
@@ -28,6 +29,7 @@ import {
   usualSharing,
   usualSpan,
   usualFlight,
+  usualStiffElement,
   usualStock,
   usualTruss,
   usualWall,
@@ -55,6 +57,7 @@ export const tools = {
   pointLoad: { name: 'point load', shape: 'point' },
   stair: { name: 'flight of stairs', shape: 'segment' },
   barrier: { name: 'barrier', shape: 'path' },
+  stiffElement: { name: 'stiff element', shape: 'segment' },
 } as const satisfies Record<string, { readonly name: string; readonly shape: 'point' | 'segment' | 'ring' | 'path' }>
 
 export type Tool = keyof typeof tools
@@ -84,6 +87,7 @@ export const letters: Readonly<Record<Tool, string>> = {
   pointLoad: 'F',
   stair: 'Z',
   barrier: 'H',
+  stiffElement: 'E',
 }
 
 export type Made = { readonly ok: true; readonly record: Drawn } | { readonly ok: false; readonly problem: string }
@@ -151,6 +155,7 @@ const makers: Readonly<Record<Tool, Maker>> = {
       closed: closed && path.length > 2,
       ...usualBarrier(document, layout),
     }),
+  stiffElement: drawStiffElement,
   wallRun: (path, base, { document, random, closed = false }) =>
     made<WallRun>({
       kind: 'wallRun',
@@ -263,6 +268,18 @@ function drawStair(points: readonly Point[], base: Base, { document, random }: G
   const usual = usualFlight(document, points)
   if (!usual) return problem('There is no material yet. Add one first.')
   return made<Stair>({ kind: 'stair', id: newId('stair', random), ...base, path: points.slice(0, 2), ...usual })
+}
+
+function drawStiffElement(points: readonly Point[], base: Base, { document, random }: Ground): Made {
+  const usual = usualStiffElement(document)
+  if (!usual) return problem('There is no material yet. Add one first.')
+  return made<StiffElement>({
+    kind: 'stiffElement',
+    id: newId('stiffElement', random),
+    ...base,
+    path: points.slice(0, 2),
+    ...usual,
+  })
 }
 
 function drawPanel(outline: readonly Point[], base: Base, { document, layout, random }: Ground): Made {

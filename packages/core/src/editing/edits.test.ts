@@ -122,7 +122,7 @@ describe('drawing', () => {
       [0, 6],
     ],
     ...(Object.fromEntries(
-      (['joist', 'rafter', 'purlin', 'truss', 'strut', 'stair', 'barrier'] as const).map((tool) => [
+      (['joist', 'rafter', 'purlin', 'truss', 'strut', 'stair', 'barrier', 'stiffElement'] as const).map((tool) => [
         tool,
         [
           [0, 0],
@@ -130,7 +130,10 @@ describe('drawing', () => {
         ],
       ]),
     ) as unknown as Readonly<
-      Record<'joist' | 'rafter' | 'purlin' | 'truss' | 'strut' | 'stair' | 'barrier', [number, number][]>
+      Record<
+        'joist' | 'rafter' | 'purlin' | 'truss' | 'strut' | 'stair' | 'barrier' | 'stiffElement',
+        [number, number][]
+      >
     >),
     bentBeam: [
       [0, 0],

@@ -85,6 +85,12 @@ export function removeLevelEdits(document: Document, level: Level, random: Rando
       layouts,
       random,
     ),
+    ...recordsOf(document, 'storeyForces')
+      .filter(({ forces }) => forces.some((entry) => entry.level === level.id))
+      .map((before): Edit => {
+        const forces = before.forces.filter((entry) => entry.level !== level.id)
+        return { id: before.id, before, after: { ...before, forces } }
+      }),
     { id: level.id, before: level, after: null },
   ]
 }

@@ -54,6 +54,7 @@ const makes: { readonly [K in Drawn['kind']]: (record: Extract<Drawn, { kind: K 
   pointLoad: ({ value, nature, use }) => [value, nature, use],
   stair: ({ waist, riser, material, key }) => [waist, riser, material, key],
   barrier: ({ use, value, height }) => [use, value, height],
+  stiffElement: ({ sort, thickness, material, section, stiffness }) => [sort, thickness, material, section, stiffness],
 }
 
 // each entry takes the record of its kind: TypeScript cannot correlate the two

@@ -14,6 +14,7 @@ import type {
   Rec,
   Slope,
   Stair,
+  StiffElement,
   Strut,
   WallRun,
 } from '../document/recordKinds'
@@ -21,7 +22,8 @@ import type { Point } from '../geometry/point'
 import type { Repeat } from './repeatText'
 
 /** Records that are drawn: they differ in shape only (two points, one, a ring, a path). */
-export type Drawn = Member | Strut | Panel | Opening | Slope | Patch | WallRun | LineLoad | PointLoad | Stair | Barrier
+export type Drawn =
+  Member | Strut | Panel | Opening | Slope | Patch | WallRun | LineLoad | PointLoad | Stair | Barrier | StiffElement
 
 const drawnKinds = [
   'member',
@@ -35,6 +37,7 @@ const drawnKinds = [
   'pointLoad',
   'stair',
   'barrier',
+  'stiffElement',
 ] as const
 
 export const isDrawn = (record: Rec | undefined): record is Drawn =>

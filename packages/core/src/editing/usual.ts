@@ -9,6 +9,7 @@ import type {
   Panel,
   Section,
   Stair,
+  StiffElement,
   WallRun,
 } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
@@ -106,8 +107,7 @@ export function usualFlight(document: Document, [foot = [0, 0], head = [0, 0]]: 
     const { width, waist, riser, material, key } = before
     return { width, rise, waist, riser, material, key }
   }
-  const slab = recordsOf(document, 'panel').find((panel) => panel.slab !== null)?.slab
-  const material = slab?.material ?? recordsOf(document, 'material')[0]?.id
+  const material = massiveMaterial(document)
   return material ? { width: 1.2, rise, waist: 0.16, riser: 0.17, material, key: null } : null
 }
 
@@ -116,4 +116,25 @@ export function usualBarrier(document: Document, { defaultKey }: Layout): Pick<B
   const key = defaultKey ? document.records.get(defaultKey) : undefined
   const before = recordsOf(document, 'barrier').at(-1)
   return { use: key?.kind === 'loadKey' ? key.use : null, value: before?.value ?? null, height: before?.height ?? 1.1 }
+}
+
+type StiffFields = Pick<StiffElement, 'sort' | 'thickness' | 'material' | 'section' | 'diagonals' | 'stiffness'>
+
+/**
+ * As the one drawn before, else a wall of 200 mm (common practice) of what the first slab is made of; null while there is no material.
+ */
+export function usualStiffElement(document: Document): StiffFields | null {
+  const before = recordsOf(document, 'stiffElement').at(-1)
+  if (before) {
+    const { sort, thickness, material, section, diagonals, stiffness } = before
+    return { sort, thickness, material, section, diagonals, stiffness }
+  }
+  const material = massiveMaterial(document)
+  return material && { sort: 'wall', thickness: 0.2, material, section: null, diagonals: 1, stiffness: 1e8 }
+}
+
+/** What the first slab is made of, or the first material. */
+function massiveMaterial(document: Document): Material['id'] | null {
+  const slab = recordsOf(document, 'panel').find((panel) => panel.slab !== null)?.slab
+  return slab?.material ?? recordsOf(document, 'material')[0]?.id ?? null
 }

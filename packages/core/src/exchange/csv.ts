@@ -6,27 +6,16 @@ import {
   envelopeRows,
   memberLoadRows,
   resultStages,
+  stiffElementRows,
   storeyRows,
   type ResultStage,
 } from './results'
-
-type Cell = string | number | boolean | null
-
-/** A cell that a spreadsheet would take for a formula is defused by a leading apostrophe (OWASP, "CSV injection"). */
-function cell(value: Cell): string {
-  if (typeof value === 'number') return String(Number(value.toFixed(9)))
-  const text = value === null ? '' : String(value)
-  const safe = /^[=+\-@\t\r]/.test(text) ? `'${text}` : text
-  return /[",\n\r]/.test(safe) ? `"${safe.replace(/"/g, '""')}"` : safe
-}
+import { csvOf, type Cell } from './tables'
 
 type Column<Row> = readonly [heading: string, read: (row: Row) => Cell]
 
-/** RFC 4180: commas, CRLF, quotes doubled. */
-function csvText<Row>(columns: readonly Column<Row>[], rows: readonly Row[]): string {
-  const lines = [columns.map(([heading]) => heading), ...rows.map((row) => columns.map(([, read]) => read(row)))]
-  return lines.map((cells) => cells.map(cell).join(',')).join('\r\n') + '\r\n'
-}
+const csvText = <Row>(columns: readonly Column<Row>[], rows: readonly Row[]): string =>
+  csvOf([columns.map(([heading]) => heading), ...rows.map((row) => columns.map(([, read]) => read(row)))])
 
 const kilo = (value: number): number => value / 1000
 
@@ -63,6 +52,20 @@ const storeyColumns: readonly Column<RowOf<typeof storeyRows>>[] = [
   ['x [m]', (r) => r.x],
   ['y [m]', (r) => r.y],
   ['z [m]', (r) => r.z],
+]
+
+const elementColumns: readonly Column<RowOf<typeof stiffElementRows>>[] = [
+  ['case', (r) => r.case],
+  ['element', (r) => r.label],
+  ['level', (r) => r.level],
+  ['x0 [m]', (r) => r.x0],
+  ['y0 [m]', (r) => r.y0],
+  ['x1 [m]', (r) => r.x1],
+  ['y1 [m]', (r) => r.y1],
+  ['stiffness [kN/m]', (r) => kilo(r.stiffness)],
+  ['Fx [kN]', (r) => kilo(r.fx)],
+  ['Fy [kN]', (r) => kilo(r.fy)],
+  ['moment over its foot [kNm]', (r) => kilo(r.moment)],
 ]
 
 const barrierColumns: readonly Column<RowOf<typeof barrierRows>>[] = [
@@ -111,6 +114,7 @@ const texts: Readonly<Record<ResultStage, (state: ProjectState) => string>> = {
   cases: (state) => csvText(caseColumns, caseRows(state)),
   memberLoads: (state) => csvText(memberLoadColumns, memberLoadRows(state)),
   storeyForces: (state) => csvText(storeyColumns, storeyRows(state)),
+  stiffElements: (state) => csvText(elementColumns, stiffElementRows(state)),
   barriers: (state) => csvText(barrierColumns, barrierRows(state)),
   combinations: combinationsText,
   envelopes: (state) => csvText(envelopeColumns, envelopeRows(state)),

@@ -1,4 +1,4 @@
-import { barrierCase, windCase } from '../actions/cases'
+import { barrierCase } from '../actions/cases'
 import { listCombinations, countCombinations } from '../combinations/structure'
 import { barriersOn } from '../derivation/barriers'
 import { balanceOf } from '../derivation/balance'
@@ -6,6 +6,7 @@ import { readCase } from '../derivation/cells'
 import { effectKinds, effectsOf } from '../derivation/effects'
 import { expandedAt, lengthOfColumn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
+import { allStoreyForces, shareStoreyForces, storeysOf } from '../derivation/lateral'
 import type { ProjectState } from '../derivation/project'
 import { setsOf, structuresOf, structuresOfSet } from '../derivation/structures'
 import { labelOf } from '../document/labels'
@@ -15,7 +16,15 @@ import type { ActionId } from '../standards/family'
 import { handedLoad, mergingOf } from './handedLoads'
 
 export const resultFormat = 'hedrion-results'
-export const resultStages = ['cases', 'memberLoads', 'storeyForces', 'barriers', 'combinations', 'envelopes'] as const
+export const resultStages = [
+  'cases',
+  'memberLoads',
+  'storeyForces',
+  'stiffElements',
+  'barriers',
+  'combinations',
+  'envelopes',
+] as const
 export type ResultStage = (typeof resultStages)[number]
 
 /** Combinations are written out up to this many per rule; the count says how many there are. */
@@ -25,6 +34,7 @@ const rowsOf = {
   cases: caseRows,
   memberLoads: memberLoadRows,
   storeyForces: storeyRows,
+  stiffElements: stiffElementRows,
   barriers: barrierRows,
   combinations: combinationRows,
   envelopes: envelopeRows,
@@ -118,11 +128,11 @@ export function memberLoadSums(state: ProjectState): Readonly<Record<string, num
   return sums
 }
 
-/** Storey forces of every wind case, with the point where they act. */
+/** Storey forces of every case that has them, with the point where they act. */
 export function storeyRows(state: ProjectState) {
-  return (state.wind?.results ?? []).flatMap(({ direction, storeys }) =>
+  return allStoreyForces(state).flatMap(({ caseId, storeys }) =>
     storeys.map(({ force: { levelId, fx, fy, x, y, z } }) => ({
-      case: windCase(direction.id),
+      case: caseId,
       level: labelOf(state.document, levelId),
       levelId,
       fx,
@@ -131,6 +141,32 @@ export function storeyRows(state: ProjectState) {
       y,
       z: z + (state.basis?.ground ?? 0),
     })),
+  )
+}
+
+/**
+ * What every stiff element takes of those storey forces in the storey under its level: a force in plan, and the moment in its plane
+ * over its foot. N, N·m, m; its stiffness N/m.
+ */
+export function stiffElementRows(state: ProjectState) {
+  const held = storeysOf(state)
+  return allStoreyForces(state).flatMap((forces) =>
+    shareStoreyForces(state, held, forces).storeys.flatMap(({ storey, elements }) =>
+      elements.map(({ element: { expandedId, record, a, b, along, stiffness }, shear, moment }) => ({
+        case: forces.caseId,
+        element: expandedId,
+        label: record.label,
+        level: storey.floor.level.name,
+        x0: a[0],
+        y0: a[1],
+        x1: b[0],
+        y1: b[1],
+        fx: shear * along[0],
+        fy: shear * along[1],
+        moment,
+        stiffness: stiffness?.value ?? 0,
+      })),
+    ),
   )
 }
 

@@ -21,6 +21,7 @@ import { elevationView, type ElevationAxis } from './elevationView'
 import { envelopeRows, governing } from './envelopeViews'
 import { floorView } from './floorView'
 import { keySums } from './keySums'
+import { lateralView } from './lateralView'
 import { massViews } from './massViews'
 import { memberView } from './memberView'
 import { formatOf, overview } from './overview'
@@ -57,6 +58,7 @@ export type Query =
   | { readonly kind: 'keys' }
   | { readonly kind: 'keySums' }
   | { readonly kind: 'masses' }
+  | { readonly kind: 'lateral'; readonly caseId: string }
   | { readonly kind: 'reducedBase'; readonly caseId: string }
   | { readonly kind: 'walls'; readonly levelId: string }
   | { readonly kind: 'wind' }
@@ -94,6 +96,7 @@ const answers = {
   keys: (state) => [...state.keys.values()],
   keySums: (state) => keySums(state),
   masses: (state) => massViews(state),
+  lateral: (state, { caseId }) => lateralView(state, caseId),
   reducedBase: (state, { caseId }) => reducedBase(state, caseId),
   walls: (state, { levelId }) => wallRows(state, levelId),
   wind: (state) => (state.wind ? { ...state.wind, extent: state.extent } : null),

@@ -1,7 +1,7 @@
-import { windDirectionOf } from '../actions/cases'
 import { readCase } from '../derivation/cells'
 import { heightAt } from '../building/slopes'
 import { expandedAt, lengthOfColumn } from '../derivation/floorQueries'
+import { storeyForcesOf } from '../derivation/lateral'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
 import type { Point } from '../geometry/point'
@@ -30,7 +30,7 @@ export interface ElevationView {
     readonly z: number
     readonly carrying: boolean
   }[]
-  /** Storey forces of a wind case, N; `along` in the plane of the view, `across` away from the viewer. */
+  /** Storey forces of the case, N; `along` in the plane of the view, `across` away from the viewer. */
   readonly forces: readonly {
     readonly levelId: string
     readonly z: number
@@ -104,9 +104,9 @@ function columnsOf(state: ProjectState, i: 0 | 1, caseId: string): readonly Elev
 }
 
 function forcesOf(state: ProjectState, axis: ElevationAxis, caseId: string): ElevationView['forces'] {
-  const wind = state.wind?.results.find(({ direction }) => direction.id === windDirectionOf(caseId))
+  const forces = storeyForcesOf(state, caseId)
   const ground = state.basis?.ground ?? 0
-  return (wind?.storeys ?? []).map(({ force: { levelId, z: above, fx, fy } }) => {
+  return (forces?.storeys ?? []).map(({ force: { levelId, z: above, fx, fy } }) => {
     const z = above + ground
     return axis === 'x' ? { levelId, z, along: fx, across: fy } : { levelId, z, along: fy, across: -fx }
   })

@@ -9,7 +9,7 @@ import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
 import { labelOf, memberOf, panelOf, sectionOf } from '../document/labels'
-import type { Member, Panel, Strut } from '../document/recordKinds'
+import type { Member, Panel, StiffElement, Strut } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { centroid, type Region } from '../geometry/polygon'
 import { memberLoads, type LoadLine, type LoadPoint } from '../rundown/memberLines'
@@ -150,6 +150,16 @@ export interface OpeningView {
   readonly outline: readonly Point[]
 }
 
+/** What holds the floor against horizontal forces: its own elements, not those that pass it from above. */
+export interface StiffView {
+  readonly id: string
+  readonly expandedId: string
+  readonly label: string
+  readonly sort: StiffElement['sort']
+  readonly a: Point
+  readonly b: Point
+}
+
 /** One level as the plan draws it, for one case. */
 export interface FloorView {
   readonly levelId: string
@@ -166,6 +176,7 @@ export interface FloorView {
   readonly struts: readonly StrutView[]
   readonly stairs: readonly StairView[]
   readonly barriers: readonly BarrierView[]
+  readonly stiff: readonly StiffView[]
   readonly area: number
 }
 
@@ -190,6 +201,7 @@ export function floorView(state: ProjectState, levelId: string, caseId: string):
     struts: strutViews(state, floor),
     stairs: stairViews(state, floor, caseId),
     barriers: barrierViews(state, floor, caseId),
+    stiff: stiffViews(state, floor),
     area: floorArea(state, floor),
   }
 }
@@ -321,6 +333,11 @@ function stairViews(state: ProjectState, floor: FloorState, caseId: string): rea
     ]
   })
 }
+
+const stiffViews = ({ document }: ProjectState, floor: FloorState): readonly StiffView[] =>
+  recordsOf(document, 'stiffElement').flatMap(({ id, label, sort, layout, path: [a, b] }) =>
+    layout === floor.floor.layoutId && a && b ? [{ id, expandedId: expandedAt(floor, id), label, sort, a, b }] : [],
+  )
 
 const barrierViews = (state: ProjectState, floor: FloorState, caseId: string): readonly BarrierView[] =>
   barriersOn(state, floor).map(({ barrier: { id, label }, a, b, outward, load }) => {

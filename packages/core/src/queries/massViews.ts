@@ -1,8 +1,8 @@
-import { levelMasses, type LevelMass, type MassParts } from '../derivation/masses'
+import { levelMasses, tracedWeight, type LevelMass } from '../derivation/masses'
 import type { ProjectState } from '../derivation/project'
 import { familyOf } from '../standards/families'
 import { formula } from '../trace/formula'
-import { given, tracedSum, type Traced, type TracedTerm } from '../trace/traced'
+import { given, type Traced } from '../trace/traced'
 import { gravity } from '../units/quantity'
 
 /** Mass of what weighs W. */
@@ -26,24 +26,12 @@ export function massViews(state: ProjectState): { readonly clause: string; reado
   return { clause: familyOf(state.standard.family).mass.clause, rows }
 }
 
-const parts: readonly (readonly [part: keyof MassParts, label: string])[] = [
-  ['permanent', 'permanent: slabs, build-ups, beams, walls, typed loads'],
-  ['columns', 'half of the columns below and above'],
-  ['imposed', 'part of the imposed load'],
-  ['partitions', 'partitions'],
-  ['massOnly', 'what counts as mass only'],
-]
-
 /** `mass:LEVEL`: the weight of a level part by part, over g. */
 export function massOfLevel(state: ProjectState, levelId: string): Traced | null {
   const level = levelMasses(state).find((entry) => entry.levelId === levelId)
   if (!level) return null
-  const terms = parts.flatMap(([part, label]): TracedTerm[] => {
-    const value = level.parts[part]
-    return value === 0 ? [] : [{ label, value }]
-  })
   return massOfWeight({
-    W: tracedSum('W', 'force', familyOf(state.standard.family).mass.clause, terms),
+    W: tracedWeight(state, level),
     g: given('g', 'acceleration', gravity, 'standard acceleration of free fall'),
   })
 }

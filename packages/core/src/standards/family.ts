@@ -5,7 +5,7 @@ import type { Table } from '../trace/table'
 
 export type { UseSort }
 export type FamilyId = Basis['family']
-export type ActionId = 'permanent' | 'imposed' | 'roof' | 'wind' | 'construction' | 'barrier'
+export type ActionId = 'permanent' | 'imposed' | 'roof' | 'wind' | 'construction' | 'barrier' | 'lateral'
 
 /** A use of floors or roofs, as a table of the standard names it. */
 export interface Use {

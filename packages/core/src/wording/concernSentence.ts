@@ -10,6 +10,12 @@ type Sentence = (
 
 const whatIs: Readonly<Record<string, string>> = sourceNames
 
+const unheldReasons: Readonly<Record<string, string>> = {
+  nothing: 'no stiff element stands in it. Draw some',
+  way: 'no stiff element runs the way of the force. Draw one that does',
+  turning: 'its stiff elements do not keep the floor from turning. Draw one beside them',
+}
+
 /** One sentence with its remedy for every code; a test holds the list against the codes in use. */
 const sentences: Readonly<Record<string, Sentence>> = {
   'value.unusual': (d, show) =>
@@ -53,6 +59,12 @@ const sentences: Readonly<Record<string, Sentence>> = {
     d['use'] === ''
       ? `Barrier ${d['label']} has no use behind it, so nothing says how hard people press. Give it a use, or type the load.`
       : `${d['standard']}: no load on barriers for ${d['use']}, so ${d['label']} carries none. Type the load.`,
+  'storey.unheld': (d, show) =>
+    `The storey under level ${d['level']} cannot hold ${show('force', 'force')}: ${unheldReasons[String(d['why'])] ?? ''}. The storey forces above stop there.`,
+  'stiffElement.no-section': (d) =>
+    `Bracing ${d['label']} has no section, so it has no stiffness and takes nothing. Give its diagonals a section.`,
+  'stiffElement.on-nothing': (d) =>
+    `Under level ${d['level']} stiff element ${d['label']} ends above the ground: its force goes on through the floor, its moment has nothing to stand on. Draw it further down.`,
   'key.no-use': (d) =>
     `Load key “${d['key']}” has a load and no use, so the load belongs to no case and is not applied. Give it a use.`,
   'partitions.too-heavy': (d, show) =>

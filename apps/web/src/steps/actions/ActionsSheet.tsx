@@ -1,5 +1,6 @@
 import { useMemo } from 'react'
 import {
+  isLateral,
   isTypedLoad,
   windDirectionOf,
   type Layout,
@@ -26,6 +27,7 @@ import { PatchLines } from './PatchLines'
 import { SelfWeightLine } from './SelfWeightLine'
 import { StairLines } from './StairLines'
 import { LoadTable } from './LoadTable'
+import { StoreyForcesList, StoreyForcesSheet } from './StoreyForcesSheet'
 import { TypedLoadLines, TypedLoadsOfLayout } from './TypedLoadLines'
 import { WallEditor, WallLines } from './WallLines'
 import { WallMakers } from './WallMakers'
@@ -40,6 +42,7 @@ export function ActionsSheet() {
   const picked = usePicked()
   const { patches, runs, typed, stairs, barriers } = useMemo(() => byKind(picked), [picked])
   if (windDirectionOf(caseId)) return <WindSheet caseId={caseId} />
+  if (isLateral(caseId)) return <StoreyForcesSheet caseId={caseId} />
   if (!level || layout?.kind !== 'layout')
     return (
       <Sheet title="Actions">
@@ -75,6 +78,7 @@ export function ActionsSheet() {
         <KeySums levelId={level.id} levelName={level.name} />
         <KeyLines layout={layout} />
         <SelfWeightLine />
+        <StoreyForcesList />
       </Later>
     </Sheet>
   )

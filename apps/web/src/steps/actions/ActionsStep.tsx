@@ -1,6 +1,7 @@
 import { useCallback, useMemo } from 'react'
 import type { FloorView } from '@hedrion/core'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
+import { forceOnPlan } from '../../drawing/lateralOnPlan'
 import { Legend } from '../../drawing/Legend'
 import { markOf } from '../../drawing/marks'
 import { PlaceLine } from '../../drawing/placing/PlaceLine'
@@ -17,7 +18,6 @@ import { StepLayout } from '../../sheet/StepLayout'
 import { useLook } from '../../state/look'
 import { ActionsSheet } from './ActionsSheet'
 import { patchTargets } from './patchTargets'
-import { windOnPlan } from './windOnPlan'
 
 /** What stands on the floors, and what the wind does to the walls. */
 export function ActionsStep() {
@@ -29,11 +29,10 @@ export function ActionsStep() {
   const copy = useCopyHandle()
   const options = useMemo(() => ({ area: true, member: false, names: false, spans: false }), [])
   const format = useFormat()
-  const wind = useAnswer({ kind: 'wind' })
+  const lateral = useAnswer({ kind: 'lateral', caseId })
   const more = useCallback(
-    (scene: Scene, view: FloorView): Scene =>
-      windOnPlan(patchTargets(scene, view), wind?.results ?? [], caseId, view.levelId, format),
-    [wind, caseId, format],
+    (scene: Scene, view: FloorView): Scene => forceOnPlan(patchTargets(scene, view), lateral, view.levelId, format),
+    [lateral, format],
   )
   return (
     <StepLayout

@@ -2,7 +2,7 @@ import { formatValue, unitOf, type KeySum } from '@hedrion/core'
 import styled from 'styled-components'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { Note, Section } from '../../sheet/Sheet'
-import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { TableOut } from '../../ui/TableOut'
 
 /** What each load key puts on the level in view, and on all levels together. */
 export function KeySums({ levelId, levelName }: { readonly levelId: string; readonly levelName: string }) {
@@ -19,12 +19,14 @@ export function KeySums({ levelId, levelName }: { readonly levelId: string; read
   ]
   const [areaUnit, unit] = [unitOf('area', format), unitOf('force', format)]
   const headings = [`area, ${areaUnit}`, `permanent, ${unit}`, `imposed, ${unit}`, `partitions, ${unit}`]
-  const table = () =>
-    tabbed([['level', 'load key', ...headings], ...rows.map((row) => [row.levelName, row.keyName, ...cells(row)])])
+  const table = () => [
+    ['level', 'load key', ...headings],
+    ...rows.map((row) => [row.levelName, row.keyName, ...cells(row)]),
+  ]
   return (
     <Section
       title={`Sums by load key, level ${levelName}`}
-      aside={<CopyButton kind="link" label="Copy all levels" text={table} />}
+      aside={<TableOut name="sums by load key" label="Copy all levels" rows={table} />}
     >
       <Table aria-label="Sums by load key">
         <thead>

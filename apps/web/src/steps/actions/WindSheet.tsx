@@ -213,9 +213,9 @@ function StoreyForces({ result, caseId }: { readonly result: WindResult; readonl
         </Line>
       ))}
       <Line reference="sum" result={<Value value={result.total} quantity="force" address={`applied:${caseId}`} />}>
-        handed on as they are
+        along the wind
       </Line>
-      <Note>Reactions of wind are not derived here: the frame analysis takes these forces.</Note>
+      <Note>What holds them in every storey stands in Paths; they are handed over to the frame analysis as well.</Note>
     </Section>
   )
 }

@@ -14,6 +14,7 @@ import { PanelLines } from './PanelLines'
 import { PlanFile } from './PlanFile'
 import { RingLines } from './RingLines'
 import { SlopeLines } from './SlopeLines'
+import { StiffLines } from './StiffLines'
 import { StockLines } from './StockLines'
 import { StrutLines } from './StrutLines'
 
@@ -50,6 +51,7 @@ function PickedLines({ picked }: { readonly picked: readonly Drawn[] }) {
   const panels = picked.filter((record) => record.kind === 'panel')
   const slopes = picked.filter((record) => record.kind === 'slope')
   const struts = picked.filter((record) => record.kind === 'strut')
+  const stiff = picked.filter((record) => record.kind === 'stiffElement')
   const openings = picked.filter((record) => record.kind === 'opening')
   return (
     <>
@@ -57,6 +59,7 @@ function PickedLines({ picked }: { readonly picked: readonly Drawn[] }) {
       {panels.length > 0 && <PanelLines panels={panels} />}
       {slopes.length > 0 && <SlopeLines slopes={slopes} />}
       {struts.length > 0 && <StrutLines struts={struts} />}
+      {stiff.length > 0 && <StiffLines elements={stiff} />}
       {openings.map((opening) => (
         <OpeningLines key={opening.id} opening={opening} />
       ))}

@@ -2,7 +2,7 @@ import { formatValue, listLimit, type NumberFormat, type Overview, type RuleView
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 import { Note, Section } from '../../sheet/Sheet'
-import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { TableOut } from '../../ui/TableOut'
 import { shortName } from './shortName'
 
 interface Column {
@@ -48,7 +48,7 @@ export function CombinationTable({ rule, overview }: { readonly rule: RuleView; 
   return (
     <Section
       title={`${rule.name}, written out`}
-      aside={<CopyButton kind="link" label="Copy the table" text={() => tabbed([headings, ...rows])} />}
+      aside={<TableOut name="combinations written out" rows={() => [headings, ...rows]} />}
     >
       {Number(rule.count) > listLimit && (
         <Note>

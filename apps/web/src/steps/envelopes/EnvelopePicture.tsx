@@ -1,4 +1,4 @@
-import { formatValue, middleAlong, unitOf, type FloorView } from '@hedrion/core'
+import { formatValue, meanOf, middleAlong, unitOf, type FloorView } from '@hedrion/core'
 import { useCallback, useMemo } from 'react'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
@@ -79,6 +79,10 @@ function placeOf(floor: FloorView, id: string, expandedId: string, kind: Envelop
   if (kind === 'beamTotal') {
     const beam = floor.beams.find((entry) => entry.expandedId === expandedId)
     return beam && middleAlong(beam.path)
+  }
+  if (kind === 'elementShear') {
+    const element = floor.stiff.find((entry) => entry.expandedId === expandedId)
+    return element && meanOf([element.a, element.b])
   }
   return floor.columns.find((entry) => (kind === 'reaction' ? entry.id === id : entry.expandedId === expandedId))?.at
 }

@@ -5,7 +5,7 @@ import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
-import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { TableOut } from '../../ui/TableOut'
 import { Governing } from './Governing'
 import type { EnvelopeInView } from './useEnvelope'
 
@@ -13,14 +13,29 @@ const kindOptions = [
   ['reaction', 'reactions'],
   ['columnForce', 'column forces'],
   ['storeyShear', 'storey shears'],
+  ['elementShear', 'shears of stiff elements'],
   ['beamTotal', 'beam totals'],
 ] as const
 
-const components: Readonly<Record<string, string>> = { Z: 'up', N: 'compression', x: 'along x', y: 'along y' }
+const components: Readonly<Record<string, string>> = {
+  Z: 'up',
+  N: 'compression',
+  V: 'along it',
+  x: 'along x',
+  y: 'along y',
+}
 
-function tableText(rows: readonly EnvelopeRow[], format: NumberFormat): string {
+const nothingYet: Readonly<Record<EnvelopeInView['kind'], string>> = {
+  reaction: 'No support yet, so no reaction.',
+  columnForce: 'No column yet, so no force in one.',
+  storeyShear: 'No wind yet, so no storey shear.',
+  elementShear: 'No stiff element yet: draw what holds the floors, in Building.',
+  beamTotal: 'No beam yet, so no load on one.',
+}
+
+function tableText(rows: readonly EnvelopeRow[], format: NumberFormat): readonly (readonly string[])[] {
   const force = unitOf('force', format)
-  return tabbed([
+  return [
     ['level', 'at', 'component', `most, ${force}`, `least, ${force}`],
     ...rows.map(({ levelName, label, component, most, least }) => [
       levelName,
@@ -29,7 +44,7 @@ function tableText(rows: readonly EnvelopeRow[], format: NumberFormat): string {
       formatValue(most, 'force', format),
       formatValue(least, 'force', format),
     ]),
-  ])
+  ]
 }
 
 /** What governs the effect in view, then most and least of all effects of its kind. */
@@ -56,15 +71,10 @@ export function EnvelopesSheet({ envelope }: { readonly envelope: EnvelopeInView
         </>
       }
     >
-      {rows.length === 0 && (
-        <Note>{kind === 'storeyShear' ? 'No wind yet, so no storey shear.' : 'No support yet, so no reaction.'}</Note>
-      )}
+      {rows.length === 0 && <Note>{nothingYet[kind]}</Note>}
       {key && <Governing set={set} effectKey={key} />}
       {rows.length > 0 && (
-        <Section
-          title="Most and least"
-          aside={<CopyButton kind="link" label="Copy the table" text={() => tableText(rows, format)} />}
-        >
+        <Section title="Most and least" aside={<TableOut name="most and least" rows={() => tableText(rows, format)} />}>
           {shown.map((row) => (
             <Line
               key={row.key}

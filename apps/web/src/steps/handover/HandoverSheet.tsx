@@ -11,7 +11,8 @@ import { HandedLoads } from './HandedLoads'
 const stages: readonly (readonly [ResultStage, string])[] = [
   ['cases', 'cases with their balance'],
   ['memberLoads', 'line and point loads of members, case by case'],
-  ['storeyForces', 'storey forces of wind, with their points'],
+  ['storeyForces', 'storey forces, with their points'],
+  ['stiffElements', 'what stiff elements take of them, with the moment over their feet'],
   ['barriers', 'line loads of people at barriers, with their moments about the edge'],
   ['combinations', 'combinations with their factors'],
   ['envelopes', 'most and least of every effect'],

@@ -2,7 +2,7 @@ import { formatValue, unitOf, type ColumnView } from '@hedrion/core'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 import { Section } from '../../sheet/Sheet'
-import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { TableOut } from '../../ui/TableOut'
 import { BesideStrip, ColumnTable } from './ColumnTable'
 
 const [width, rowHeight, head] = [84, 30, 30]
@@ -23,15 +23,14 @@ export function AreaLines({ view, picked }: { readonly view: ColumnView; readonl
   const parts = rows.map(({ areas }, i) => [...areas, ...(hasNone ? [withoutUse[i] ?? 0] : [])])
   const cells = (i: number) =>
     [...(parts[i] ?? []), rows[i]?.cumulativeArea ?? 0].map((area) => formatValue(area, 'area', format))
-  const text = () =>
-    tabbed([
-      ['level', ...names.map((name) => `${name}, ${unit}`), `in all, ${unit}`],
-      ...rows.map(({ levelName }, i) => [levelName, ...cells(i)]),
-    ])
+  const text = () => [
+    ['level', ...names.map((name) => `${name}, ${unit}`), `in all, ${unit}`],
+    ...rows.map(({ levelName }, i) => [levelName, ...cells(i)]),
+  ]
   return (
     <Section
       title="Floor by use, from each level up"
-      aside={<CopyButton kind="link" label="Copy the areas" text={text} />}
+      aside={<TableOut name="floor by use" label="Copy the areas" rows={text} />}
     >
       <BesideStrip>
         <AreaStrip parts={parts} />

@@ -13,7 +13,7 @@ import { Scope } from '../../sheet/Scope'
 import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
-import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { TableOut } from '../../ui/TableOut'
 import { AreaLines } from './AreaLines'
 import { ColumnStrip } from './ColumnStrip'
 import { BesideStrip, ColumnTable } from './ColumnTable'
@@ -31,10 +31,7 @@ export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: strin
       <Note>
         {view.section} · {footings[view.standsOn]}
       </Note>
-      <Section
-        title="From the roof down"
-        aside={<CopyButton kind="link" label="Copy the table" text={() => tableText(view, format)} />}
-      >
+      <Section title="From the roof down" aside={<TableOut name="column" rows={() => tableText(view, format)} />}>
         <Lengths view={view} picked={expandedId} caseId={caseId} />
       </Section>
       <AreaLines view={view} picked={expandedId} />
@@ -129,9 +126,9 @@ function Lengths({ view, picked, caseId }: LengthsProps) {
   )
 }
 
-function tableText({ rows }: ColumnView, format: NumberFormat): string {
+function tableText({ rows }: ColumnView, format: NumberFormat): readonly (readonly string[])[] {
   const [area, force] = [unitOf('area', format), unitOf('force', format)]
-  return tabbed([
+  return [
     ['level', `area, ${area}`, `all above, ${area}`, `adds, ${force}`, `at its foot, ${force}`],
     ...rows.map((row) => [
       row.levelName,
@@ -140,7 +137,7 @@ function tableText({ rows }: ColumnView, format: NumberFormat): string {
       formatValue(row.added, 'force', format),
       formatValue(row.foot, 'force', format),
     ]),
-  ])
+  ]
 }
 
 /** Area times mean load, the check by hand. */

@@ -1,4 +1,4 @@
-import type { Overview } from '@hedrion/core'
+import { hasStoreyForces, type Balance, type Overview } from '@hedrion/core'
 import { useAnswer } from '../../compute/SessionContext'
 import { allCases } from '../../drawing/marks'
 import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
@@ -7,10 +7,19 @@ import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
 import { Later } from '../../ui/Later'
 import { useLevel } from '../../drawing/useLevel'
+import { HeldStoreys } from './HeldStoreys'
 import { MassLines } from './MassLines'
 import { MemberLoads } from './MemberLoads'
 import { OtherRules } from './OtherRules'
 import { ReducedBase } from './ReducedBase'
+
+/** Where the load of a case ends. */
+function wayOf({ handedOn, notCarried }: Balance): string {
+  const lost = Math.abs(notCarried) >= 1
+  if (handedOn === 'stiffElements') return lost ? 'not all held' : 'all held'
+  if (handedOn) return 'handed on'
+  return lost ? 'not all carried' : 'all carried'
+}
 
 /** The building in one case: what each level applies against what reaches the supports; and all cases in short. */
 export function LevelSums({ caseId, overview }: { readonly caseId: string; readonly overview: Overview }) {
@@ -53,13 +62,14 @@ export function LevelSums({ caseId, overview }: { readonly caseId: string; reado
             </Line>
           </>
         )}
-        {balance?.handedOn && (
+        {balance?.handedOn && balance.handedOn !== 'stiffElements' && (
           <Note>
             {balance.handedOn === 'barriers' ? 'Loads on barriers' : 'Storey forces'} are handed on as they are: no
             reaction of them is derived here.
           </Note>
         )}
       </Section>
+      {hasStoreyForces(caseId) && <HeldStoreys caseId={caseId} />}
       {level && !balance?.handedOn && (
         <OtherRules key={level.id} levelId={level.id} panelId={null} caseId={caseId} sharing={null} />
       )}
@@ -68,7 +78,7 @@ export function LevelSums({ caseId, overview }: { readonly caseId: string; reado
           <Line
             key={id}
             lit={id === caseId}
-            reference={sums.handedOn ? 'handed on' : Math.abs(sums.notCarried) < 1 ? 'all carried' : 'not all carried'}
+            reference={wayOf(sums)}
             result={<Value value={sums.applied} quantity="force" address={`applied:${id}`} />}
           >
             <Button kind="link" onPress={() => change({ case: id })}>

@@ -8,7 +8,7 @@ import { Note, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
-import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { TableOut } from '../../ui/TableOut'
 import { Later } from '../../ui/Later'
 
 /** So many rows are drawn in one go. */
@@ -30,19 +30,18 @@ export function MemberLoads({ caseId }: { readonly caseId: string }) {
         Math.round(Math.abs(b.total) - Math.abs(a.total)) || a.label.localeCompare(b.label, 'en', { numeric: true }),
     )
   const [force, lineLoad] = [unitOf('force', format), unitOf('lineLoad', format)]
-  const text = () =>
-    tabbed([
-      ['member', `total, ${force}`, `most, ${lineLoad}`],
-      ...loaded.map((beam) => [
-        beam.label,
-        formatValue(beam.total, 'force', format),
-        formatValue(mostOf(beam), 'lineLoad', format),
-      ]),
-    ])
+  const text = () => [
+    ['member', `total, ${force}`, `most, ${lineLoad}`],
+    ...loaded.map((beam) => [
+      beam.label,
+      formatValue(beam.total, 'force', format),
+      formatValue(mostOf(beam), 'lineLoad', format),
+    ]),
+  ]
   return (
     <Section
       title={`Members of level ${floor.name}`}
-      aside={loaded.length > 0 && <CopyButton kind="link" label="Copy the table" text={text} />}
+      aside={loaded.length > 0 && <TableOut name="members" rows={text} />}
     >
       {loaded.length === 0 && <Note>Nothing lands on a beam of this level in this case.</Note>}
       <Rows>

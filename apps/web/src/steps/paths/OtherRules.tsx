@@ -14,7 +14,7 @@ import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
-import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { TableOut } from '../../ui/TableOut'
 import { ColumnTable } from './ColumnTable'
 
 interface OtherRulesProps {
@@ -88,7 +88,7 @@ function Compared({ levelId, panelId, caseId, other }: OtherRulesProps & { reado
       </Side>
       <LeftOver found={found} />
       <Aside>
-        <CopyButton kind="link" label="Copy the table" text={() => tableText(found, format)} />
+        <TableOut name="rules compared" rows={() => tableText(found, format)} />
       </Aside>
     </>
   )
@@ -122,13 +122,13 @@ function Pair({ values, quantity }: { readonly values: readonly number[]; readon
 const total = ({ members }: ComparedRules, rule: number): number =>
   members.reduce((sum, { forces }) => sum + (forces[rule] ?? 0), 0)
 
-const tableText = ({ members }: ComparedRules, format: NumberFormat): string => {
+const tableText = ({ members }: ComparedRules, format: NumberFormat): readonly (readonly string[])[] => {
   const unit = unitOf('force', format)
   const show = (force: number) => formatValue(force, 'force', format)
-  return tabbed([
+  return [
     ['Member', `As it is (${unit})`, `Otherwise (${unit})`, `Difference (${unit})`],
     ...members.map(({ label, forces: [now = 0, then = 0] }) => [label, show(now), show(then), show(then - now)]),
-  ])
+  ]
 }
 
 const Side = styled.div`

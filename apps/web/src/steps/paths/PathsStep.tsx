@@ -3,11 +3,13 @@ import { useMemo } from 'react'
 import type { Scene } from '../../drawing/scene'
 import { StepLayout } from '../../sheet/StepLayout'
 import { PlanPane } from '../../drawing/PlanPane'
+import { useCaseId } from '../../drawing/useCaseInView'
 import { useLevel } from '../../drawing/useLevel'
 import { ViewBar } from '../../drawing/ViewBar'
 import { useLook } from '../../state/look'
 import { ToggleWord } from '../../ui/Segmented'
 import { PathsSheet } from './PathsSheet'
+import { useSharesOnPlan } from './useSharesOnPlan'
 import { useCatchment } from './useCatchment'
 import { useStrip } from './useStrip'
 
@@ -17,8 +19,13 @@ export function PathsStep() {
   const { more, lit } = useCatchment()
   const { strip, levelId } = useStrip()
   const { level } = useLevel()
+  const caseId = useCaseId()
+  const lateral = useSharesOnPlan(caseId)
   const here = strip && level?.id === levelId ? strip : null
-  const withStrip = useMemo(() => (here ? (scene: Scene) => stripOnPlan(scene, here.ends) : more), [here, more])
+  const added = useMemo(() => {
+    if (here) return (scene: Scene) => stripOnPlan(scene, here.ends)
+    return lateral ?? more
+  }, [here, lateral, more])
   return (
     <StepLayout
       name="Load paths"
@@ -42,7 +49,7 @@ export function PathsStep() {
           }}
           divided={look.dividing}
           parted={look.shown === 'split'}
-          more={withStrip}
+          more={added}
         />
       }
       sheet={<PathsSheet />}

@@ -4,7 +4,7 @@ import { Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { byNumber } from '../../ui/byNumber'
-import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { TableOut } from '../../ui/TableOut'
 import { WideTable } from './ColumnTable'
 import { ReductionNote } from './ReductionNote'
 
@@ -22,16 +22,15 @@ export function ReducedBase({ caseId }: { readonly caseId: string }) {
   }
   const cells = ({ whole, reduced }: typeof total) =>
     [whole, reduced, whole - reduced].map((value) => formatValue(value, 'force', format))
-  const text = () =>
-    tabbed([
-      ['column', `whole, ${force}`, `reduced, ${force}`, `spared, ${force}`],
-      ...rows.map((row) => [row.label, ...cells(row)]),
-      ['sum', ...cells(total)],
-    ])
+  const text = () => [
+    ['column', `whole, ${force}`, `reduced, ${force}`, `spared, ${force}`],
+    ...rows.map((row) => [row.label, ...cells(row)]),
+    ['sum', ...cells(total)],
+  ]
   return (
     <Section
       title="Reduced for area or storeys, at the base"
-      aside={<CopyButton kind="link" label="Copy the table" text={text} />}
+      aside={<TableOut name="reduced at the base" rows={text} />}
     >
       <WideTable aria-label="Reduced for area or storeys, at the base">
         <thead>

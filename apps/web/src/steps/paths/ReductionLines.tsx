@@ -2,7 +2,7 @@ import { formatValue, unitOf, type ColumnView, type ReductionView } from '@hedri
 import { useFormat } from '../../compute/SessionContext'
 import { Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
-import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { TableOut } from '../../ui/TableOut'
 import { WideTable } from './ColumnTable'
 import { ReductionNote } from './ReductionNote'
 
@@ -18,19 +18,18 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
   const { rows, reductions } = view
   if (!reductions) return null
   const force = unitOf('force', format)
-  const text = () =>
-    tabbed([
-      [
-        'level',
-        'storeys',
-        `area, ${unitOf('area', format)}`,
-        'for area',
-        'for storeys',
-        `whole, ${force}`,
-        `reduced, ${force}`,
-      ],
-      ...rows.map(({ levelName, foot }, i) => [levelName, ...cellsOf(reductions[i] ?? null, foot)]),
-    ])
+  const text = () => [
+    [
+      'level',
+      'storeys',
+      `area, ${unitOf('area', format)}`,
+      'for area',
+      'for storeys',
+      `whole, ${force}`,
+      `reduced, ${force}`,
+    ],
+    ...rows.map(({ levelName, foot }, i) => [levelName, ...cellsOf(reductions[i] ?? null, foot)]),
+  ]
   const cellsOf = (row: ReductionView | null, foot: number): readonly string[] => {
     const whole = formatValue(foot, 'force', format)
     if (!row) return ['0', formatValue(0, 'area', format), '', '', whole, whole]
@@ -44,7 +43,7 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
     ]
   }
   return (
-    <Section title="Reduced for area or storeys" aside={<CopyButton kind="link" label="Copy the table" text={text} />}>
+    <Section title="Reduced for area or storeys" aside={<TableOut name="reduced" rows={text} />}>
       <WideTable aria-label="Reduced for area or storeys">
         <thead>
           <tr>

@@ -3,7 +3,7 @@ import { useFormat } from '../../compute/SessionContext'
 import { markOf } from '../../drawing/marks'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
-import { CopyButton, tabbed } from '../../ui/CopyButton'
+import { TableOut } from '../../ui/TableOut'
 import { QuantityField } from '../../ui/QuantityField'
 import { StripSketch } from './StripSketch'
 import { useStrip } from './useStrip'
@@ -14,20 +14,19 @@ export function StripLines({ caseId }: { readonly caseId: string }) {
   const format = useFormat()
   if (!strip) return null
   const [lineLoad, length] = [unitOf('lineLoad', format), unitOf('length', format)]
-  const text = () =>
-    tabbed([
-      [`force, ${lineLoad}`, `middle, ${length}`, 'to', lineLoad, 'to', lineLoad],
-      ...rowsOf(strip).map(({ step, first, second }) => [
-        formatValue(step.force, 'lineLoad', format),
-        formatValue(step.middle, 'length', format),
-        first,
-        formatValue(step.toFirst, 'lineLoad', format),
-        second,
-        second && formatValue(step.toSecond, 'lineLoad', format),
-      ]),
-    ])
+  const text = () => [
+    [`force, ${lineLoad}`, `middle, ${length}`, 'to', lineLoad, 'to', lineLoad],
+    ...rowsOf(strip).map(({ step, first, second }) => [
+      formatValue(step.force, 'lineLoad', format),
+      formatValue(step.middle, 'length', format),
+      first,
+      formatValue(step.toFirst, 'lineLoad', format),
+      second,
+      second && formatValue(step.toSecond, 'lineLoad', format),
+    ]),
+  ]
   return (
-    <Section title="One strip, a metre wide" aside={<CopyButton kind="link" label="Copy its statics" text={text} />}>
+    <Section title="One strip, a metre wide" aside={<TableOut name="strip" label="Copy its statics" rows={text} />}>
       <Line reference="where">
         <QuantityField
           label="Place of the strip"

@@ -39,5 +39,6 @@ export function extremeSum(state: ProjectState, rest: string): Traced | null {
 
 function caseAddress(kind: string, expandedId: string, caseId: string): string {
   if (kind === 'storeyShear') return `applied:${caseId}`
-  return `${kind === 'beamTotal' ? 'beam' : 'column'}:${expandedId}:${caseId}`
+  const head = kind === 'elementShear' ? 'element' : kind === 'beamTotal' ? 'beam' : 'column'
+  return `${head}:${expandedId}:${caseId}`
 }

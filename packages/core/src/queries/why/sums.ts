@@ -1,7 +1,8 @@
-import { barrierCase, isHorizontal, windDirectionOf } from '../../actions/cases'
+import { barrierCase, isHorizontal } from '../../actions/cases'
 import { strandedAt } from '../../derivation/balance'
 import { readCase } from '../../derivation/cells'
 import { expandedAt, floorAt, placeOf } from '../../derivation/floorQueries'
+import { storeyForcesOf, type StoreyForcesOfCase } from '../../derivation/lateral'
 import type { FloorState } from '../../derivation/floorStates'
 import type { ProjectState } from '../../derivation/project'
 import { labelOf } from '../../document/labels'
@@ -66,19 +67,11 @@ export function columnSum(state: ProjectState, rest: string): Traced | null {
   return tracedSum('N', 'force', 'what enters it', folded(columnRows(state, place, caseId).map(termOf)))
 }
 
-/** `applied:CASE`: all that is applied, level by level; of a wind case, storey force by storey force. */
+/** `applied:CASE`: all that is applied, level by level; of storey forces, one by one. */
 export function levelsSum(state: ProjectState, caseId: string): Traced | null {
   if (!state.caseIds.includes(caseId)) return null
-  const direction = windDirectionOf(caseId)
-  const wind = state.wind?.results.find((result) => result.direction.id === direction)
-  if (wind) {
-    const terms = [...wind.storeys].reverse().map(({ force: { levelId }, trace }): TracedTerm => ({
-      label: `level ${labelOf(state.document, levelId)}`,
-      value: trace.value,
-      address: `storeyForce:${caseId}@${levelId}`,
-    }))
-    return tracedSum('F_w', 'force', 'sum of the storey forces', terms)
-  }
+  const forces = storeyForcesOf(state, caseId)
+  if (forces) return storeyForcesSum(state, forces)
   if (caseId === barrierCase) return barriersSum(state)
   const at = readCase(state, caseId)
   const terms = [...state.floors].reverse().map(({ level, rundown }): TracedTerm => ({
@@ -87,6 +80,16 @@ export function levelsSum(state: ProjectState, caseId: string): Traced | null {
     address: `level:${level.id}:${caseId}`,
   }))
   return tracedSum('F', 'force', 'sum of the levels', terms)
+}
+
+/** Storey force by storey force, top first. */
+function storeyForcesSum(state: ProjectState, forces: StoreyForcesOfCase): Traced {
+  const terms = [...forces.storeys].reverse().map(({ force: { levelId }, trace }): TracedTerm => ({
+    label: `level ${labelOf(state.document, levelId)}`,
+    value: trace.value,
+    address: `storeyForce:${forces.caseId}@${levelId}`,
+  }))
+  return tracedSum('F', 'force', 'sum of the storey forces', terms)
 }
 
 /** All barriers, stretch by stretch of each level. */

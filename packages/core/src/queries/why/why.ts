@@ -5,6 +5,7 @@ import { isTypedLoad, typedValue } from '../../actions/typedLoads'
 import { windSite } from '../../derivation/climate'
 import { floorAt } from '../../derivation/floorQueries'
 import { wallSourcesOf } from '../../derivation/heads'
+import { storeyForcesOf } from '../../derivation/lateral'
 import type { ProjectState } from '../../derivation/project'
 import { splitExpanded } from '../../document/labels'
 import { onPlan, stairEnd, weightOfMember } from './ownWeights'
@@ -29,6 +30,7 @@ import {
   splitCase,
 } from './sums'
 import { extremeSum } from './extremeSum'
+import { elementForce, elementMoment, stiffnessOfElement } from './lateralSums'
 
 type Answer = (state: ProjectState, rest: string) => Traced | null
 
@@ -59,6 +61,9 @@ const answers: Readonly<Record<string, Answer>> = {
   mass: massOfLevel,
   wind: windNumber,
   storeyForce,
+  stiffness: stiffnessOfElement,
+  element: elementForce,
+  elementMoment,
   panel: panelSum,
   panelArea,
   panelLost,
@@ -177,6 +182,6 @@ function windNumber(state: ProjectState, rest: string): Traced | null {
 /** `storeyForce:CASE@LEVEL`. */
 function storeyForce(state: ProjectState, rest: string): Traced | null {
   const [caseId, levelId] = splitExpanded(rest)
-  const result = state.wind?.results.find(({ direction }) => direction.id === windDirectionOf(caseId))
-  return result?.storeys.find(({ force }) => force.levelId === levelId)?.trace ?? null
+  const found = storeyForcesOf(state, caseId)?.storeys.find(({ force }) => force.levelId === levelId)
+  return found?.trace ?? null
 }

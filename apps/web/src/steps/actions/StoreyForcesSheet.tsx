@@ -1,0 +1,168 @@
+import { formatQuantity, lateralCase, newId, type StoreyForces } from '@hedrion/core'
+import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { NameField } from '../../sheet/NameField'
+import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Value } from '../../sheet/Value'
+import { useLook } from '../../state/look'
+import { Button } from '../../ui/Button'
+import { QuantityField } from '../../ui/QuantityField'
+
+/** Storey forces that go with the weight of the levels, or as typed. */
+export function StoreyForcesSheet({ caseId }: { readonly caseId: string }) {
+  const record = useRecords('storeyForces').find(({ id }) => lateralCase(id) === caseId)
+  if (!record) return <Sheet title="Storey forces">{null}</Sheet>
+  return (
+    <Sheet title={record.name} scope="horizontal, at the centre of mass of each level">
+      <Push record={record} />
+      <Levels record={record} caseId={caseId} />
+      <StoreyForcesList />
+      <ConcernsHere codes="storey." />
+    </Sheet>
+  )
+}
+
+function Push({ record }: { readonly record: StoreyForces }) {
+  const edit = useEdit()
+  const fieldOf = useFieldOf()
+  const [, change] = useLook()
+  const remove = () => {
+    edit.remove(`Storey forces ${record.name} taken away`, [record])
+    change({ case: null })
+  }
+  return (
+    <Section
+      title="How they push"
+      aside={
+        <Button kind="link" onPress={remove}>
+          Take away
+        </Button>
+      }
+    >
+      <Line reference="name">
+        <NameField label="Name of the storey forces" record={record} maxLength={60} />
+      </Line>
+      <Line reference="way">
+        <QuantityField {...fieldOf(record, 'angle', 'way they push', 'angle', { min: -7, max: 7 })} /> from global X,
+        counterclockwise
+      </Line>
+      <Line reference="part of the weight">
+        <QuantityField {...fieldOf(record, 'share', 'part of the weight', 'factor', { min: 0, max: 2 })} /> of what
+        counts for the mass of a level
+      </Line>
+      <Line reference="aside">
+        <QuantityField
+          {...fieldOf(record, 'aside', 'distance past the centre of mass', 'length', { min: -1000, max: 1000 })}
+        />{' '}
+        past the centre of mass, to the left of the push
+      </Line>
+    </Section>
+  )
+}
+
+function Levels({ record, caseId }: { readonly record: StoreyForces; readonly caseId: string }) {
+  const edit = useEdit()
+  const format = useFormat()
+  const lateral = useAnswer({ kind: 'lateral', caseId })
+  const setForce = (levelId: string, level: string, force: number | null) => {
+    const others = record.forces.filter((entry) => entry.level !== levelId)
+    const forces = force === null ? others : [...others, { level: levelId as `level:${string}`, force }]
+    const said = force === null ? 'by weight' : formatQuantity(force, 'force', format)
+    return edit.set(record, `Storey forces ${record.name}: level ${level} ${said}`, { forces })
+  }
+  if (!lateral) return null
+  return (
+    <Section title="Storey forces">
+      {lateral.storeys.map(({ levelId, level, force, point }) => (
+        <Line
+          key={levelId}
+          reference={`level ${level}`}
+          result={
+            <Value
+              value={Math.hypot(force.fx, force.fy)}
+              quantity="force"
+              address={`storeyForce:${caseId}@${levelId}`}
+            />
+          }
+        >
+          <QuantityField
+            label={`force on level ${level}`}
+            quantity="force"
+            format={format}
+            value={record.forces.find((entry) => entry.level === levelId)?.force ?? null}
+            min={-1e10}
+            max={1e10}
+            optional
+            placeholder="by weight"
+            onCommit={(value) => setForce(levelId, level, value)}
+          />
+          {point && (
+            <small>
+              {' '}
+              at <Value value={point[0]} quantity="length" strong={false} />;{' '}
+              <Value value={point[1]} quantity="length" strong={false} />
+            </small>
+          )}
+        </Line>
+      ))}
+      <Line lit reference="sum" result={<Value value={lateral.total} quantity="force" address={`applied:${caseId}`} />}>
+        along the push
+      </Line>
+      <Note>
+        A case of its own that no combination here takes. Who holds it in every storey stands in Paths; it is handed
+        over with the storey forces.
+      </Note>
+    </Section>
+  )
+}
+
+/** All of them, each with its case; and a new one. */
+export function StoreyForcesList() {
+  const records = useRecords('storeyForces')
+  const edit = useEdit()
+  const note = useNote()
+  const [look, change] = useLook()
+  const add = () => {
+    const record: StoreyForces = {
+      kind: 'storeyForces',
+      id: newId('storeyForces', Math.random),
+      name: `Storey forces ${records.length + 1}`,
+      angle: records.length % 2 === 0 ? 0 : Math.PI / 2,
+      share: 0.01,
+      aside: 0,
+      forces: [],
+    }
+    if (edit.add(`${note.subject(record)} by weight`, [record]) === undefined)
+      change({ case: lateralCase(record.id), picked: [] })
+  }
+  return (
+    <Section
+      title="Storey forces by weight"
+      aside={
+        <Button kind="link" onPress={add}>
+          Add
+        </Button>
+      }
+    >
+      {records.length === 0 && (
+        <Note>
+          None. They push each level at its centre of mass: notional forces, or a first guess for an earthquake.
+        </Note>
+      )}
+      {records.map((record) => (
+        <Line
+          key={record.id}
+          lit={lateralCase(record.id) === look.case}
+          reference="case"
+          result={<Value value={record.share} quantity="factor" />}
+        >
+          <Button kind="link" onPress={() => change({ case: lateralCase(record.id), picked: [] })}>
+            {record.name}
+          </Button>
+        </Line>
+      ))}
+    </Section>
+  )
+}

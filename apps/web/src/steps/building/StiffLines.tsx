@@ -1,0 +1,134 @@
+import { distance, expanded, type StiffElement } from '@hedrion/core'
+import { useAnswer, useRecords } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { stiffNames } from '../../drawing/stiffPart'
+import { useLevel } from '../../drawing/useLevel'
+import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { NameField } from '../../sheet/NameField'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { severalWord, shared } from '../../sheet/several'
+import { Symbol } from '../../sheet/Symbol'
+import { useChoiceOf } from '../../sheet/useChoiceOf'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Value } from '../../sheet/Value'
+import { Choice } from '../../ui/Choice'
+import { QuantityField } from '../../ui/QuantityField'
+
+const sorts = (Object.keys(stiffNames) as (keyof typeof stiffNames)[]).map((sort) => [sort, stiffNames[sort]] as const)
+
+/** What holds a floor against horizontal forces: what it is, and how stiff that makes it. */
+export function StiffLines({ elements }: { readonly elements: readonly StiffElement[] }) {
+  const choiceOf = useChoiceOf()
+  const fieldOf = useFieldOf()
+  const { level } = useLevel()
+  const [first] = elements
+  if (!first) return null
+  const alone = elements.length === 1
+  const sort = shared(elements.map((element) => element.sort))
+  const [a, b] = first.path
+  return (
+    <Section title={alone ? 'Stiff element' : `${elements.length} stiff elements`}>
+      <Line reference={alone ? 'label' : 'what it is'}>
+        {alone && (
+          <>
+            <NameField label="Label" record={first} />
+            {', a '}
+          </>
+        )}
+        <Choice {...choiceOf(elements, 'sort', 'what it is', { label: 'What it is', options: sorts })} />
+        {alone && a && b && (
+          <>
+            {' of '}
+            <Value value={distance(a, b)} quantity="length" strong={false} />
+          </>
+        )}
+      </Line>
+      {sort === 'wall' && (
+        <Line reference="thickness">
+          <QuantityField {...fieldOf(elements, 'thickness', 'thickness', 'smallLength', { min: 0.001, max: 10 })} /> of{' '}
+          <MaterialChoice elements={elements} />
+        </Line>
+      )}
+      {sort === 'bracing' && <Diagonals elements={elements} />}
+      {sort === 'given' && (
+        <Line reference="typed">
+          <Symbol name="k" /> ={' '}
+          <QuantityField {...fieldOf(elements, 'stiffness', 'stiffness', 'stiffness', { min: 0, max: 1e15 })} />
+        </Line>
+      )}
+      {alone && level && sort !== 'given' && <Stiffness address={`stiffness:${expanded(first.id, level.id)}`} />}
+      <Note>
+        It holds this level along its line, from here down to the next, and weighs nothing here: weigh a wall as a wall
+        run. What it takes of the storey forces stands in Paths, in a case of wind.
+      </Note>
+      <ConcernsHere ids={elements.map(({ id }) => id).join()} />
+    </Section>
+  )
+}
+
+/** Force per drift of the storey, by the clause. */
+function Stiffness({ address }: { readonly address: string }) {
+  const traced = useAnswer({ kind: 'why', address })
+  if (!traced) return null
+  return (
+    <Line reference="estimated" result={<Value value={traced.value} quantity="stiffness" address={address} />}>
+      <Symbol name="k" /> along it, of one storey
+    </Line>
+  )
+}
+
+function MaterialChoice({ elements }: { readonly elements: readonly StiffElement[] }) {
+  const materials = useRecords('material')
+  const edit = useEdit()
+  const note = useNote()
+  return (
+    <Choice
+      label="Material"
+      value={shared(elements.map(({ material }) => material as string))}
+      placeholder={severalWord}
+      options={materials.map(({ id, name }) => [id as string, name])}
+      onChange={(id) => {
+        const material = materials.find((entry) => entry.id === id)
+        if (material)
+          edit.setEach(elements, `${note.subject(elements)}: material ${material.name}`, () => ({
+            material: material.id,
+          }))
+      }}
+    />
+  )
+}
+
+function Diagonals({ elements }: { readonly elements: readonly StiffElement[] }) {
+  const sections = useRecords('section')
+  const edit = useEdit()
+  const note = useNote()
+  const say = (what: string) => `${note.subject(elements)}: ${what}`
+  return (
+    <Line reference="diagonals">
+      <Choice
+        label="Diagonals that act at a time"
+        value={shared(elements.map(({ diagonals }) => (diagonals === 2 ? 'two' : 'one')))}
+        placeholder={severalWord}
+        options={[
+          ['one', 'one at a time, in tension,'],
+          ['two', 'two at a time'],
+        ]}
+        onChange={(count) =>
+          edit.setEach(elements, say(`${count} diagonals at a time`), () => ({ diagonals: count === 'two' ? 2 : 1 }))
+        }
+      />{' '}
+      of{' '}
+      <Choice
+        label="Section of the diagonals"
+        value={shared(elements.map(({ section }) => section ?? ''))}
+        placeholder={elements.every(({ section }) => section === null) ? 'no section' : severalWord}
+        options={sections.map(({ id, name }) => [id as string, name])}
+        onChange={(id) => {
+          const section = sections.find((entry) => entry.id === id)
+          if (section) edit.setEach(elements, say(`section ${section.name}`), () => ({ section: section.id }))
+        }}
+      />
+      , <MaterialChoice elements={elements} />
+    </Line>
+  )
+}

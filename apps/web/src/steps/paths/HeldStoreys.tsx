@@ -1,0 +1,223 @@
+import { formatValue, unitOf, type Basis, type LateralView, type NumberFormat, type StoreyView } from '@hedrion/core'
+import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
+import { useLevel } from '../../drawing/useLevel'
+import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { Line, Note, Section, Warm } from '../../sheet/Sheet'
+import { Symbol } from '../../sheet/Symbol'
+import { useChoiceOf } from '../../sheet/useChoiceOf'
+import { Value } from '../../sheet/Value'
+import { useLook } from '../../state/look'
+import { Choice } from '../../ui/Choice'
+import { TableOut } from '../../ui/TableOut'
+import { WideTable } from './ColumnTable'
+
+/** Storey forces of the case down the building, and what holds every storey. */
+export function HeldStoreys({ caseId }: { readonly caseId: string }) {
+  const view = useAnswer({ kind: 'lateral', caseId })
+  const { level } = useLevel()
+  if (!view?.way) return null
+  const storey = view.storeys.find(({ levelId }) => levelId === level?.id)
+  if (!view.shared)
+    return (
+      <Section title="What holds the floors">
+        <Note>
+          Nothing is said to hold them, so storey forces are handed on as they are. Draw stiff elements in Building
+          (walls, braced bays) and each storey is shared among them.
+        </Note>
+      </Section>
+    )
+  return (
+    <>
+      <Storeys view={view} />
+      {storey && <Elements storey={storey} caseId={caseId} />}
+      <Section title="How they share">
+        <WallStiffness />
+        <Note>
+          Every floor moves as one rigid body. What a storey has to hold, the forces of all levels above, goes to its
+          elements by their stiffness along their lines, with the turning about the centre of stiffness. How frames and
+          walls of several storeys help each other is left to the frame analysis.
+        </Note>
+        <ConcernsHere codes="storey." />
+      </Section>
+    </>
+  )
+}
+
+const unheldWords = {
+  nothing: 'nothing stands in it',
+  way: 'nothing runs that way',
+  turning: 'free to turn',
+} as const
+
+const sizeOf = ({ fx, fy }: StoreyView['force']): number => Math.hypot(fx, fy)
+
+function Storeys({ view }: { readonly view: LateralView }) {
+  const format = useFormat()
+  const [look, change] = useLook()
+  const force = unitOf('force', format)
+  const moment = unitOf('moment', format)
+  const heading = ['level', `force, ${force}`, `shear under it, ${force}`, `torsion, ${moment}`]
+  const rows = view.storeys.map((storey) => ({ storey, cells: storeyCells(storey, format) }))
+  return (
+    <Section
+      title="What holds the floors"
+      aside={
+        <TableOut name="storeys" rows={() => [heading, ...rows.map(({ storey, cells }) => [storey.level, ...cells])]} />
+      }
+    >
+      <WideTable aria-label="Storey by storey">
+        <thead>
+          <tr>
+            {heading.map((word) => (
+              <th key={word}>{word}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ storey: { levelId, level, unheld }, cells: [first, second, third] }) => (
+            <tr
+              key={levelId}
+              data-lit={levelId === look.level ? '' : undefined}
+              onClick={() => change({ level: levelId, picked: [] })}
+            >
+              <th scope="row">{level}</th>
+              <td>{first}</td>
+              <td>{second}</td>
+              <td>{unheld ? <Warm>{unheldWords[unheld]}</Warm> : third}</td>
+            </tr>
+          ))}
+        </tbody>
+      </WideTable>
+      {Math.abs(view.intoGround) >= 1 && (
+        <Line reference="at the ground" result={<Value value={view.intoGround} quantity="force" />}>
+          goes straight into it
+        </Line>
+      )}
+      <Line lit reference="sum" result={<Value value={view.atFoot + view.intoGround} quantity="force" />}>
+        into the ground, of <Value value={view.total} quantity="force" strong={false} />
+      </Line>
+      {Math.abs(view.unheld) >= 1 && (
+        <Line reference="missing" result={<Value value={view.unheld} quantity="force" />}>
+          not held
+        </Line>
+      )}
+    </Section>
+  )
+}
+
+const storeyCells = ({ force, shear, torsion, unheld }: StoreyView, format: NumberFormat): readonly string[] => [
+  formatValue(sizeOf(force), 'force', format),
+  formatValue(sizeOf(shear), 'force', format),
+  unheld ? unheldWords[unheld] : torsion === null ? '–' : formatValue(torsion, 'moment', format),
+]
+
+function Elements({ storey, caseId }: { readonly storey: StoreyView; readonly caseId: string }) {
+  const format = useFormat()
+  const [look, change] = useLook()
+  const { level, elements, centreOfMass, centreOfStiffness, residual } = storey
+  const force = unitOf('force', format)
+  const heading = [
+    'element',
+    `stiffness, ${unitOf('stiffness', format)}`,
+    `straight, ${force}`,
+    `by turning, ${force}`,
+    `takes, ${force}`,
+    `at its foot, ${unitOf('moment', format)}`,
+  ]
+  const text = (): readonly (readonly string[])[] => [
+    heading,
+    ...elements.map(({ label, stiffness, force: taken, moment }) => [
+      label,
+      formatValue(stiffness, 'stiffness', format),
+      ...[taken?.direct, taken?.turning, taken?.shear].map((value) => formatValue(value ?? 0, 'force', format)),
+      formatValue(moment, 'moment', format),
+    ]),
+  ]
+  if (elements.length === 0) return null
+  return (
+    <Section title={`Under level ${level}`} aside={<TableOut name={`stiff elements under ${level}`} rows={text} />}>
+      <WideTable aria-label={`Stiff elements under level ${level}`}>
+        <thead>
+          <tr>
+            {heading.map((word) => (
+              <th key={word}>{word}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {elements.map(({ expandedId, label, stiffness, force: taken, moment }) => (
+            <tr
+              key={expandedId}
+              data-lit={look.picked.includes(expandedId) ? '' : undefined}
+              onClick={() => change({ picked: [expandedId] })}
+            >
+              <th scope="row">{label}</th>
+              <td>
+                <Value
+                  value={stiffness}
+                  quantity="stiffness"
+                  unit={false}
+                  strong={false}
+                  address={`stiffness:${expandedId}`}
+                />
+              </td>
+              <td>{formatValue(taken?.direct ?? 0, 'force', format)}</td>
+              <td>{formatValue(taken?.turning ?? 0, 'force', format)}</td>
+              <td>
+                <Value
+                  value={taken?.shear ?? 0}
+                  quantity="force"
+                  unit={false}
+                  address={`element:${expandedId}:${caseId}`}
+                />
+              </td>
+              <td>
+                <Value
+                  value={moment}
+                  quantity="moment"
+                  unit={false}
+                  strong={false}
+                  address={`elementMoment:${expandedId}:${caseId}`}
+                />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </WideTable>
+      {centreOfMass && <Centre name="centre of mass" at={centreOfMass} />}
+      {centreOfStiffness && <Centre name="centre of stiffness" at={centreOfStiffness} />}
+      <Line reference="check" result={<span>{residual < 1e-9 ? 'less than 1e-9' : residual.toExponential(1)}</span>}>
+        forces and moment of the elements against the shear, over it
+      </Line>
+      <Note>Positive towards greater x, or greater y where it runs along y.</Note>
+    </Section>
+  )
+}
+
+function Centre({ name, at: [x, y] }: { readonly name: string; readonly at: readonly [number, number] }) {
+  return (
+    <Line reference={name}>
+      <Symbol name="x" /> = <Value value={x} quantity="length" strong={false} />, <Symbol name="y" /> ={' '}
+      <Value value={y} quantity="length" strong={false} />
+    </Line>
+  )
+}
+
+const estimates: readonly (readonly [Basis['wallStiffness'], string])[] = [
+  ['bending', 'by bending alone (EN 1992-1-1, annex I)'],
+  ['bendingAndShear', 'by bending and shear of the storey'],
+]
+
+function WallStiffness() {
+  const [basis] = useRecords('basis')
+  const choiceOf = useChoiceOf()
+  if (!basis) return null
+  return (
+    <Line reference="walls">
+      stiff{' '}
+      <Choice
+        {...choiceOf(basis, 'wallStiffness', 'stiffness of walls', { label: 'Stiffness of walls', options: estimates })}
+      />
+    </Line>
+  )
+}

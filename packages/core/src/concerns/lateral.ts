@@ -1,0 +1,64 @@
+import type { ProjectState } from '../derivation/project'
+import {
+  allStoreyForces,
+  hasStiffElements,
+  overlap,
+  shareStoreyForces,
+  storeysOf,
+  unheldOf,
+  type Storey,
+} from '../derivation/lateral'
+import type { Concern } from '../outcome/outcome'
+
+/** Storeys that cannot hold the forces from above, elements without stiffness, and elements that stand on nothing. */
+export function lateralConcerns(state: ProjectState): readonly Concern[] {
+  if (!hasStiffElements(state)) return []
+  const storeys = storeysOf(state)
+  return [...unheldStoreys(state, storeys), ...withoutSection(storeys), ...standingOnNothing(storeys)]
+}
+
+/** One entry per storey, for the case that leaves most of its force there. */
+function unheldStoreys(state: ProjectState, storeys: readonly Storey[]): readonly Concern[] {
+  const shears = allStoreyForces(state).map((forces) => shareStoreyForces(state, storeys, forces).storeys)
+  return storeys.flatMap(({ floor: { level } }, i): Concern[] => {
+    const lost = shears.flatMap((ofCase) => {
+      const { shear, share } = ofCase[i] ?? {}
+      const why = share ? unheldOf(share) : null
+      return shear && why ? [{ why, force: Math.hypot(shear.fx, shear.fy) }] : []
+    })
+    if (lost.length === 0) return []
+    const { why, force } = lost.reduce((most, entry) => (entry.force > most.force ? entry : most))
+    return [{ code: 'storey.unheld', severity: 'caution', about: [level.id], data: { level: level.name, why, force } }]
+  })
+}
+
+function withoutSection(storeys: readonly Storey[]): readonly Concern[] {
+  const found = new Map(
+    storeys.flatMap(({ elements }) =>
+      elements.flatMap(({ record, stiffness }) => (stiffness ? [] : [[record.id, record.label] as const])),
+    ),
+  )
+  return [...found].map(([id, label]) => ({
+    code: 'stiffElement.no-section',
+    severity: 'caution',
+    about: [id],
+    data: { label },
+  }))
+}
+
+/** The force of an element that ends above the ground goes on through the floor; its moment does not. */
+function standingOnNothing(storeys: readonly Storey[]): readonly Concern[] {
+  return storeys.flatMap(({ elements: lower, above }) =>
+    above.flatMap((i) => {
+      const { floor, elements = [] } = storeys[i] ?? {}
+      return elements
+        .filter((element) => !lower.some((under) => overlap(element, under) > 0))
+        .map(({ record: { id, label } }): Concern => ({
+          code: 'stiffElement.on-nothing',
+          severity: 'caution',
+          about: [id],
+          data: { label, level: floor?.level.name ?? '' },
+        }))
+    }),
+  )
+}

@@ -1,0 +1,40 @@
+import { csvParseRows } from 'd3-dsv'
+import fc from 'fast-check'
+import { formatNumber } from '../units/format'
+import { shownAsCsv, shownAsTabbed } from './tables'
+
+const shown = [
+  ['level', 'at its foot, kN', 'note'],
+  ['Roof', formatNumber(-1234567.891, 1, 'comma'), 'x, "y"'],
+  ['1', formatNumber(12.5, 1, 'comma'), '=1+1'],
+]
+
+test('RFC 4180 by a library: numbers with a point and no spaces, words as they are, formulas defused', () => {
+  expect(csvParseRows(shownAsCsv(shown))).toEqual([
+    ['level', 'at its foot, kN', 'note'],
+    ['Roof', '-1234567.9', 'x, "y"'],
+    ['1', '12.5', "'=1+1"],
+  ])
+})
+
+test('the clipboard keeps the decimal sign of the project, and no thin space', () => {
+  expect(shownAsTabbed(shown).split('\n')[1]).toBe('Roof\t-1234567,9\tx, "y"')
+})
+
+test('any number that is shown is read back', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: -1e9, max: 1e9, noNaN: true }),
+      fc.integer({ min: 0, max: 4 }),
+      fc.constantFrom('point' as const, 'comma' as const),
+      (value, decimals, decimal) => {
+        const [row] = csvParseRows(shownAsCsv([['a', formatNumber(value, decimals, decimal)]]))
+        expect(Math.abs(Number(row?.[1]) - value)).toBeLessThanOrEqual(0.5000001 * 10 ** -decimals)
+      },
+    ),
+  )
+})
+
+test('labels that only begin like numbers stay words', () => {
+  expect(shownAsCsv([['3-14', '1/2', '–', 'C10']])).toBe('3-14,1/2,–,C10\r\n')
+})
