@@ -119,6 +119,8 @@ describe('shared by stiff elements, by hand', () => {
     expect(top.centreOfStiffness).toEqual([expect.closeTo(6, 9), expect.closeTo(2, 9)])
     expect(top.centreOfMass).toEqual([expect.closeTo(6, 9), expect.closeTo(4, 9)])
     expect(top.torsion).toBeCloseTo(-80_000, 4)
+    // east through the centre of mass: its line of action is at y = 4
+    expect(top.at).toEqual([expect.closeTo(6, 9), expect.closeTo(4, 9)])
     // J / 1e8 = 3 · 4 + 1 · 36 + 2 · 2 · 36 = 192; arms: -y of the walls along X, x of those along Y
     const forces = top.elements.map(({ force }) => [force?.direct ?? NaN, force?.turning ?? NaN])
     expect(forces.flat().map((value) => Math.round(value) + 0)).toEqual([

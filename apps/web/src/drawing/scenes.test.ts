@@ -58,7 +58,7 @@ describe('the plan', () => {
     expect(texts).toContain('Flight Z1, 3.00 m in plan, 7.50 kN/m on each end')
     expect(texts).toContain('Barrier H1, 18.00 m, 0.80 kN/m outwards')
     expect(texts).toContainEqual(expect.stringMatching(/^Panel P\d+, “Reading room”, \d+\.\d m², 3\.00 kN\/m²$/))
-    expect(texts).toContain('Stiff element E1, wall')
+    expect(texts).toContain('Stiff element E1, braced bay')
     expect(texts).toContain('Opening Stair void')
   })
 

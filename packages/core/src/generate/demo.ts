@@ -342,31 +342,41 @@ const steps: (readonly [note: string, records: readonly Rec[]])[] = [
 steps.push(['Workshop hall beside the block', workshopHall(stock.steel)])
 
 const diagonal = rolledSection('L 80x8', random, false)
-const stiff = (layout: Layout, bracing: boolean, a: Point, b: Point): StiffElement => ({
-  kind: 'stiffElement',
-  id: id('stiffElement'),
-  layout: layout.id,
-  label: next(layout, 'E'),
-  path: [a, b],
-  sort: bracing ? 'bracing' : 'wall',
-  thickness: 0.2,
-  material: bracing ? stock.steel.id : stock.concrete.id,
-  section: bracing ? diagonal.id : null,
-  diagonals: 1,
-  stiffness: 1e8,
-})
-/** Three walls round the stair, and a braced bay in the west and in the south. */
-const holding = (layout: Layout): readonly StiffElement[] => [
-  stiff(layout, false, [11.4, 12], [14.4, 12]),
-  stiff(layout, false, [11.4, 15], [14.4, 15]),
-  stiff(layout, false, [14.4, 12], [14.4, 15]),
-  stiff(layout, true, [0, 9], [0, 15]),
-  stiff(layout, true, [0, 0], [7.2, 0]),
-]
-steps.push([
-  'What holds the floors: stair walls, braced bays',
-  [diagonal, ...[layouts.floor, layouts.roof].flatMap(holding)],
-])
+/** Braced bays in three sides of the block and beside the stair, one diagonal in tension at a time. */
+const bracedBays = (layout: Layout): readonly StiffElement[] =>
+  (
+    [
+      [
+        [0, 0],
+        [7.2, 0],
+      ],
+      [
+        [7.2, 15],
+        [14.4, 15],
+      ],
+      [
+        [0, 9],
+        [0, 15],
+      ],
+      [
+        [21.6, 9],
+        [21.6, 15],
+      ],
+    ] as const
+  ).map((path) => ({
+    kind: 'stiffElement',
+    id: id('stiffElement'),
+    layout: layout.id,
+    label: next(layout, 'E'),
+    path,
+    sort: 'bracing',
+    thickness: 0.2,
+    material: stock.steel.id,
+    section: diagonal.id,
+    diagonals: 1,
+    stiffness: 1e8,
+  }))
+steps.push(['What holds the floors: braced bays', [diagonal, ...[layouts.floor, layouts.roof].flatMap(bracedBays)]])
 
 /** The demo as a person would make it: the same change sets, in order. Ids are fixed, so that it is the same everywhere. */
 export const demoChanges: readonly ChangeSet[] = steps.map(([note, records], i) => ({

@@ -127,7 +127,7 @@ const momentAbout = ({ fx, fy, moment }: HorizontalForce, [x, y]: Point): number
 function nearest(force: HorizontalForce, from: Point): Point {
   const { fx, fy } = force
   const off = momentAbout(force, from) / (fx * fx + fy * fy)
-  return [from[0] - off * fy, from[1] + off * fx]
+  return [from[0] + off * fy, from[1] - off * fx]
 }
 
 /** Force and moment that elements take beside what is to be held; the moment over a lever of the plan's size. */

@@ -8,6 +8,7 @@ import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { Choice } from '../../ui/Choice'
+import { byNumber } from '../../ui/byNumber'
 import { TableOut } from '../../ui/TableOut'
 import { WideTable } from './ColumnTable'
 
@@ -114,13 +115,14 @@ const storeyCells = ({ force, shear, torsion, unheld }: StoreyView, format: Numb
 function Elements({ storey, caseId }: { readonly storey: StoreyView; readonly caseId: string }) {
   const format = useFormat()
   const [look, change] = useLook()
-  const { level, elements, centreOfMass, centreOfStiffness, residual } = storey
+  const { level, centreOfMass, centreOfStiffness, residual } = storey
+  const elements = [...storey.elements].sort((a, b) => byNumber.compare(a.label, b.label))
   const force = unitOf('force', format)
   const heading = [
     'element',
     `stiffness, ${unitOf('stiffness', format)}`,
-    `straight, ${force}`,
-    `by turning, ${force}`,
+    `of the push, ${force}`,
+    `of turning, ${force}`,
     `takes, ${force}`,
     `at its foot, ${unitOf('moment', format)}`,
   ]
@@ -187,7 +189,7 @@ function Elements({ storey, caseId }: { readonly storey: StoreyView; readonly ca
       {centreOfMass && <Centre name="centre of mass" at={centreOfMass} />}
       {centreOfStiffness && <Centre name="centre of stiffness" at={centreOfStiffness} />}
       <Line reference="check" result={<span>{residual < 1e-9 ? 'less than 1e-9' : residual.toExponential(1)}</span>}>
-        forces and moment of the elements against the shear, over it
+        elements against the shear, over it
       </Line>
       <Note>Positive towards greater x, or greater y where it runs along y.</Note>
     </Section>

@@ -1,0 +1,83 @@
+import { expect, test, type Page } from '@playwright/test'
+import { balance, find, newProject, saved, type, typePlace } from './support'
+
+/** A stiff element of a typed stiffness, drawn by typing, MN/m. */
+async function draw(page: Page, from: string, to: string, stiffness: string): Promise<void> {
+  await page.getByRole('button', { name: /Draw something else/ }).click()
+  await page.getByRole('option', { name: 'stiff element', exact: true }).click()
+  await typePlace(page, from)
+  await typePlace(page, to)
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('heading', { name: 'Stiff element' })).toBeVisible()
+  const sort = page.getByRole('button', { name: 'What it is' })
+  if (!(await sort.innerText()).includes('typed')) {
+    await sort.click()
+    await page.getByRole('option', { name: 'typed stiffness' }).click()
+  }
+  await type(page, 'stiffness', stiffness)
+  await saved(page)
+}
+
+test('storey forces are shared among stiff elements, with torsion, down to the ground', async ({ page, request }) => {
+  const id = await newProject(request, 'Held')
+  await page.goto(`/p/${id}/building`)
+  await page
+    .getByRole('textbox', { name: 'The building in one sentence' })
+    .fill('2 x 4 m by 1 x 6 m, 2 storeys of 3 m, beams every 6 m, 200 mm concrete, homes')
+  await page.getByRole('button', { name: 'Build this' }).click()
+  await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
+
+  // one case: 20 kN on the first floor, 40 kN on the roof, eastwards at the centre of mass (4; 3)
+  await find(page, 'actions step')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Storey forces 1' })).toBeVisible()
+  await type(page, 'force on level 1', '20')
+  await type(page, /force on level (2|Roof)/, '40')
+  await saved(page)
+  await expect.poll(() => balance(page)).toContain('applied 60.0 kN → handed on as storey forces')
+
+  // along the sides: 300 and 100 MN/m eastwards in the south and the north, 200 MN/m in the west and the east
+  await find(page, 'building step')
+  for (const level of ['1', '2']) {
+    await page.getByRole('button', { name: /^Level/ }).click()
+    await page.getByRole('option', { name: new RegExp(`^(Level )?${level === '2' ? '(2|Roof)' : level} ·`) }).click()
+    await draw(page, '2; 0', '4; 0', '300')
+    await draw(page, '2; 6', '4; 6', '100')
+    await draw(page, '0; 2', '0; 4', '200')
+    await draw(page, '8; 2', '8; 4', '200')
+  }
+  await expect.poll(() => balance(page)).toContain('applied 60.0 kN → into the ground by stiff elements 60.0 kN')
+
+  await find(page, 'paths step')
+  // the centre of stiffness at y = 6 · 100 / 400 = 1.5 m, so T = 40 · 1.5 = 60 kNm clockwise
+  const storeys = page.getByRole('table', { name: 'Storey by storey' })
+  await expect(storeys.getByRole('row').nth(1)).toContainText('−60.0')
+  await expect(storeys.getByRole('row').nth(2)).toContainText('60.0')
+  await expect(storeys.getByRole('row').nth(2)).toContainText('−90.0')
+  // J = 300 · 1.5² + 100 · 4.5² + 2 · 200 · 4² = 9100 MNm: E1 takes 60 · 3/4 − 90 · 300 · 1.5 / 9100 = 40.5 kN
+  await storeys.getByRole('row').nth(2).click()
+  const elements = page.getByRole('table', { name: 'Stiff elements under level 1' })
+  await expect(elements.getByRole('row', { name: /^E1/ })).toContainText('40.5')
+  await expect(elements.getByRole('row', { name: /^E2/ })).toContainText('19.5')
+  // 200 · 4 · 90 / 9100 = 7.9 kN across
+  await expect(elements.getByRole('row', { name: /^E3/ })).toContainText('7.9')
+  await expect(elements.getByRole('row', { name: /^E4/ })).toContainText('−7.9')
+  // over its foot E1 has 27.03 · 3 + 40.55 · 3 = 202.7 kNm
+  await expect(elements.getByRole('row', { name: /^E1/ })).toContainText('202.7')
+  await elements.getByRole('button', { name: '40.5 kN, why?' }).click()
+  await expect(page.getByText('of its turning')).toBeVisible()
+  await page.keyboard.press('Escape')
+
+  // two of them away: nothing holds the storey across any more, nor against turning
+  await find(page, 'building step')
+  await page.getByRole('button', { name: 'as a list' }).click()
+  for (const label of ['E3', 'E4']) {
+    await page.getByRole('option', { name: new RegExp(`^Stiff element ${label}`) }).click()
+    await page.getByRole('button', { name: `Delete ${label}` }).click()
+    await saved(page)
+  }
+  await find(page, 'actions step')
+  await type(page, 'way they push', '90')
+  await saved(page)
+  await expect.poll(() => balance(page)).toContain('60.0 kN not held')
+})
