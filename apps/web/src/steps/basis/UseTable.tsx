@@ -13,6 +13,7 @@ import styled from 'styled-components'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { FromMemory } from '../../sheet/FromMemory'
 import { Symbol } from '../../sheet/Symbol'
+import { TableOut } from '../../ui/TableOut'
 
 const shown = (entry: ResolvedValue | undefined, format: NumberFormat): string =>
   entry ? formatValue(entry.value, entry.meaning.quantity, format) : '–'
@@ -25,6 +26,23 @@ export function UseTable() {
   if (!standard) return null
   const values = new Map(standard.values.map((entry) => [entry.key, entry]))
   const { imposedSymbols } = familyOf(standard.family)
+  const takersOf = (id: string) => keys.filter((key) => key.use === id).map(({ name }) => name)
+  const rows = () => [
+    [
+      'use',
+      `${imposedSymbols[0]}, ${unitOf('pressure', format)}`,
+      `${imposedSymbols[1]}, ${unitOf('force', format)}`,
+      `on a barrier, ${unitOf('lineLoad', format)}`,
+      'may be reduced',
+      'taken by',
+    ],
+    ...Object.entries(standard.uses).map(([id, use]) => [
+      titleOfUse(id, use),
+      ...[uniformKey(id), concentratedKey(id), barrierKey(id)].map((key) => shown(values.get(key), format)),
+      use.reducible ? 'yes' : 'no',
+      takersOf(id).join(', '),
+    ]),
+  ]
   const remembered = standard.values.some(({ key, fromMemory }) => key.startsWith('imposed.') && fromMemory)
   return (
     <Frame>
@@ -33,7 +51,8 @@ export function UseTable() {
         <small>
           {standard.layers.join(' + ')}
           <FromMemory shown={remembered} />
-        </small>
+        </small>{' '}
+        <TableOut name="imposed loads by use" rows={rows} />
       </h4>
       <table aria-label="Imposed loads by use">
         <thead>
@@ -52,7 +71,7 @@ export function UseTable() {
         </thead>
         <tbody>
           {Object.entries(standard.uses).map(([id, use]) => {
-            const takers = keys.filter((key) => key.use === id).map(({ name }) => name)
+            const takers = takersOf(id)
             return (
               <tr key={id} data-taken={takers.length > 0 || undefined}>
                 <th>{titleOfUse(id, use)}</th>

@@ -1,4 +1,12 @@
-import { formatQuantity, sourceNames, type MemberView, type PathRow } from '@hedrion/core'
+import {
+  formatQuantity,
+  formatValue,
+  sourceNames,
+  unitOf,
+  type MemberView,
+  type NumberFormat,
+  type PathRow,
+} from '@hedrion/core'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { roleNames } from '../../drawing/describe'
 import { markOf } from '../../drawing/marks'
@@ -8,6 +16,7 @@ import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
 import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
 import { Swatch } from '../../ui/Swatch'
+import { TableOut } from '../../ui/TableOut'
 import { BeamSketch } from './BeamSketch'
 
 /** What lands on a beam and where it goes, written out as by hand. */
@@ -22,7 +31,10 @@ export function BeamSheet({ expandedId, caseId }: { readonly expandedId: string;
       <Note>
         level {levelName} · {section} · {formatQuantity(length, 'length', format)}
       </Note>
-      <Section title="What lands on it">
+      <Section
+        title="What lands on it"
+        aside={lands.length > 0 && <TableOut name={`${role} ${label}`} rows={() => landingTable(view, format)} />}
+      >
         {lands.length === 0 && <Note>Nothing in this case.</Note>}
         {lands.map((row, i) => (
           <LandingLine key={i} row={row} caseId={caseId} />
@@ -56,6 +68,18 @@ export function BeamSheet({ expandedId, caseId }: { readonly expandedId: string;
     </Sheet>
   )
 }
+
+const landingTable = ({ lands }: MemberView, format: NumberFormat): readonly (readonly string[])[] => [
+  ['what', 'label', 'load', 'on', 'at', `force, ${unitOf('force', format)}`],
+  ...lands.map(({ kind, label, intensity, part, at, force }) => [
+    sourceNames[kind],
+    label,
+    intensity === null ? '' : formatQuantity(intensity, units[kind][0], format),
+    part === null ? '' : formatQuantity(part, units[kind][1], format),
+    at === null ? '' : formatQuantity(at, 'length', format),
+    formatValue(force, 'force', format),
+  ]),
+]
 
 const letter = (index: number): string => String.fromCharCode(65 + (index % 26))
 

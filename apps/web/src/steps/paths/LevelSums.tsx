@@ -1,17 +1,31 @@
-import { hasStoreyForces, type Balance, type Overview } from '@hedrion/core'
-import { useAnswer } from '../../compute/SessionContext'
+import { formatValue, hasStoreyForces, unitOf, type Balance, type NumberFormat, type Overview } from '@hedrion/core'
+import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { allCases } from '../../drawing/marks'
 import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
 import { Later } from '../../ui/Later'
+import { TableOut } from '../../ui/TableOut'
 import { useLevel } from '../../drawing/useLevel'
 import { HeldStoreys } from './HeldStoreys'
 import { MassLines } from './MassLines'
 import { MemberLoads } from './MemberLoads'
 import { OtherRules } from './OtherRules'
 import { ReducedBase } from './ReducedBase'
+
+const caseTable = (overview: Overview, format: NumberFormat): readonly (readonly string[])[] => [
+  [
+    'case',
+    ...['applied', 'at supports', 'not carried'].map((name) => `${name}, ${unitOf('force', format)}`),
+    'where it ends',
+  ],
+  ...allCases(overview).map(({ loadCase: { name, balance } }) => [
+    name,
+    ...[balance.applied, balance.atSupports, balance.notCarried].map((value) => formatValue(value, 'force', format)),
+    wayOf(balance),
+  ]),
+]
 
 /** Where the load of a case ends. */
 function wayOf({ handedOn, notCarried }: Balance): string {
@@ -25,6 +39,7 @@ function wayOf({ handedOn, notCarried }: Balance): string {
 export function LevelSums({ caseId, overview }: { readonly caseId: string; readonly overview: Overview }) {
   const applied = useAnswer({ kind: 'why', address: `applied:${caseId}` })
   const [, change] = useLook()
+  const format = useFormat()
   const { level } = useLevel()
   const balance = useAnswer({ kind: 'balance', caseId })
   const terms = applied?.basis.kind === 'sum' ? applied.basis.terms : []
@@ -73,7 +88,7 @@ export function LevelSums({ caseId, overview }: { readonly caseId: string; reado
       {level && !balance?.handedOn && (
         <OtherRules key={level.id} levelId={level.id} panelId={null} caseId={caseId} sharing={null} />
       )}
-      <Section title="Every case">
+      <Section title="Every case" aside={<TableOut name="cases" rows={() => caseTable(overview, format)} />}>
         {allCases(overview).map(({ loadCase: { id, name, balance: sums } }) => (
           <Line
             key={id}

@@ -1,7 +1,10 @@
-import { formatQuantity, formatValue } from '@hedrion/core'
+import { formatQuantity, formatValue, unitOf } from '@hedrion/core'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
+import { TableOut } from '../../ui/TableOut'
+
+const heads = ['mass', 'weight', 'centre x', 'centre y'] as const
 
 /** What each level weighs for earthquake, and where its centre is. */
 export function MassLines() {
@@ -9,8 +12,17 @@ export function MassLines() {
   const format = useFormat()
   if (!masses || masses.rows.every(({ weight }) => weight === 0)) return null
   const total = masses.rows.reduce((sum, { mass }) => sum + mass, 0)
+  const table = () => [
+    ['level', ...(['mass', 'force', 'length', 'length'] as const).map((of, i) => `${heads[i]}, ${unitOf(of, format)}`)],
+    ...masses.rows.map(({ levelName, mass, weight, centre }) => [
+      levelName,
+      formatValue(mass, 'mass', format),
+      formatValue(weight, 'force', format),
+      ...(centre ?? []).map((at) => formatValue(at, 'length', format)),
+    ]),
+  ]
   return (
-    <Section title="Mass of each level" aside={<small>{masses.clause}</small>}>
+    <Section title="Mass of each level" aside={<TableOut name="masses" rows={table} />}>
       {masses.rows.map(({ levelId, levelName, weight, mass, centre }) => (
         <Line
           key={levelId}
@@ -30,8 +42,8 @@ export function MassLines() {
         all levels
       </Line>
       <Note>
-        All that is permanent, the part of imposed load that the standard counts, and what counts as mass only. Columns
-        go half up and half down; walls count where they stand.
+        {masses.clause}: all that is permanent, the part of imposed load that the standard counts, and what counts as
+        mass only. Columns go half up and half down; walls count where they stand.
       </Note>
     </Section>
   )

@@ -1,11 +1,21 @@
-import { sharingNames, sliverArea, splitExpanded, type SharingRule } from '@hedrion/core'
-import { useAnswer } from '../../compute/SessionContext'
+import {
+  formatValue,
+  sharingNames,
+  sliverArea,
+  splitExpanded,
+  unitOf,
+  type NumberFormat,
+  type PanelView,
+  type SharingRule,
+} from '@hedrion/core'
+import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { usePicked } from '../../sheet/PickedTools'
 import { Scope } from '../../sheet/Scope'
 import { Line, Note, Section, Sheet, Warm } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
+import { TableOut } from '../../ui/TableOut'
 import { OtherRules } from './OtherRules'
 import { StripLines } from './StripLines'
 
@@ -13,6 +23,7 @@ import { StripLines } from './StripLines'
 export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string; readonly caseId: string }) {
   const view = useAnswer({ kind: 'panel', expandedId, caseId })
   const [, change] = useLook()
+  const format = useFormat()
   const picked = usePicked()
   if (!view) return <Sheet title="Load paths">{null}</Sheet>
   const [, levelId] = splitExpanded(expandedId)
@@ -47,7 +58,12 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
           applied
         </Line>
       </Section>
-      <Section title="Who takes it">
+      <Section
+        title="Who takes it"
+        aside={
+          view.takers.length > 0 && <TableOut name={`panel ${view.label}`} rows={() => takerTable(view, format)} />
+        }
+      >
         {view.takers.length === 0 && <Note>{view.applied === 0 ? 'Nothing in this case.' : 'Nobody.'}</Note>}
         {view.takers.map(({ kind, expandedId: taker, label, force, share }) => (
           <Line
@@ -93,6 +109,15 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
     </Sheet>
   )
 }
+
+const takerTable = ({ takers }: PanelView, format: NumberFormat): readonly (readonly string[])[] => [
+  ['member', `force, ${unitOf('force', format)}`, 'part, %'],
+  ...takers.map(({ kind, label, force, share }) => [
+    `${kind} ${label}`,
+    formatValue(force, 'force', format),
+    (100 * share).toFixed(1),
+  ]),
+]
 
 /** Rules that keep both moments as well as force. */
 const keepsMoment = new Set<SharingRule>(['oneWay', 'corners'])
