@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { newProject, saved } from './support'
+import { newProject, saved, type } from './support'
 
 test('imposed load is reduced in combinations, and not beside psi', async ({ page, request }) => {
   const id = await newProject(request, 'Reduced', 'demo')
@@ -34,4 +34,21 @@ test('imposed load is reduced in combinations, and not beside psi', async ({ pag
   await page.getByRole('button', { name: 'Reduce it where no ψ applies' }).click()
   await saved(page)
   await expect(page.getByRole('button', { name: /reduced where no ψ lowers it/ })).toBeVisible()
+})
+
+test('a table of the project’s own stands in place of the standard’s factors', async ({ page, request }) => {
+  const id = await newProject(request, 'Own table', 'demo')
+  await page.goto(`/p/${id}/combinations`)
+  await page.getByRole('button', { name: /Factors for area or storeys/ }).click()
+  await page.getByRole('option', { name: 'of a new table' }).click()
+  await type(page, 'row 1 from', '100')
+  await type(page, 'row 1 factor', '0.75')
+  await saved(page)
+  await page.goto(`/p/${id}/paths?case=imposed%2FC`)
+  const base = page.getByRole('table', { name: 'Reduced for area or storeys, at the base' })
+  // 104.3 m2 are past the first row: 0.75 x 312.9
+  await expect(base.getByRole('row', { name: /^C5/ })).toContainText('234.7')
+  // a smaller area is below it: only C5 is spared anything
+  await expect(base.getByRole('row', { name: /^C5/ })).toContainText('78.2')
+  await expect(base.getByRole('row', { name: /^sum/ })).toContainText('78.2')
 })

@@ -2,33 +2,10 @@ import { Memo } from '../src/derivation/memo'
 import { deriveProject, type ProjectState } from '../src/derivation/project'
 import { documentOf, recordsOf, type Document } from '../src/document/document'
 import { floorsOf, sharedBy, skewed, type Size } from './floors'
+import { benchManyCases } from './manyCases'
+import { count, medians, print, spoiled, sweep } from './measure'
 
 // Prints ratios and counted work, never seconds alone: seconds are of the machine, ratios and counts of the program.
-
-const runs = 5
-
-interface Contender {
-  readonly name: string
-  readonly run: () => unknown
-}
-
-function timeOf(run: () => unknown): number {
-  const start = performance.now()
-  run()
-  return performance.now() - start
-}
-
-/** Median times in ms; the contenders take turns, so that a slow moment of the machine meets them all. */
-function medians(contenders: readonly Contender[]): ReadonlyMap<string, number> {
-  const times = contenders.map((): number[] => [])
-  for (let i = 0; i < runs; i++) contenders.forEach(({ run }, k) => times[k]?.push(timeOf(run)))
-  return new Map(
-    contenders.map(({ name }, k) => {
-      const sorted = (times[k] ?? []).sort((a, b) => a - b)
-      return [name, sorted[runs >> 1] ?? NaN]
-    }),
-  )
-}
 
 /** Everything that the rundown answers, as it lies in memory. */
 const blocksOf = (state: ProjectState): readonly Float64Array[] =>
@@ -39,14 +16,6 @@ const blocksOf = (state: ProjectState): readonly Float64Array[] =>
     rundown.tops,
     rundown.feet,
   ])
-
-let sink = 0
-/** One pass over the result arrays: what the memory alone would take. */
-function sweep(blocks: readonly Float64Array[]): void {
-  let sum = 0
-  for (const block of blocks) for (let i = 0; i < block.length; i++) sum += block[i] ?? 0
-  sink += sum
-}
 
 /** Another imposed load on every key. */
 const heavier = (document: Document): Document =>
@@ -65,9 +34,6 @@ function oneCorner(document: Document): Document {
     [...document.records.values()].map((record) => (record.id === panel.id ? { ...panel, outline } : record)),
   )
 }
-
-const print = (text: string): void => void process.stdout.write(`${text}\n`)
-const count = (value: number): string => value.toLocaleString('en').replace(/,/g, '\u202f')
 
 function counts(document: Document, state: ProjectState): void {
   const operators = [...new Set(state.floors.map(({ operator }) => operator))]
@@ -123,4 +89,5 @@ bench('ten floors, every panel two-way', sharedBy(floorsOf({ baysX: 20, baysY: 1
 const few = floorsOf({ baysX: 4, baysY: 3, floors: 1 })
 bench('one floor of 4 × 3 bays, one-way', few)
 bench('the same by stiffness', sharedBy(few, 'stiffness'))
-if (Number.isNaN(sink)) print('a result is no number')
+benchManyCases()
+if (spoiled()) print('a result is no number')

@@ -47,6 +47,7 @@ export {
   type Barrier,
   type StiffElement,
   type StoreyForces,
+  type ReductionTable,
   type Rec,
   type RecOf,
   type Section,
@@ -164,6 +165,7 @@ export type { ReductionView } from './derivation/reductions'
 export type { SpaceSurface } from './queries/surfacesInSpace'
 export type { EnvelopeRow, GoverningRival, GoverningSide, GoverningTerm, GoverningView } from './queries/envelopeViews'
 export type { ElementView, LateralView, StoreyView } from './queries/lateralView'
+export type { KeyLoads } from './actions/keyLoads'
 export type { KeySum } from './queries/keySums'
 export type { MassRow } from './queries/massViews'
 export type { WindProfile } from './queries/windProfile'

@@ -22,6 +22,7 @@ import type {
   Patch,
   PointLoad,
   Rec,
+  ReductionTable,
   Section,
   Slope,
   Stair,
@@ -323,6 +324,20 @@ export class Building {
       section: null,
       diagonals: 1,
       stiffness: 1e8,
+      ...more,
+    })
+  }
+
+  reductionTable(more: More<ReductionTable> = {}): ReductionTable {
+    return this.add({
+      kind: 'reductionTable',
+      id: newId('reductionTable', this.random),
+      name: 'own',
+      by: 'area',
+      between: 'stepped',
+      rows: [{ from: 0, factor: 1 }],
+      leastStoreys: 0,
+      takes: 'all',
       ...more,
     })
   }

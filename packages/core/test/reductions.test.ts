@@ -1,5 +1,6 @@
 import { expanded } from '../src/document/labels'
-import type { Basis, LoadKey } from '../src/document/recordKinds'
+import type { ReductionView } from '../src/derivation/reductions'
+import type { Basis, LoadKey, ReductionTable } from '../src/document/recordKinds'
 import { nationalSetEdits } from '../src/editing/ownLayer'
 import { ask } from '../src/queries/derive'
 import { reductionReason } from '../src/wording/reductionReason'
@@ -36,7 +37,7 @@ describe('a column under three storeys of offices and a roof', () => {
   test('by area 0.5 + 10/A, by storeys (2 + (n - 2) 0.7) / n (EN 1991-1-1 (6.1), (6.2), ψ0 of table A1.1, from memory)', () => {
     const { reductions, rows } = tower().view('imposed/B')
     expect(rows.map(({ levelName }) => levelName)).toEqual(['4', '3', '2', '1'])
-    expect(reductions).toEqual([
+    expect(reductions).toMatchObject([
       // the roof is of category H
       null,
       {
@@ -291,5 +292,115 @@ describe('in combinations', () => {
       ask(state, { kind: 'envelopes', set: 'strength', effects: 'storeyShear' }),
     )
     expect(reduced).toEqual(whole)
+  })
+})
+
+describe('an own table in place of the standard', () => {
+  const factors = (more: Partial<Omit<ReductionTable, 'kind' | 'id'>>, imposed = 'imposed/B') => {
+    const storeys = tower()
+    const table = storeys.building.reductionTable(more)
+    const { building } = storeys
+    building.records.splice(0, 1, { ...building.basis, reductionTable: table.id })
+    const { reductions } = storeys.view(imposed)
+    return { ...storeys, reductions: reductions ?? [] }
+  }
+  const byLength = (rows: readonly (ReductionView | null)[], way: 'byArea' | 'byStoreys') =>
+    rows.map((row) => row && row[way])
+
+  test('by area, in steps or in a straight line, under 30, 60 and 90 m²', () => {
+    const rows = [
+      { from: 80, factor: 0.7 },
+      { from: 40, factor: 0.9 },
+    ]
+    const stepped = factors({ by: 'area', between: 'stepped', rows })
+    expect(byLength(stepped.reductions, 'byArea')).toEqual([null, 1, 0.9, 0.7])
+    expect(byLength(stepped.reductions, 'byStoreys')).toEqual([null, null, null, null])
+    const linear = factors({ by: 'area', between: 'linear', rows })
+    expect(byLength(linear.reductions, 'byArea')).toEqual([null, 1, near(0.8), 0.7])
+    const why = ask(linear.building.state(), { kind: 'why', address: `reduction:${linear.below}:imposed/B:area` })
+    expect(why?.basis).toMatchObject({ kind: 'table', clause: 'own table “own”' })
+  })
+
+  test('by storeys, from the third on; under fewer nothing is reduced', () => {
+    const rows = [{ from: 1, factor: 0.5 }]
+    const { reductions } = factors({ by: 'storeys', rows, leastStoreys: 3 })
+    expect(byLength(reductions, 'byStoreys')).toEqual([null, 1, 1, 0.5])
+    // 3 · 90 kN at the foot of the lowest length, all of it may be reduced
+    expect(reductions.at(-1)?.foot).toBeCloseTo(135_000, 6)
+  })
+
+  test('for columns alone, or for beams too', () => {
+    const beamOf = (takes: 'columns' | 'all') => {
+      const { building, floors } = factors({ by: 'area', takes, rows: [{ from: 0, factor: 0.5 }] })
+      const state = building.state()
+      const [beam] = state.floors[0]?.operator.plan.frame.beams ?? []
+      const expandedId = expanded(beam?.member.id ?? '', state.floors[0]?.level.id ?? '')
+      expect(state.floors[0]?.floor.layoutId).toBe(floors.id)
+      return ask(state, { kind: 'member', expandedId, caseId: 'imposed/B' })?.reduction
+    }
+    expect(beamOf('columns')).toBeNull()
+    expect(beamOf('all')).toMatchObject({ byArea: 0.5, total: near(90_000) })
+  })
+
+  test('a load key that is never reduced stays whole', () => {
+    const { view, building } = tower({ reducible: 'never' })
+    expect(view('imposed/B').reductions).toBeNull()
+    const [key] = [...building.state().keys.values()].filter(({ imposed }) => imposed?.value === 3000)
+    expect(key && reductionReason('EN', key)).toBe('not reduced, as said here')
+  })
+})
+
+describe('columns that stand on beams', () => {
+  /** Above 12 by 10 m on four columns stand 6 by 10 m on four more, 3 m from the ends of two beams. */
+  const over = (transferred: Basis['transferred']) => {
+    const building = new Building({ transferred })
+    const [, low, high] = ['Base', '1', '2'].map((name, i) => building.level(name, 3 * i))
+    const office = building.key(3000)
+    const [floor, upper] = [building.layout('Floor', office, low), building.layout('Upper', office, high)]
+    const [corner] = rectangle(0, 0, 12, 10).map((at) => building.column(floor, at))
+    const south = building.beam(floor, [0, 0], [12, 0])
+    building.beam(floor, [0, 10], [12, 10])
+    building.panel(floor, rectangle(0, 0, 12, 10))
+    rectangle(3, 0, 9, 10).forEach((at) => building.column(upper, at))
+    building.beam(upper, [3, 0], [9, 0])
+    building.beam(upper, [3, 10], [9, 10])
+    building.panel(upper, rectangle(3, 0, 9, 10))
+    const state = building.state()
+    const at = (id: string | undefined) => ({ expandedId: expanded(id ?? '', low?.id ?? ''), caseId: 'imposed/B' })
+    return {
+      column: ask(state, { kind: 'column', ...at(corner?.id) })?.reductions?.[0],
+      beam: ask(state, { kind: 'member', ...at(south.id) })?.reduction,
+      state,
+    }
+  }
+
+  test('reduced below the beam too: 30 + 15 m² and 135 kN in the corner, 90 m² and 270 kN on the beam', () => {
+    const { column, beam } = over('reduced')
+    const foot = 135_000 * (0.5 + 10 / 45)
+    expect(column).toMatchObject({
+      area: near(45),
+      byArea: near(0.5 + 10 / 45),
+      reducible: near(135_000),
+      foot: near(foot),
+    })
+    // and the other way beside it
+    expect(column?.otherwise).toBeCloseTo(135_000 - (1 - (0.5 + 10 / 30)) * 90_000, 6)
+    expect(beam).toMatchObject({ area: near(90), byArea: near(0.5 + 10 / 90), total: near(270_000 * (0.5 + 10 / 90)) })
+  })
+
+  test('whole below the beam: its own 30 m² and 90 kN are reduced alone', () => {
+    const { column, beam, state } = over('whole')
+    const foot = 135_000 - (1 - (0.5 + 10 / 30)) * 90_000
+    expect(column).toMatchObject({
+      area: near(30),
+      byArea: near(0.5 + 10 / 30),
+      reducible: near(90_000),
+      foot: near(foot),
+    })
+    expect(column?.otherwise).toBeCloseTo(135_000 * (0.5 + 10 / 45), 6)
+    expect(beam).toMatchObject({ area: near(60), total: near(270_000 - (0.5 - 10 / 60) * 180_000) })
+    expect(ask(state, { kind: 'reducedBase', caseId: 'imposed/B' }).map(({ reduced }) => reduced)).toEqual(
+      Array.from({ length: 4 }, () => near(foot)),
+    )
   })
 })

@@ -128,6 +128,7 @@ export const kindNames: Readonly<Record<Rec['kind'], string>> = {
   stair: 'Flight of stairs',
   barrier: 'Barrier',
   stiffElement: 'Stiff element',
+  reductionTable: 'Reduction table',
   storeyForces: 'Storey forces',
   selection: 'Kept selection',
   buildingPart: 'Building part',

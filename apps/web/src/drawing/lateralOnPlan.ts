@@ -61,11 +61,17 @@ function sharesOf(
   storey: Storey,
   format: NumberFormat,
 ): { readonly shapes: readonly Shape[]; readonly labels: readonly Label[] } {
-  const taken = storey.elements.flatMap(({ expandedId, a, b, along, force }) => {
+  const taken = storey.elements.flatMap(({ expandedId, label, a, b, along, force }) => {
     if (!force || Math.abs(force.shear) < 1) return []
     const sign = Math.sign(force.shear)
     return [
-      { expandedId, at: meanOf([a, b]), way: [sign * along[0], sign * along[1]] as const, size: Math.abs(force.shear) },
+      {
+        expandedId,
+        label,
+        at: meanOf([a, b]),
+        way: [sign * along[0], sign * along[1]] as const,
+        size: Math.abs(force.shear),
+      },
     ]
   })
   const { centreOfMass: mass, centreOfStiffness: stiffness } = storey
@@ -84,8 +90,8 @@ function sharesOf(
       ...(stiffness ? [{ kind: 'dot', at: stiffness, size: 9, tone: 'ink' } as const] : []),
     ],
     labels: [
-      ...taken.map(({ expandedId, at, way: [x, y], size }): Label => ({
-        text: formatQuantity(size, 'force', format),
+      ...taken.map(({ expandedId, label, at, way: [x, y], size }): Label => ({
+        text: `${label} ${formatQuantity(size, 'force', format)}`,
         of: expandedId,
         at,
         ...(Math.abs(y) > Math.abs(x) ? { dx: -10, dy: -y * 20, align: 'right' } : { dx: x * 20, dy: -14 }),

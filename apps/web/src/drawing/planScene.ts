@@ -42,7 +42,7 @@ export function planScene(
     columnsPart(floor, options),
     typedLoadsPart(floor, options),
     barriersPart(floor, options),
-    stiffPart(floor),
+    stiffPart(floor, options),
     lostPart(floor, options),
   ]
   return {

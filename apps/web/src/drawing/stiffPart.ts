@@ -1,4 +1,5 @@
 import { distance, meanOf, type FloorView, type Point, type StiffView } from '@hedrion/core'
+import type { PlanOptions } from './planOptions'
 import type { Label, Scene, Shape, Target } from './scene'
 
 export const stiffNames: Readonly<Record<StiffView['sort'], string>> = {
@@ -7,8 +8,11 @@ export const stiffNames: Readonly<Record<StiffView['sort'], string>> = {
   given: 'typed stiffness',
 }
 
-/** What holds the floor: a wall as a full line, a braced bay as a zigzag, typed stiffness as a line of dashes; each with its name. */
-export function stiffPart({ stiff }: Pick<FloorView, 'stiff'>): Pick<Scene, 'shapes' | 'labels' | 'targets'> {
+/** What holds the floor: a wall as a full line, a braced bay as a zigzag, typed stiffness as a line of dashes; with their names where names are shown. */
+export function stiffPart(
+  { stiff }: Pick<FloorView, 'stiff'>,
+  { names }: Pick<PlanOptions, 'names'>,
+): Pick<Scene, 'shapes' | 'labels' | 'targets'> {
   return {
     shapes: stiff.map(({ sort, a, b }): Shape => {
       if (sort === 'bracing') return { kind: 'line', points: zigzag(a, b), stroke: { tone: 'ink', width: 1.6 } }
@@ -18,7 +22,7 @@ export function stiffPart({ stiff }: Pick<FloorView, 'stiff'>): Pick<Scene, 'sha
         stroke: { tone: 'ink', width: 7, ...(sort === 'given' ? { dash: [4, 3] } : {}) },
       }
     }),
-    labels: stiff.map(({ label, expandedId, a, b }): Label => ({
+    labels: (names ? stiff : []).map(({ label, expandedId, a, b }): Label => ({
       text: label,
       of: expandedId,
       at: meanOf([a, b]),

@@ -10,6 +10,7 @@ import type {
   Panel,
   Patch,
   PointLoad,
+  ReductionTable,
   Section,
   Slope,
   Stair,
@@ -20,7 +21,7 @@ import type {
 import { kindNames, useEdit, useNote } from '../compute/useEdit'
 import { TextLine } from '../ui/TextLine'
 
-type Named = LoadKey | Section | Material | Level | StoreyForces
+type Named = LoadKey | Section | Material | Level | StoreyForces | ReductionTable
 type Labelled =
   Member | Strut | Panel | Opening | Slope | Patch | GridLine | LineLoad | PointLoad | Stair | Barrier | StiffElement
 

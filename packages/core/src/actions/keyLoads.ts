@@ -19,7 +19,7 @@ export interface KeyLoads {
   /** In N, for the local check: it acts alone, so it is in no case (EN 1991-1-1, 6.2.1(3)P). */
   readonly concentrated: Traced | null
   readonly partitions: Traced | null
-  /** Whether the standard lets the imposed load of its use be reduced for area or storeys. */
+  /** Whether its imposed load may be reduced for area or storeys: the standard lets that of its use, and the key does not forbid it. */
   readonly reducible: boolean
   /** While the floor is built; null where nothing was said. */
   readonly construction: { readonly permanent: Traced | null; readonly imposed: Traced | null }
@@ -41,7 +41,7 @@ export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: S
     imposed,
     concentrated: key.use === null ? null : parameterIf(standard, concentratedKey(key.use)),
     partitions: partitions.value,
-    reducible: key.use !== null && standard.uses[key.use]?.reducible === true,
+    reducible: key.reducible !== 'never' && key.use !== null && standard.uses[key.use]?.reducible === true,
     construction: {
       permanent: typedFor(key, 'constructionPermanent', 'g_c'),
       imposed: typedFor(key, 'constructionImposed', 'q_c'),

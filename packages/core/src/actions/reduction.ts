@@ -1,8 +1,10 @@
+import type { ReductionTable } from '../document/recordKinds'
 import { parameterIf, parameterOf, type Standard } from '../standards/layer'
 import { formula } from '../trace/formula'
 import { readTable } from '../trace/table'
 import { given, type Traced } from '../trace/traced'
 import { liveReductionOf, type LiveSupported } from './liveReduction'
+import { ownReduction } from './ownReduction'
 
 /** For the area that a member supports. */
 export const areaReduction = formula({
@@ -59,6 +61,14 @@ function leftBy(standard: Standard, key: string, at: Traced): Traced<'factor'> |
   return read?.ok ? whatIsLeft({ r: read.value as Traced<'factor'> }) : null
 }
 
+function byOwnTable({ by, area, storeys }: Supported, table: ReductionTable): Reductions {
+  const n = given('n', 'count', storeys, 'levels above that bring such load')
+  const factor = ownReduction(table, { by, area, storeys: n })
+  return table.by === 'area' || by === 'beam'
+    ? { byArea: factor, byStoreys: null }
+    : { byArea: null, byStoreys: factor }
+}
+
 /** What a beam or one length of a column supports of one group of uses. */
 export interface Supported extends LiveSupported {
   readonly by: 'beam' | 'column'
@@ -72,10 +82,15 @@ export interface Reductions {
 
 /**
  * The two factors on the imposed load of a group; of them one may be used, and not beside psi (EN 1991-1-1 3.3.2). Null where the
- * standard has no rule that is there.
+ * standard has no rule that is there. An own table of the project goes before the standard, but for roofs.
  */
-export function reductionsOf(supported: Supported, standard: Standard): Reductions | null {
+export function reductionsOf(
+  supported: Supported,
+  standard: Standard,
+  own: ReductionTable | null = null,
+): Reductions | null {
   const { by, group, area, storeys, onRoof } = supported
+  if (own && !onRoof) return byOwnTable(supported, own)
   const method = standard.methods['imposed.reduction']
   if (method === 'rootOfArea') return { byArea: liveReductionOf(supported, standard), byStoreys: null }
   // the others have no rule for roofs

@@ -1,26 +1,39 @@
 import { reducibleGroupOf } from '../actions/cases'
 import { once } from '../document/once'
+import type { Basis } from '../document/recordKinds'
 import type { ProjectState } from './project'
 
 /**
  * Where the columns of a block are: the cases, then the floor area, then for each case of imposed load the floor area of its category,
- * m², the part of it whose load may be reduced, and that load; partitions are never reduced.
+ * m², the part of it whose load may be reduced, and that load; partitions are never reduced. Then the last two once more without what
+ * came from columns that stand on beams.
  */
+interface Reducible {
+  readonly area: number
+  readonly load: number
+}
+
 export interface Columns {
   readonly count: number
   readonly area: number
   readonly uses: ReadonlyMap<string, number>
-  readonly reducible: ReadonlyMap<string, { readonly area: number; readonly load: number }>
+  readonly reducible: ReadonlyMap<string, Reducible>
+  /** The same without what came over a beam from a column. */
+  readonly standing: ReadonlyMap<string, Reducible>
+  /** Columns that end where a column stands on a beam. */
+  readonly ending: readonly number[]
 }
 
 export const columnsOf = once((caseIds: readonly string[]): Columns => {
-  const first = caseIds.length + 1
   const imposed = caseIds.filter((id) => reducibleGroupOf(id) !== null)
+  const first = (i: number) => caseIds.length + 1 + 5 * i
   return {
-    count: first + 3 * imposed.length,
+    count: first(imposed.length),
     area: caseIds.length,
-    uses: new Map(imposed.map((id, i) => [id, first + 3 * i])),
-    reducible: new Map(imposed.map((id, i) => [id, { area: first + 3 * i + 1, load: first + 3 * i + 2 }])),
+    uses: new Map(imposed.map((id, i) => [id, first(i)])),
+    reducible: new Map(imposed.map((id, i) => [id, { area: first(i) + 1, load: first(i) + 2 }])),
+    standing: new Map(imposed.map((id, i) => [id, { area: first(i) + 3, load: first(i) + 4 }])),
+    ending: imposed.flatMap((_, i) => [first(i) + 3, first(i) + 4]),
   }
 })
 
@@ -43,13 +56,17 @@ export function readUses({ caseIds }: Pick<ProjectState, 'caseIds'>): readonly (
   return [...uses].map(([caseId, column]) => [caseId, readerOf(count, column)])
 }
 
-/** The area whose load may be reduced in a case of imposed load, and that load; null for other cases. */
+/**
+ * The area whose load may be reduced in a case of imposed load, and that load; null for other cases.
+ * @param transferred - whether what columns that stand on beams bring counts
+ */
 export function readReducible(
   { caseIds }: Pick<ProjectState, 'caseIds'>,
   caseId: string,
+  transferred: Basis['transferred'],
 ): { readonly area: ColumnReader; readonly load: ColumnReader } | null {
-  const { count, reducible } = columnsOf(caseIds)
-  const at = reducible.get(caseId)
+  const { count, reducible, standing } = columnsOf(caseIds)
+  const at = (transferred === 'reduced' ? reducible : standing).get(caseId)
   return at ? { area: readerOf(count, at.area), load: readerOf(count, at.load) } : null
 }
 

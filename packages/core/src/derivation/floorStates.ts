@@ -10,7 +10,7 @@ import type { SlopeShape } from '../document/shapes'
 import { floorRundown, type FloorRundown } from '../rundown/floorRundown'
 import type { LayoutOperator } from '../rundown/operator'
 import type { Standard } from '../standards/layer'
-import { columnsOf } from './cells'
+import { columnsOf, type Columns } from './cells'
 import { ceilingStage, reachPast, wallLoadsStage, type Ceiling, type WallLoads } from './heads'
 import { layoutLoads, type LayoutLoads } from './layoutLoads'
 import { intensityStage, type Intensities, type OwnWeights } from './loads'
@@ -63,7 +63,7 @@ const rundownStage = stage(
     storeyHeight: number,
     slopesBelow: readonly SlopeShape[],
     selfWeightColumn: number,
-    columns: number,
+    { count: columns, ending }: Pick<Columns, 'count' | 'ending'>,
     above: FloorRundown | null,
     feet: FootPlan | null,
   ): FloorRundown => {
@@ -79,6 +79,7 @@ const rundownStage = stage(
       columnWeights,
       feetAbove: above?.feet ?? new Float64Array(0),
       landings: feet?.landings ?? [],
+      ending,
     })
   },
   ({ reactions, beamTotals, tops }) => 8 * (reactions.length + beamTotals.length + 2 * tops.length),
@@ -126,6 +127,7 @@ function floorState(
   const walls = memo.get(wallLoadsStage, operator, runs, wallBuildUps, ceilings(memo, floor, operator, aboves))
   const { passing, standing, carried, feetAbove } = passThrough(memo, operator, weights, above?.state)
   const intensities = memo.get(intensityStage, operator, keys, keyOf, weights, walls, typed, caseIds)
+  const { count, ending } = columnsOf(caseIds)
   const rundown = memo.get(
     rundownStage,
     standing,
@@ -134,7 +136,7 @@ function floorState(
     storeyHeight,
     slopesBelow,
     caseIds.indexOf(selfWeight),
-    columnsOf(caseIds).count,
+    { count, ending },
     above?.state.rundown ?? null,
     feetAbove,
   )

@@ -148,7 +148,7 @@ export const intensityStage = stage(
     typed: readonly TypedIntensity[],
     caseIds: readonly string[],
   ): Intensities => {
-    const { count: columns, area: areaColumn, uses, reducible } = columnsOf(caseIds)
+    const { count: columns, area: areaColumn, uses, reducible, standing } = columnsOf(caseIds)
     const columnOf = new Map(caseIds.map((id, i) => [id, i]))
     const loads: RegionLoads = {
       keys: new Map(keys.map((entry) => [entry.key.id as string, entry])),
@@ -166,9 +166,10 @@ export const intensityStage = stage(
         area: (value) => add(areaColumn, value),
         use: (caseId, area) => add(uses.get(caseId), area),
         reducible: (caseId, area, load) => {
-          const at = reducible.get(caseId)
-          add(at?.area, area)
-          add(at?.load, load)
+          for (const at of [reducible.get(caseId), standing.get(caseId)]) {
+            add(at?.area, area)
+            add(at?.load, load)
+          }
         },
       }
       if (source.kind === 'wall') put.load(walls, wallLoads.loads[wall++]?.value ?? 0)

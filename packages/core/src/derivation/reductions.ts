@@ -4,6 +4,7 @@ import { readCase, readReducible } from './cells'
 import { columnChain, expandedAt, type Place } from './floorQueries'
 import type { ProjectState } from './project'
 import { recordsOf } from '../document/document'
+import type { Basis, ReductionTable } from '../document/recordKinds'
 import { once } from '../document/once'
 import { memberOf } from '../document/labels'
 import { given, tracedSum, type Traced } from '../trace/traced'
@@ -20,6 +21,8 @@ export interface ReductionView {
   /** Of the force at the foot the part that may be reduced, N, and all of the foot by the lower of both factors, N. */
   readonly reducible: number
   readonly foot: number
+  /** The foot if what comes from columns on beams were reduced where it is whole, or whole where it is reduced; null where that is the same. */
+  readonly otherwise: number | null
 }
 
 /** An area that a level brings counts from here on, m². */
@@ -35,19 +38,54 @@ export function reductionsOfChain(
   caseId: string,
   feet: readonly number[],
 ): readonly (ReductionView | null)[] | null {
-  const read = readReducible(state, caseId)
-  if (!read) return null
-  const rows = chain.map((_, i): ReductionView | null => {
-    const found = reductionsAt(state, chain, i, caseId)
-    const place = chain[i]
-    if (!found || !place) return null
-    const { byArea, byStoreys, storeys, area } = found
-    const reducible = read.load(place.floor.rundown.tops, place.row)
-    const factor = Math.min(byArea?.value ?? 1, byStoreys?.value ?? 1)
-    const foot = (feet[i] ?? 0) - (1 - factor) * reducible
-    return { storeys, area, byArea: byArea?.value ?? null, byStoreys: byStoreys?.value ?? null, reducible, foot }
-  })
+  if (!readReducible(state, caseId, 'reduced')) return null
+  const rows = chain.map((_, i) => lengthReduced(state, chain, i, caseId, feet[i] ?? 0))
   return rows.some((row) => row !== null) ? rows : null
+}
+
+/** One length, with what comes from columns on beams reduced or whole as the project says, and how it were otherwise. */
+function lengthReduced(
+  state: ProjectState,
+  chain: readonly Place[],
+  index: number,
+  caseId: string,
+  foot: number,
+): ReductionView | null {
+  const transferred = transferredIn(state)
+  const chosen = lengthBy(state, chain, index, caseId, foot, transferred)
+  const other = lengthBy(state, chain, index, caseId, foot, transferred === 'reduced' ? 'whole' : 'reduced')
+  const otherwise = other?.foot ?? foot
+  if (!chosen) return null
+  return { ...chosen, otherwise: Math.abs(otherwise - chosen.foot) > 1e-6 * Math.abs(foot) ? otherwise : null }
+}
+
+function lengthBy(
+  state: ProjectState,
+  chain: readonly Place[],
+  index: number,
+  caseId: string,
+  foot: number,
+  transferred: Transferred,
+): Omit<ReductionView, 'otherwise'> | null {
+  const found = reductionsAt(state, chain, index, caseId, transferred)
+  const read = readReducible(state, caseId, transferred)
+  const place = chain[index]
+  if (!found || !place || !read) return null
+  const { storeys, area } = found
+  const [byArea, byStoreys] = [found.byArea?.value ?? null, found.byStoreys?.value ?? null]
+  const reducible = read.load(place.floor.rundown.tops, place.row)
+  const factor = Math.min(byArea ?? 1, byStoreys ?? 1)
+  return { storeys, area, byArea, byStoreys, reducible, foot: foot - (1 - factor) * reducible }
+}
+
+type Transferred = Basis['transferred']
+
+const transferredIn = ({ basis }: Pick<ProjectState, 'basis'>): Transferred => basis?.transferred ?? 'reduced'
+
+/** The project's own table in place of the standard's factors. */
+function ownTable({ document, basis }: Pick<ProjectState, 'document' | 'basis'>): ReductionTable | null {
+  const table = basis?.reductionTable ? document.records.get(basis.reductionTable) : undefined
+  return table?.kind === 'reductionTable' ? table : null
 }
 
 interface ReductionsAt extends Reductions {
@@ -60,8 +98,9 @@ export function reductionsAt(
   chain: readonly Place[],
   index: number,
   caseId: string,
+  transferred: Transferred = transferredIn(state),
 ): ReductionsAt | null {
-  const read = readReducible(state, caseId)
+  const read = readReducible(state, caseId, transferred)
   const group = reducibleGroupOf(caseId)
   const place = chain[index]
   if (!read || group === null || !place) return null
@@ -85,6 +124,7 @@ export function reductionsAt(
       ...elementOf(state, place, 'columns', caseId),
     },
     state.standard,
+    ownTable(state),
   )
   return found && { ...found, storeys, area }
 }
@@ -136,7 +176,7 @@ export function reductionOfBeam(
   total: number,
 ): BeamReduction | null {
   const found = factorOfBeam(state, place, caseId)
-  const load = readReducible(state, caseId)?.load(place.floor.rundown.beamTotals, place.row) ?? 0
+  const load = readReducible(state, caseId, transferredIn(state))?.load(place.floor.rundown.beamTotals, place.row) ?? 0
   return found && { area: found.area, byArea: found.factor.value, total: total - (1 - found.factor.value) * load }
 }
 
@@ -146,7 +186,7 @@ export function factorOfBeam(
   caseId: string,
 ): { readonly area: number; readonly factor: Traced<'factor'> } | null {
   const group = reducibleGroupOf(caseId)
-  const area = readReducible(state, caseId)?.area(floor.rundown.beamTotals, row) ?? 0
+  const area = readReducible(state, caseId, transferredIn(state))?.area(floor.rundown.beamTotals, row) ?? 0
   if (group === null || area <= least) return null
   const supported = tracedSum('A', 'area', 'floor of the category, shared as a load would be', [
     { label: `level ${floor.level.name}`, value: area },
@@ -154,6 +194,7 @@ export function factorOfBeam(
   const factor = reductionsOf(
     { by: 'beam', group, area: supported, storeys: 1, ...elementOf(state, { floor, row }, 'beams', caseId) },
     state.standard,
+    ownTable(state),
   )?.byArea
   return factor ? { area, factor } : null
 }

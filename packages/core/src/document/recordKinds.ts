@@ -15,6 +15,7 @@ import {
 } from './fields'
 import { alongSpan, onLine } from '../geometry/tolerance'
 import { stiffElement, storeyForces } from './lateralKinds'
+import { reductionTable } from './reductionKind'
 import { family, label, ring, source, standardTable, typedLoad } from './recordParts'
 import { useSorts } from './useSorts'
 
@@ -59,6 +60,10 @@ export const recordKinds = {
      * of both; or everywhere, beside psi too.
      */
     reductions: withDefault(oneOf('nowhere', 'withoutPsi', 'lower', 'everywhere'), 'nowhere'),
+    /** The project's own table of factors in place of the standard's; null where the standard's hold. */
+    reductionTable: withDefault(nullable(ref('reductionTable')), null),
+    /** Whether what columns that stand on beams bring is reduced below them too, or stays whole there. */
+    transferred: withDefault(oneOf('reduced', 'whole'), 'reduced'),
     /** How the stiffness of walls against storey forces is estimated: bending alone, or bending and shear. */
     wallStiffness: withDefault(oneOf('bending', 'bendingAndShear'), 'bending'),
     place: withDefault(text(120), ''),
@@ -237,6 +242,8 @@ export const recordKinds = {
     use: nullable(text(60)),
     /** Typed instead of the value of the use. */
     imposed: nullable(number('pressure', { min: 0, max: 1e6 })),
+    /** Whether it may be reduced for area or storeys: as the standard says of its use, or never. */
+    reducible: withDefault(oneOf('byUse', 'never'), 'byUse'),
     /** How the allowance for movable partitions follows: from their weight, the least of the standard, or typed. */
     partitionRule: withDefault(oneOf('byWeight', 'least', 'typed'), 'byWeight'),
     /** Own weight of movable partitions per metre of wall; the allowance follows. */
@@ -322,6 +329,7 @@ export const recordKinds = {
     /** Of its top above the level. */
     height: number('length', { above: 0, max: 10 }),
   },
+  reductionTable,
   stiffElement,
   storeyForces,
   /** A selection that can be called back: expanded ids; what is gone is passed over. */
@@ -381,6 +389,7 @@ export type LineLoad = RecOf<'lineLoad'>
 export type PointLoad = RecOf<'pointLoad'>
 export type Stair = RecOf<'stair'>
 export type Barrier = RecOf<'barrier'>
+export type ReductionTable = RecOf<'reductionTable'>
 export type StiffElement = RecOf<'stiffElement'>
 export type StoreyForces = RecOf<'storeyForces'>
 export type Selection = RecOf<'selection'>

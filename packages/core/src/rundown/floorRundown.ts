@@ -25,6 +25,8 @@ export interface FloorInput {
   readonly columnWeights: Float64Array
   readonly feetAbove: Float64Array
   readonly landings: readonly Landing[]
+  /** Columns of the blocks that do not go on where a column stands on a beam. */
+  readonly ending: readonly number[]
 }
 
 /**
@@ -46,7 +48,7 @@ export function floorRundown(operator: LayoutOperator, input: FloorInput): Floor
   }
   applySources(operator, input.intensities, out)
   const stuck = new Set(frame.loop)
-  for (const landing of input.landings) land(operator, stuck, landing, input.feetAbove, out)
+  for (const landing of input.landings) land(operator, stuck, landing, input, out)
   for (const index of frame.order) handOn(operator, stuck, index, out)
   weighColumns(input.columnWeights, out)
   return out
@@ -87,11 +89,16 @@ function land(
   operator: LayoutOperator,
   stuck: ReadonlySet<number>,
   { row, on, index, s }: Landing,
-  feet: Float64Array,
+  { feetAbove, ending, columns }: FloorInput,
   out: FloorRundown,
 ): void {
-  if (on === 'column') addRow(out.tops, index, feet, row, 1, out.columns)
-  else pointOnBeam(operator, stuck, index, s, feet, row, out)
+  if (on === 'column') {
+    addRow(out.tops, index, feetAbove, row, 1, columns)
+    return
+  }
+  const foot = feetAbove.slice(row * columns, (row + 1) * columns)
+  for (const column of ending) foot[column] = 0
+  pointOnBeam(operator, stuck, index, s, foot, 0, out)
 }
 
 /** A beam gives each reaction to what is under it; on a beam this is a point load for that beam's own supports. */

@@ -20,14 +20,23 @@ const reasons: Readonly<Record<FamilyId, Reasons>> = {
   ],
 }
 
-/** Why the imposed load of a key may be reduced, or why not; null where it has none. Partitions never are. */
-export function reductionReason(family: FamilyId, { cases, imposed, reducible }: KeyLoads): string | null {
+/**
+ * Why the imposed load of a key may be reduced, or why not; null where it has none. Partitions never are.
+ * @param ownTable - name of the table that stands in place of the standard's factors
+ */
+export function reductionReason(family: FamilyId, loads: KeyLoads, ownTable: string | null = null): string | null {
+  const { key, cases, imposed, reducible } = loads
   if (!cases || !imposed) return null
+  if (key.reducible === 'never') return 'not reduced, as said here'
   const onRoof = isRoofCase(cases.imposed)
-  if (family === 'ASCE' && reducible && onRoof) return 'may be reduced by area: ASCE 7 4.8'
-  if (family === 'ASCE' && reducible && cases.group === 'Lp')
+  if (reducible) return howReduced(family, cases.group, onRoof, ownTable)
+  return onRoof ? null : reasons[family][1]
+}
+
+function howReduced(family: FamilyId, group: string, onRoof: boolean, ownTable: string | null): string {
+  if (ownTable !== null && !onRoof) return `may be reduced by the own table “${ownTable}”`
+  if (family === 'ASCE' && onRoof) return 'may be reduced by area: ASCE 7 4.8'
+  if (family === 'ASCE' && group === 'Lp')
     return 'reduced by a fifth at most, under two floors or more: ASCE 7 4.7.3, 4.7.4'
-  if (!reducible && onRoof) return null
-  const [reduced, whole] = reasons[family]
-  return reducible ? reduced : whole
+  return reasons[family][0]
 }

@@ -1,5 +1,5 @@
-import { reductionReason, type LoadKey, type Traced } from '@hedrion/core'
-import { useAnswer, useRecords } from '../../compute/SessionContext'
+import { reductionReason, type KeyLoads, type LoadKey, type Traced } from '@hedrion/core'
+import { useAnswer, useRecord, useRecords } from '../../compute/SessionContext'
 import { FromMemory } from '../../sheet/FromMemory'
 import { Line } from '../../sheet/Sheet'
 import { Symbol } from '../../sheet/Symbol'
@@ -27,8 +27,6 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
   const fieldOf = useFieldOf()
   const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === loadKey.id)
   const uses = useUses()
-  const [basis] = useRecords('basis')
-  const reason = basis && loads ? reductionReason(basis.family, loads) : null
   return (
     <Line
       reference={clauseOf(loads?.imposed, 'imposed')}
@@ -52,7 +50,37 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
           />
         </>
       )}
-      {reason !== null && <small> {reason}</small>}
+      {loads && <Reduced loadKey={loadKey} loads={loads} />}
     </Line>
+  )
+}
+
+/** Whether its imposed load may be reduced, and why. */
+function Reduced({ loadKey, loads }: { readonly loadKey: LoadKey; readonly loads: KeyLoads }) {
+  const choiceOf = useChoiceOf()
+  const [basis] = useRecords('basis')
+  const own = useRecord(basis?.reductionTable ?? undefined)
+  const reason = basis && reductionReason(basis.family, loads, own?.kind === 'reductionTable' ? own.name : null)
+  if (!reason) return null
+  // a use that the standard keeps whole stays whole
+  const mayBe = loads.reducible || loadKey.reducible === 'never'
+  return (
+    <>
+      <small> {reason}</small>
+      {mayBe && (
+        <>
+          {', '}
+          <Choice
+            {...choiceOf(loadKey, 'reducible', 'reduction for area or storeys', {
+              label: `Reduction of ${loadKey.name}`,
+              options: [
+                ['byUse', 'as its use says'],
+                ['never', 'never reduced'],
+              ],
+            })}
+          />
+        </>
+      )}
+    </>
   )
 }

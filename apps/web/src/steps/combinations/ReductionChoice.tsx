@@ -3,6 +3,7 @@ import { useRecords } from '../../compute/SessionContext'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { Choice } from '../../ui/Choice'
+import { FactorsChoice, OwnReduction } from './OwnReduction'
 
 type Reductions = Basis['reductions']
 
@@ -25,21 +26,36 @@ export function ReductionChoice() {
         ['withoutPsi', 'reduced'],
       ]
   return (
-    <Section title="Imposed load of columns and beams">
-      <Line reference="for area or storeys">
-        <Choice
-          {...choiceOf(basis, 'reductions', 'imposed load in combinations', {
-            label: 'Imposed load in combinations',
-            options,
-          })}
-        />
-      </Line>
-      {basis.reductions !== 'nowhere' && (
-        <Note>
-          In envelopes of column forces, reactions and beam totals, by the factors in Paths; lists of combinations stay
-          as they are.
-        </Note>
-      )}
-    </Section>
+    <>
+      <Section title="Imposed load of columns and beams">
+        <Line reference="for area or storeys">
+          <Choice
+            {...choiceOf(basis, 'reductions', 'imposed load in combinations', {
+              label: 'Imposed load in combinations',
+              options,
+            })}
+          />
+        </Line>
+        <FactorsChoice basis={basis} />
+        <Line reference="from columns on beams">
+          <Choice
+            {...choiceOf(basis, 'transferred', 'what comes from columns on beams', {
+              label: 'What comes from columns on beams',
+              options: [
+                ['reduced', 'reduced below the beam too'],
+                ['whole', 'whole below the beam'],
+              ],
+            })}
+          />
+        </Line>
+        {basis.reductions !== 'nowhere' && (
+          <Note>
+            In envelopes of column forces, reactions and beam totals, by the factors in Paths; lists of combinations
+            stay as they are.
+          </Note>
+        )}
+      </Section>
+      <OwnReduction basis={basis} />
+    </>
   )
 }

@@ -1,6 +1,6 @@
 import { formatValue, unitOf, type ColumnView, type ReductionView } from '@hedrion/core'
-import { useFormat } from '../../compute/SessionContext'
-import { Section } from '../../sheet/Sheet'
+import { useFormat, useRecords } from '../../compute/SessionContext'
+import { Line, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { TableOut } from '../../ui/TableOut'
 import { WideTable } from './ColumnTable'
@@ -64,6 +64,7 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
           ))}
         </tbody>
       </WideTable>
+      <Transferred reductions={reductions} />
       <ReductionNote
         before={
           reductions.some((row) => typeof row?.byStoreys === 'number')
@@ -72,6 +73,21 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
         }
       />
     </Section>
+  )
+}
+
+/** What columns on beams bring is reduced below them, or whole: the other way is stated. */
+function Transferred({ reductions }: { readonly reductions: NonNullable<ColumnView['reductions']> }) {
+  const [basis] = useRecords('basis')
+  const lowest = reductions.findLast((row) => row !== null)
+  if (typeof lowest?.otherwise !== 'number') return null
+  const reduced = basis?.transferred !== 'whole'
+  return (
+    <Line reference="from columns on beams" result={<Value value={lowest.otherwise} quantity="force" />}>
+      {reduced
+        ? 'reduced here too; whole it would be, at the foot of the lowest length,'
+        : 'whole here; reduced too it would be, at the foot of the lowest length,'}
+    </Line>
   )
 }
 

@@ -1,0 +1,201 @@
+import { newId, type Basis, type ReductionTable } from '@hedrion/core'
+import { useFormat, useRecord, useRecords } from '../../compute/SessionContext'
+import { useEdit } from '../../compute/useEdit'
+import { NameField } from '../../sheet/NameField'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { useChoiceOf } from '../../sheet/useChoiceOf'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
+import { QuantityField } from '../../ui/QuantityField'
+
+const standard = 'standard'
+const fresh = 'fresh'
+
+/** Whose factors hold: those of the standard, or of a table of the project's own. */
+export function FactorsChoice({ basis }: { readonly basis: Basis }) {
+  const tables = useRecords('reductionTable')
+  const edit = useEdit()
+  const choose = (id: string) => {
+    if (id === fresh) {
+      const table: ReductionTable = {
+        kind: 'reductionTable',
+        id: newId('reductionTable', Math.random),
+        name: `Own reduction ${tables.length + 1}`,
+        by: 'area',
+        between: 'stepped',
+        rows: [{ from: 50, factor: 0.9 }],
+        leastStoreys: 0,
+        takes: 'columns',
+      }
+      edit.apply(`Reduction by ${table.name}`, [
+        { id: table.id, before: null, after: table },
+        { id: basis.id, before: basis, after: { ...basis, reductionTable: table.id } },
+      ])
+      return
+    }
+    const table = tables.find((entry) => entry.id === id)
+    edit.set(basis, `Reduction by ${table ? table.name : 'the standard'}`, { reductionTable: table?.id ?? null })
+  }
+  return (
+    <Line reference="factors">
+      <Choice
+        label="Factors for area or storeys"
+        value={basis.reductionTable ?? standard}
+        options={[
+          [standard, 'of the standard'],
+          ...tables.map(({ id, name }) => [id as string, name] as const),
+          [fresh, 'of a new table'],
+        ]}
+        onChange={choose}
+      />
+    </Line>
+  )
+}
+
+/** The table in use: rows by area or storeys, and what it is for. */
+export function OwnReduction({ basis }: { readonly basis: Basis }) {
+  const table = useRecord(basis.reductionTable ?? undefined)
+  const edit = useEdit()
+  if (table?.kind !== 'reductionTable') return null
+  const remove = () =>
+    edit.apply(`${table.name} taken away: factors of the standard`, [
+      { id: basis.id, before: basis, after: { ...basis, reductionTable: null } },
+      { id: table.id, before: table, after: null },
+    ])
+  return (
+    <Section
+      title="Own table"
+      aside={
+        <Button kind="link" onPress={remove}>
+          Take away
+        </Button>
+      }
+    >
+      <Words table={table} />
+      <Rows table={table} />
+      <Note>It stands in place of the standard’s factors for floors; roofs keep those of the standard.</Note>
+    </Section>
+  )
+}
+
+function Words({ table }: { readonly table: ReductionTable }) {
+  const choiceOf = useChoiceOf()
+  const fieldOf = useFieldOf()
+  return (
+    <>
+      <Line reference="name">
+        <NameField label="Name of the own table" record={table} maxLength={60} />
+      </Line>
+      <Line reference="goes by">
+        <Choice
+          {...choiceOf(table, 'by', 'what it goes by', {
+            label: 'What the table goes by',
+            options: [
+              ['area', 'area supported'],
+              ['storeys', 'storeys supported'],
+            ],
+          })}
+        />
+        ,{' '}
+        <Choice
+          {...choiceOf(table, 'between', 'between its rows', {
+            label: 'Between the rows',
+            options: [
+              ['stepped', 'each row up to the next'],
+              ['linear', 'in a straight line from row to row'],
+            ],
+          })}
+        />
+      </Line>
+      <Line reference="is for">
+        <Choice
+          {...choiceOf(table, 'takes', 'what it is for', {
+            label: 'What the table is for',
+            options: [
+              ['columns', 'forces of columns alone'],
+              ['all', 'columns and beams'],
+            ],
+          })}
+        />
+        , from{' '}
+        <QuantityField {...fieldOf(table, 'leastStoreys', 'least number of storeys', 'count', { min: 0, max: 200 })} />{' '}
+        storeys on
+      </Line>
+    </>
+  )
+}
+
+function Rows({ table }: { readonly table: ReductionTable }) {
+  const edit = useEdit()
+  const format = useFormat()
+  const quantity = table.by === 'area' ? 'area' : 'count'
+  const set = (rows: ReductionTable['rows'], note: string) => edit.set(table, `${table.name}: ${note}`, { rows })
+  const change = (index: number, fields: Partial<ReductionTable['rows'][number]>) =>
+    set(
+      table.rows.map((row, i) => (i === index ? { ...row, ...fields } : row)),
+      `row ${index + 1}`,
+    )
+  const last = table.rows.at(-1)
+  const add = () => {
+    if (last)
+      set([...table.rows, { from: last.from + (table.by === 'area' ? 50 : 1), factor: last.factor }], 'one row more')
+  }
+  return (
+    <>
+      {table.rows.map(({ from, factor }, i) => (
+        <Line
+          key={i}
+          reference={`row ${i + 1}`}
+          result={
+            table.rows.length > 1 && (
+              <Button
+                kind="link"
+                aria-label={`Take row ${i + 1} away`}
+                onPress={() =>
+                  set(
+                    table.rows.filter((_, k) => k !== i),
+                    `row ${i + 1} taken away`,
+                  )
+                }
+              >
+                delete
+              </Button>
+            )
+          }
+        >
+          from{' '}
+          <QuantityField
+            label={`row ${i + 1} from`}
+            quantity={quantity}
+            format={format}
+            value={from}
+            min={0}
+            max={1e6}
+            onCommit={(value) => (value === null ? 'A row begins somewhere.' : change(i, { from: value }))}
+          />{' '}
+          on, times{' '}
+          <QuantityField
+            label={`row ${i + 1} factor`}
+            quantity="factor"
+            format={format}
+            value={factor}
+            min={0}
+            max={1}
+            onCommit={(value) => (value === null ? 'A row has a factor.' : change(i, { factor: value }))}
+          />
+        </Line>
+      ))}
+      <Line
+        reference=""
+        result={
+          <Button kind="link" onPress={add}>
+            one row more
+          </Button>
+        }
+      >
+        below the first row whole
+      </Line>
+    </>
+  )
+}

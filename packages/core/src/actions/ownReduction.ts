@@ -1,0 +1,38 @@
+import type { ReductionTable } from '../document/recordKinds'
+import { readTable, type Table } from '../trace/table'
+import { given, type Traced } from '../trace/traced'
+
+export interface OwnSupported {
+  readonly by: 'beam' | 'column'
+  readonly area: Traced<'area'>
+  readonly storeys: Traced<'count'>
+}
+
+/** The factor of the project's own table; null for a beam where it is for columns alone. */
+export function ownReduction(table: ReductionTable, { by, area, storeys }: OwnSupported): Traced<'factor'> | null {
+  if (by === 'beam' && table.takes === 'columns') return null
+  const clause = `own table “${table.name}”`
+  const whole = (why: string) => given('alpha', 'factor', 1, `${clause}: ${why}`)
+  if (storeys.value < table.leastStoreys)
+    return whole(`nothing is reduced under fewer than ${table.leastStoreys} storeys`)
+  const at = table.by === 'area' ? area : storeys
+  const rows = [...table.rows].sort((a, b) => a.from - b.from)
+  if (at.value < (rows[0]?.from ?? Infinity)) return whole('below its first row')
+  const read = readTable(tableOf(table, rows, clause), 'factor', at)
+  return read.ok ? { ...read.value, quantity: 'factor' } : null
+}
+
+const tableOf = ({ by, between }: ReductionTable, rows: ReductionTable['rows'], clause: string): Table => ({
+  symbol: 'alpha',
+  quantity: 'factor',
+  clause,
+  axis: {
+    symbol: by === 'area' ? 'A' : 'n',
+    quantity: by === 'area' ? 'area' : 'count',
+    at: rows.map(({ from }) => from),
+    between: between === 'linear' ? 'linear' : 'lastBelow',
+    below: 'nearest',
+    above: 'nearest',
+  },
+  rows: { factor: rows.map(({ factor }) => factor) },
+})
