@@ -1,7 +1,7 @@
 import type { FloorState } from '../src/derivation/floorStates'
 import { Memo } from '../src/derivation/memo'
 import { deriveProject, type ProjectState } from '../src/derivation/project'
-import { floorRundown } from '../src/rundown/floorRundown'
+import { rundownInto, type FloorRundown } from '../src/rundown/floorRundown'
 import { floorsOf, type Size } from './floors'
 import { count, medians, print, sweep } from './measure'
 
@@ -11,28 +11,53 @@ const intensitiesOf = (floors: readonly FloorState[], cases: number): readonly F
     Float64Array.from({ length: operator.plan.sources.length * cases }, (_, i) => 1000 + (i % 97)),
   )
 
-/** From the roof down: reactions are kept floor by floor, all else goes when the floor below has it. */
+/**
+ * From the roof down, with arrays that are made once: reactions of all floors lie in one and are kept, all else lies in others
+ * that every floor uses anew.
+ */
 function rundownOf(floors: readonly FloorState[], intensities: readonly Float64Array[], cases: number) {
-  const reactions: Float64Array[] = []
-  let feetAbove: Float64Array = new Float64Array(0)
-  for (let i = floors.length - 1; i >= 0; i--) {
-    const floor = floors[i]
-    const values = intensities[i]
-    if (!floor || !values) continue
-    const columnWeights = new Float64Array(floor.operator.plan.frame.columns.length * cases)
-    const landings = floor.feetAbove?.landings ?? []
-    const done = floorRundown(floor.operator, {
-      columns: cases,
-      intensities: values,
-      columnWeights,
-      feetAbove,
-      landings,
-      ending: [],
-    })
-    reactions.push(done.reactions)
-    feetAbove = done.feet
+  const supports = floors.reduce((sum, { operator }) => sum + operator.supportCount, 0)
+  const most = (of: (floor: FloorState) => number) => Math.max(...floors.map(of))
+  const columns = most(({ operator }) => operator.plan.frame.columns.length) * cases
+  const reactions = new Float64Array(supports * cases)
+  const beams = new Float64Array(most(({ operator }) => operator.plan.frame.beams.length) * cases)
+  const [tops, even, odd, weights] = [0, 1, 2, 3].map(() => new Float64Array(columns))
+  return (): Float64Array => {
+    reactions.fill(0)
+    let kept = 0
+    let feetAbove: Float64Array = new Float64Array(0)
+    for (let i = floors.length - 1; i >= 0; i--) {
+      const [floor, values] = [floors[i], intensities[i]]
+      if (!floor || !values || !tops || !even || !odd || !weights) continue
+      const { operator } = floor
+      const { beams: own, columns: standing } = operator.plan.frame
+      const next = kept + operator.supportCount * cases
+      const again = (block: Float64Array, length: number) => block.subarray(0, length).fill(0)
+      const out: FloorRundown = {
+        columns: cases,
+        reactions: reactions.subarray(kept, next),
+        beamTotals: again(beams, own.length * cases),
+        tops: again(tops, standing.length * cases),
+        feet: again(i % 2 === 0 ? even : odd, standing.length * cases),
+        applied: new Float64Array(cases),
+        onMembers: new Float64Array(cases),
+        notCarried: new Float64Array(cases),
+      }
+      const landings = floor.feetAbove?.landings ?? []
+      const columnWeights = weights.subarray(0, standing.length * cases)
+      rundownInto(out, operator, {
+        columns: cases,
+        intensities: values,
+        columnWeights,
+        feetAbove,
+        landings,
+        ending: [],
+      })
+      kept = next
+      feetAbove = out.feet
+    }
+    return reactions
   }
-  return reactions
 }
 
 /** Rows that are added to rows, each as long as there are cases. */
@@ -60,15 +85,15 @@ function manyCases(title: string, size: Size, cases: number): readonly [members:
   const panels = floors.reduce((sum, { operator }) => sum + operator.plan.panels.length, 0)
   const rows = floors.reduce((sum, floor) => sum + rowsAdded(floor), 0)
   const intensities = intensitiesOf(floors, cases)
-  let reactions = rundownOf(floors, intensities, cases)
+  const run = rundownOf(floors, intensities, cases)
+  const reactions = run()
   const found = medians([
-    { name: 'sweep', run: () => sweep(reactions) },
-    { name: 'rundown', run: () => (reactions = rundownOf(floors, intensities, cases)) },
+    { name: 'sweep', run: () => sweep([reactions]) },
+    { name: 'rundown', run },
   ])
   const at = (name: string) => found.get(name) ?? NaN
-  const numbers = reactions.reduce((sum, { length }) => sum + length, 0)
   print(`  panels ${count(panels)}, members ${count(members)}, cases ${cases}`)
-  print(`  rows added ${count(rows)}, multiply-adds ${count(rows * cases)}; reactions kept ${count(numbers)}`)
+  print(`  rows added ${count(rows)}, multiply-adds ${count(rows * cases)}; reactions kept ${count(reactions.length)}`)
   print(
     `  sharing, once                                  ${' '.repeat(9)}            (${(solved / 1000).toFixed(1)} s here)`,
   )

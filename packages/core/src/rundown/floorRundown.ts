@@ -29,10 +29,7 @@ export interface FloorInput {
   readonly ending: readonly number[]
 }
 
-/**
- * One floor for all cases at once: intensities through the operator, then beam by beam in the order of support, then
- * into columns. The own weight of a column acts at the foot of its length.
- */
+/** One floor for all cases at once, in arrays of its own. */
 export function floorRundown(operator: LayoutOperator, input: FloorInput): FloorRundown {
   const { frame } = operator.plan
   const { columns } = input
@@ -46,6 +43,15 @@ export function floorRundown(operator: LayoutOperator, input: FloorInput): Floor
     onMembers: new Float64Array(columns),
     notCarried: new Float64Array(columns),
   }
+  return rundownInto(out, operator, input)
+}
+
+/**
+ * One floor for all cases at once into blocks that are all zero: intensities through the operator, then beam by beam in the order of
+ * support, then into columns. The own weight of a column acts at the foot of its length.
+ */
+export function rundownInto(out: FloorRundown, operator: LayoutOperator, input: FloorInput): FloorRundown {
+  const { frame } = operator.plan
   applySources(operator, input.intensities, out)
   const stuck = new Set(frame.loop)
   for (const landing of input.landings) land(operator, stuck, landing, input, out)
@@ -62,6 +68,8 @@ const addRow = (
   factor: number,
   columns: number,
 ): void => {
+  // most sources lose nothing
+  if (factor === 0) return
   const [to, start] = [row * columns, from * columns]
   for (let c = 0; c < columns; c++) target[to + c] = (target[to + c] ?? 0) + factor * (source[start + c] ?? 0)
 }
