@@ -135,6 +135,7 @@ export class Building {
       endRelease: 'pinned',
       spans: 'simple',
       takesLoad: true,
+      sparedActions: [],
       elementFactor: null,
       truss: null,
       ...more,

@@ -150,14 +150,16 @@ describe('laws of the mass', () => {
         const before = levelMasses(deriveProject(new Memo(), document))
         const after = levelMasses(deriveProject(new Memo(), turned(document, angle, shift)))
         before.forEach(({ weight, centre }, i) => {
-          expect(Math.abs((after[i]?.weight ?? NaN) - weight)).toBeLessThan(1e-7 * Math.max(1, Math.abs(weight)))
+          // where patches and slopes are cut, corners lie on a grid of 0.1 µm, and it does not turn with the building: a region
+          // round which one walks 20 m may change by 1e-6 m²
+          expect(Math.abs((after[i]?.weight ?? NaN) - weight)).toBeLessThan(1e-6 * Math.max(1, Math.abs(weight)))
           if (!centre || Math.abs(weight) < 1000) return
           const [x, y] = centre
           expect(after[i]?.centre?.[0]).toBeCloseTo(x * Math.cos(angle) - y * Math.sin(angle) + shift[0], 4)
           expect(after[i]?.centre?.[1]).toBeCloseTo(x * Math.sin(angle) + y * Math.cos(angle) + shift[1], 4)
         })
       }),
-      { numRuns: 15 },
+      { numRuns: 15, examples: [[939607, 0.07504276474037613]] },
     )
   })
 })

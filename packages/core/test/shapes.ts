@@ -27,5 +27,6 @@ export const columnAt = (name: string, at: Point): Column => ({
     endRelease: 'pinned',
     spans: 'simple',
     takesLoad: true,
+    sparedActions: [],
   },
 })

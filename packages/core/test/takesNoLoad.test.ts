@@ -1,8 +1,15 @@
+import fc from 'fast-check'
+import { concernsOf } from '../src/concerns/concernsOf'
+import { equilibriumResidual } from '../src/derivation/balance'
+import { readCase } from '../src/derivation/cells'
 import { Memo } from '../src/derivation/memo'
 import { deriveProject } from '../src/derivation/project'
+import { documentOf } from '../src/document/document'
 import type { Member, Panel } from '../src/document/recordKinds'
+import { memberLoadSums } from '../src/exchange/results'
 import { ask } from '../src/queries/derive'
 import { Building } from './build'
+import { randomBuilding } from './randomBuilding'
 import { rectangle } from './shapes'
 
 type More<T> = Partial<Omit<T, 'id' | 'kind'>>
@@ -63,5 +70,94 @@ describe('what takes no load', () => {
   test('a least angle to the span above that of the beams leaves them out', () => {
     const { view } = bay({ spanAngle: 1, spanLimit: 1.04 })
     expect(view?.takers).toEqual([])
+  })
+})
+
+describe('what takes no load of one action', () => {
+  /** The same bay with 2 kN/m2 of finishes; the middle beam takes no imposed load. */
+  const spared = (sparedActions: Member['sparedActions']) => {
+    const building = new Building({ basicWindVelocity: null }, 1)
+    const [, top] = [building.level('Base', 0), building.level('Top', 3)]
+    if (!top) throw new Error('top')
+    const up = building.buildUp([{ name: 'screed', thickness: 0.1, unitWeight: 20_000, load: null, source: '' }])
+    const layout = building.layout('Floor', building.key(3000, { buildUp: up.id }), top)
+    for (const x of [0, 6]) for (const at of [0, 2, 4]) building.column(layout, [x, at])
+    building.beam(layout, [0, 0], [6, 0])
+    const middle = building.beam(layout, [0, 2], [6, 2], { sparedActions })
+    building.beam(layout, [0, 4], [6, 4])
+    const panel = building.panel(layout, rectangle(0, 0, 6, 4))
+    return { building, top, layout, middle: `${middle.id}@${top.id}`, panel: `${panel.id}@${top.id}` }
+  }
+
+  test('hand: 36 kN of imposed load go to its neighbours, 24 kN of finishes stay', () => {
+    const { building, middle, panel, top } = spared(['imposed'])
+    const state = building.state()
+    const member = (caseId: string) => ask(state, { kind: 'member', expandedId: middle, caseId })
+    expect(member('imposed/B')?.total).toBe(0)
+    expect(member('imposed/B')?.lines).toEqual([])
+    expect(member('permanent/build-ups')?.total).toBeCloseTo(24_000, 6)
+    const takers = (caseId: string) =>
+      ask(state, { kind: 'panel', expandedId: panel, caseId })
+        ?.takers.map(({ force }) => Math.round(force))
+        .sort((a, b) => a - b)
+    expect(takers('imposed/B')).toEqual([36_000, 36_000])
+    expect(takers('permanent/build-ups')).toEqual([12_000, 12_000, 24_000])
+    const floor = ask(state, { kind: 'floor', levelId: top.id, caseId: 'imposed/B' })
+    expect(floor?.beams.find(({ expandedId }) => expandedId === middle)?.lines).toEqual([])
+    expect(floor?.columns.map(({ force }) => Math.round(force)).sort((a, b) => a - b)).toEqual([
+      0, 0, 18_000, 18_000, 18_000, 18_000,
+    ])
+    const sums = memberLoadSums(state)
+    expect([sums['imposed/B'], sums['permanent/build-ups']]).toEqual([
+      expect.closeTo(72_000, 6),
+      expect.closeTo(48_000, 6),
+    ])
+    expect(ask(state, { kind: 'why', address: `taker:${middle}:${panel.split('@')[0] ?? ''}:imposed/B` })).toBeNull()
+    expect(equilibriumResidual(state)).toBeLessThan(1e-12)
+  })
+
+  test('where nobody is left, the load of that action is named, and of that alone', () => {
+    const { building, layout } = spared(['imposed'])
+    for (const record of building.records)
+      if (record.kind === 'member' && record.role === 'beam' && record.layout === layout.id)
+        building.records.splice(building.records.indexOf(record), 1, { ...record, sparedActions: ['imposed'] })
+    const state = building.state()
+    const [lost, ...more] = concernsOf(state).filter(({ code }) => code === 'load.not-carried')
+    expect(lost?.data).toMatchObject({ case: 'imposed/B', force: expect.closeTo(72_000, 6) as number })
+    expect(more).toEqual([])
+  })
+
+  test('law: a case sees the members that spare its action as taking none, and no others', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 100_000 }), (seed) => {
+        const document = randomBuilding(seed)
+        const rewritten = (change: (member: Member, i: number) => Partial<Member>) =>
+          deriveProject(
+            new Memo(),
+            documentOf(
+              [...document.records.values()].map((record, i) =>
+                record.kind === 'member' && record.role !== 'column' && i % 3 === 0
+                  ? { ...record, ...change(record, i) }
+                  : record,
+              ),
+            ),
+          )
+        const [plain, none, some] = [
+          rewritten(() => ({})),
+          rewritten(() => ({ takesLoad: false })),
+          rewritten(() => ({ sparedActions: ['imposed', 'roof'] })),
+        ]
+        for (const [at, floor] of some.floors.entries())
+          for (const caseId of some.caseIds) {
+            const wanted = /^(imposed|roof)/.test(caseId) ? none : plain
+            const read = readCase(some, caseId)
+            const [own, other] = [floor.rundown, wanted.floors[at]?.rundown]
+            for (const block of ['reactions', 'beamTotals', 'feet', 'notCarried'] as const)
+              for (let row = 0; row < own[block].length / own.columns; row++)
+                expect(read(own[block], row)).toBeCloseTo(other ? read(other[block], row) : NaN, 5)
+          }
+      }),
+      { numRuns: 40 },
+    )
   })
 })

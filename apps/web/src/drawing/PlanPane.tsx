@@ -131,7 +131,7 @@ function usePlanScene({ options, divided = false, more }: PlanPaneProps): Scene 
   const { level } = useLevel()
   const caseId = useCaseId()
   const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
-  const dividing = useAnswer({ kind: 'dividing', levelId: divided ? (level?.id ?? null) : null })
+  const dividing = useAnswer({ kind: 'dividing', levelId: divided ? (level?.id ?? null) : null, caseId })
   const { area, member, names, spans, lit } = options
   const [{ parts }] = useLook()
   const scene = useMemo(() => {

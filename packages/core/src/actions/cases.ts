@@ -32,6 +32,9 @@ export type WindDirection = (typeof windDirections)[number]
 
 export const windCase = (direction: WindDirection['id']): string => `wind/${direction}`
 
+/** The action that a case is of: what stands before the stroke. */
+export const actionOfCase = (caseId: string): string => caseId.slice(0, caseId.indexOf('/'))
+
 /** The direction of a wind case; undefined for any other case, which is of gravity. */
 export const windDirectionOf = (caseId: string): WindDirection['id'] | undefined =>
   windDirections.find(({ id }) => windCase(id) === caseId)?.id

@@ -14,6 +14,7 @@ const member = (name: string, path: readonly Point[], ends: Ends = {}): MemberSh
   endRelease: 'pinned',
   spans: 'simple',
   takesLoad: true,
+  sparedActions: [],
   ...ends,
 })
 const beam = (name: string, a: Point, b: Point, ends: Ends = {}) => member(name, [a, b], ends)

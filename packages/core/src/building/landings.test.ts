@@ -16,6 +16,7 @@ const member = (id: string, ...path: readonly Point[]): MemberShape => ({
   endRelease: 'pinned',
   spans: 'simple',
   takesLoad: true,
+  sparedActions: [],
 })
 const below = framePlan([
   member('a', [0, 0]),

@@ -1,7 +1,7 @@
 import { isConstruction, isHorizontal } from '../actions/cases'
 import { strandedAt } from '../derivation/balance'
 import { readCase } from '../derivation/cells'
-import { expandedAt } from '../derivation/floorQueries'
+import { expandedAt, floorIn } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
 import type { Concern } from '../outcome/outcome'
@@ -18,23 +18,24 @@ export function lostLoads(state: ProjectState): readonly Concern[] {
   const readers = gravityCases(state).map((id) => [id, readCase(state, id)] as const)
   return state.floors.flatMap((floor) =>
     floor.operator.plan.sources.flatMap((source, row): Concern[] => {
-      const part = floor.operator.notCarried[row] ?? 0
-      if (part === 0) return []
-      const forces = readers.map(([id, at]) => [id, part * at(floor.intensities, row)] as const)
-      const force = forces.reduce((sum, [, of]) => sum + of, 0)
+      const lost = readers.map(([id, at]) => {
+        const part = floorIn(floor, id).operator.notCarried[row] ?? 0
+        return { id, part, force: part === 0 ? 0 : part * at(floor.intensities, row) }
+      })
+      const force = lost.reduce((sum, entry) => sum + entry.force, 0)
       if (Math.abs(force) < negligible) return []
       const id = recordOfSource(source)
       const label = labelOf(state.document, id)
-      const [most] = [...forces].sort(([, a], [, b]) => Math.abs(b) - Math.abs(a))
+      // where it shows most
+      const [most] = [...lost].sort((a, b) => Math.abs(b.force) - Math.abs(a.force))
       const data = {
         label,
         level: floor.level.name,
         what: source.kind,
         force,
-        part,
+        part: most?.part ?? 0,
         of: floor.operator.applied[row] ?? 0,
-        // where it shows most
-        case: most?.[0] ?? '',
+        case: most?.id ?? '',
       }
       return [{ code: 'load.not-carried', severity: 'blocking', about: [expandedAt(floor, id)], data }]
     }),

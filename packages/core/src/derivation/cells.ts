@@ -1,4 +1,4 @@
-import { reducibleGroupOf } from '../actions/cases'
+import { actionOfCase, reducibleGroupOf } from '../actions/cases'
 import { once } from '../document/once'
 import type { Basis } from '../document/recordKinds'
 import type { ProjectState } from './project'
@@ -22,6 +22,8 @@ export interface Columns {
   readonly standing: ReadonlyMap<string, Reducible>
   /** Columns that end where a column stands on a beam. */
   readonly ending: readonly number[]
+  /** Which columns belong to the cases of an action. */
+  readonly ofActions: readonly (readonly [action: string, columns: readonly number[]])[]
 }
 
 export const columnsOf = once((caseIds: readonly string[]): Columns => {
@@ -34,6 +36,13 @@ export const columnsOf = once((caseIds: readonly string[]): Columns => {
     reducible: new Map(imposed.map((id, i) => [id, { area: first(i) + 1, load: first(i) + 2 }])),
     standing: new Map(imposed.map((id, i) => [id, { area: first(i) + 3, load: first(i) + 4 }])),
     ending: imposed.flatMap((_, i) => [first(i) + 3, first(i) + 4]),
+    ofActions: [...new Set(caseIds.map(actionOfCase))].map((action) => [
+      action,
+      [
+        ...caseIds.flatMap((id, column) => (actionOfCase(id) === action ? [column] : [])),
+        ...imposed.flatMap((id, i) => (actionOfCase(id) === action ? [0, 1, 2, 3, 4].map((k) => first(i) + k) : [])),
+      ],
+    ]),
   }
 })
 

@@ -1,3 +1,4 @@
+import { actionOfCase } from '../actions/cases'
 import { columnLength } from '../building/slopes'
 import { expanded, splitExpanded } from '../document/labels'
 import { readArea } from './cells'
@@ -8,9 +9,29 @@ import type { ProjectState } from './project'
 export const floorAt = (state: ProjectState, levelId: string): FloorState | undefined =>
   state.floors.find(({ level }) => level.id === levelId)
 
+/** A floor as one case sees it: members that take no load of its action take none. */
+export function floorIn(floor: FloorState, caseId: string): FloorState {
+  const operator = floor.operator.variants.get(actionOfCase(caseId))
+  return operator ? { ...floor, operator } : floor
+}
+
+/** The floor on a level, as one case sees it. */
+export function floorSeen(state: ProjectState, levelId: string, caseId: string): FloorState | undefined {
+  const floor = floorAt(state, levelId)
+  return floor && floorIn(floor, caseId)
+}
+
+/** Where a floor stands among the carrying ones, seen by whichever case. */
+const orderOf = (state: ProjectState, { level }: FloorState): number =>
+  state.floors.findIndex((floor) => floor.level.id === level.id)
+
 /** The carrying floor above, or undefined at the top. */
 export const floorAbove = (state: ProjectState, floor: FloorState): FloorState | undefined =>
-  state.floors[state.floors.indexOf(floor) + 1]
+  state.floors[orderOf(state, floor) + 1]
+
+/** The carrying floor below, or undefined over the base. */
+export const floorBelow = (state: ProjectState, floor: FloorState): FloorState | undefined =>
+  state.floors[orderOf(state, floor) - 1]
 
 export interface Place {
   readonly floor: FloorState
@@ -52,7 +73,7 @@ function lengthAbove(state: ProjectState, { floor, row }: Place): Place | undefi
 }
 
 function lengthBelow(state: ProjectState, { floor, row }: Place): Place | undefined {
-  const below = state.floors[state.floors.indexOf(floor) - 1]
+  const below = floorBelow(state, floor)
   const landing = below?.feetAbove?.landings.find((candidate) => candidate.row === row)
   return below && landing?.on === 'column' ? { floor: below, row: landing.index } : undefined
 }

@@ -7,7 +7,7 @@ import { columnLength } from '../building/slopes'
 import type { Document } from '../document/document'
 import type { Level } from '../document/recordKinds'
 import type { SlopeShape } from '../document/shapes'
-import { floorRundown, type FloorRundown } from '../rundown/floorRundown'
+import { floorRundown, takeColumns, type FloorRundown } from '../rundown/floorRundown'
 import type { LayoutOperator } from '../rundown/operator'
 import type { Standard } from '../standards/layer'
 import { columnsOf, type Columns } from './cells'
@@ -39,8 +39,14 @@ const feetStage = stage('feet', (above: FramePlan, below: FramePlan): FootPlan =
 
 /** The operator of a layout on one level, where columns from above pass through it. */
 const passingStage = stage('passing', (operator: LayoutOperator, passing: readonly Column[]): LayoutOperator => {
-  const { frame } = operator.plan
-  return { ...operator, plan: { ...operator.plan, frame: { ...frame, columns: [...frame.columns, ...passing] } } }
+  const withPassing = (own: LayoutOperator): LayoutOperator => {
+    const { frame } = own.plan
+    return { ...own, plan: { ...own.plan, frame: { ...frame, columns: [...frame.columns, ...passing] } } }
+  }
+  return {
+    ...withPassing(operator),
+    variants: new Map([...operator.variants].map(([action, variant]) => [action, withPassing(variant)])),
+  }
 })
 
 const passingWeightsStage = stage(
@@ -63,7 +69,7 @@ const rundownStage = stage(
     storeyHeight: number,
     slopesBelow: readonly SlopeShape[],
     selfWeightColumn: number,
-    { count: columns, ending }: Pick<Columns, 'count' | 'ending'>,
+    { count: columns, ending, ofActions }: Pick<Columns, 'count' | 'ending' | 'ofActions'>,
     above: FloorRundown | null,
     feet: FootPlan | null,
   ): FloorRundown => {
@@ -73,14 +79,20 @@ const rundownStage = stage(
       const length = columnLength(storeyHeight, operator.plan.slopes, slopesBelow, at)
       columnWeights[i * columns + selfWeightColumn] = (weights.members.get(member.id) ?? 0) * length
     })
-    return floorRundown(operator, {
+    const input = {
       columns,
       intensities: intensities.values,
       columnWeights,
       feetAbove: above?.feet ?? new Float64Array(0),
       landings: feet?.landings ?? [],
       ending,
-    })
+    }
+    const rundown = floorRundown(operator, input)
+    for (const [action, own] of ofActions) {
+      const variant = operator.variants.get(action)
+      if (variant) takeColumns(rundown, floorRundown(variant, input), own)
+    }
+    return rundown
   },
   ({ reactions, beamTotals, tops }) => 8 * (reactions.length + beamTotals.length + 2 * tops.length),
 )
@@ -127,7 +139,7 @@ function floorState(
   const walls = memo.get(wallLoadsStage, operator, runs, wallBuildUps, ceilings(memo, floor, operator, aboves))
   const { passing, standing, carried, feetAbove } = passThrough(memo, operator, weights, above?.state)
   const intensities = memo.get(intensityStage, operator, keys, keyOf, weights, walls, typed, caseIds)
-  const { count, ending } = columnsOf(caseIds)
+  const { count, ending, ofActions } = columnsOf(caseIds)
   const rundown = memo.get(
     rundownStage,
     standing,
@@ -136,7 +148,7 @@ function floorState(
     storeyHeight,
     slopesBelow,
     caseIds.indexOf(selfWeight),
-    { count, ending },
+    { count, ending, ofActions: ofActions.filter(([action]) => operator.variants.has(action)) },
     above?.state.rundown ?? null,
     feetAbove,
   )

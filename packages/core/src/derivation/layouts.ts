@@ -193,7 +193,7 @@ function operatorOf(memo: Memo, layoutId: string, shapes: LayoutShapes, limits: 
   const known = lastOf(memo)
   const last = known.get(layoutId)
   if (last && sameLimits(last.limits, limits) && sameShapes(last.shapes, shapes)) return last.operator
-  const operator = deriveOperator(memo, shapes, limits)
+  const operator = withVariants(memo, shapes, limits)
   known.set(layoutId, { shapes, limits, operator })
   return operator
 }
@@ -210,6 +210,30 @@ const sameShapes = (a: LayoutShapes, b: LayoutShapes): boolean =>
     const [before, now]: readonly (readonly object[])[] = [a[kind], b[kind]]
     return before?.length === now?.length && (now ?? []).every((shape, i) => shape === before?.[i])
   })
+
+const variantsStage = stage(
+  'variants',
+  (operator: LayoutOperator, actions: readonly string[], operators: readonly LayoutOperator[]): LayoutOperator => ({
+    ...operator,
+    variants: new Map(actions.flatMap((action, i) => (operators[i] ? [[action, operators[i]] as const] : []))),
+  }),
+)
+
+/** The operator for all actions, and one for each action of which some members take no load. */
+function withVariants(memo: Memo, shapes: LayoutShapes, limits: Limits): LayoutOperator {
+  const operator = deriveOperator(memo, shapes, limits)
+  const actions = [...new Set(shapes.members.flatMap(({ sparedActions }) => sparedActions))].sort()
+  if (actions.length === 0) return operator
+  const operators = actions.map((action) =>
+    deriveOperator(memo, { ...shapes, members: shapes.members.map(sparing(action)) }, limits),
+  )
+  return memo.get(variantsStage, operator, actions, operators)
+}
+
+const sparing = (action: MemberShape['sparedActions'][number]) => (member: MemberShape) =>
+  member.sparedActions.includes(action) ? takingNone(member) : member
+
+const takingNone = once((member: MemberShape): MemberShape => Object.freeze({ ...member, takesLoad: false }))
 
 function deriveOperator(memo: Memo, shapes: LayoutShapes, limits: Limits): LayoutOperator {
   const frame = memo.get(frameStage, shapes.members)

@@ -59,6 +59,7 @@ export const simpleMember = {
   endRelease: 'pinned',
   spans: 'simple',
   takesLoad: true,
+  sparedActions: [],
   elementFactor: null,
   truss: null,
 } as const satisfies Partial<Member>

@@ -158,6 +158,8 @@ export const recordKinds = {
     spans: withDefault(oneOf('simple', 'continuous'), 'simple'),
     /** Whether panels and walls hand it load; one that does not still bears what stands on it. */
     takesLoad: withDefault(flag(), true),
+    /** Actions of which it takes no load of panels and walls, where it takes that of others. */
+    sparedActions: withDefault(list(oneOf('permanent', 'imposed', 'roof', 'construction'), 4), []),
     /** Live load element factor K_LL (ASCE 7 table 4.7-1); null where it follows from the member. */
     elementFactor: withDefault(nullable(number('factor', { min: 1, max: 4 })), null),
     /** What a truss is made of below its top chord. */

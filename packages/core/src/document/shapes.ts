@@ -23,7 +23,16 @@ function picker<R extends Rec>() {
 
 // What of a record shapes the paths of load. Labels, sections, weights and load keys are left out, so that a change of
 // a load does not solve the geometry again.
-export const memberShape = picker<Member>()('id', 'role', 'path', 'startRelease', 'endRelease', 'spans', 'takesLoad')
+export const memberShape = picker<Member>()(
+  'id',
+  'role',
+  'path',
+  'startRelease',
+  'endRelease',
+  'spans',
+  'takesLoad',
+  'sparedActions',
+)
 export const trussShape = picker<Member>()('id', 'path', 'truss')
 export const panelShape = picker<Panel>()(
   'id',

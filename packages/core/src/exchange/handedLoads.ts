@@ -1,6 +1,7 @@
 import { isBent, type Beam } from '../building/frame'
 import { stretchesAlong, trueLength } from '../building/slopes'
 import { readCase } from '../derivation/cells'
+import { floorIn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf, type Document } from '../document/document'
@@ -80,7 +81,7 @@ function endChanges(
 
 function loadedBeams(state: ProjectState, floor: FloorState, caseId: string, merging: Merging) {
   const at = readCase(state, caseId)
-  return memberLoads(floor.operator, (source) => at(floor.intensities, source)).flatMap((load, i) => {
+  return memberLoads(floorIn(floor, caseId).operator, (source) => at(floor.intensities, source)).flatMap((load, i) => {
     const beam = floor.operator.plan.frame.beams[i]
     return beam && load.lines.length > 0 ? [{ caseId, beam, ...handedLoad(floor, beam, load, merging) }] : []
   })

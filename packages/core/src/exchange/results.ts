@@ -4,7 +4,7 @@ import { barriersOn } from '../derivation/barriers'
 import { balanceOf } from '../derivation/balance'
 import { readCase } from '../derivation/cells'
 import { effectKinds, effectsOf } from '../derivation/effects'
-import { expandedAt, lengthOfColumn } from '../derivation/floorQueries'
+import { expandedAt, floorIn, lengthOfColumn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import { allStoreyForces, shareStoreyForces, storeysOf } from '../derivation/lateral'
 import type { ProjectState } from '../derivation/project'
@@ -98,7 +98,8 @@ function loadsOfFloor(state: ProjectState, floor: FloorState, caseId: string): r
   })
   const { beams, columns } = floor.operator.plan.frame
   const merging = mergingOf(state.document)
-  const onBeams = memberLoads(floor.operator, (source) => at(floor.intensities, source)).flatMap((load, i) => {
+  const { operator } = floorIn(floor, caseId)
+  const onBeams = memberLoads(operator, (source) => at(floor.intensities, source)).flatMap((load, i) => {
     const beam = beams[i]
     if (!beam) return []
     const { handed, points } = handedLoad(floor, beam, load, merging)
@@ -107,7 +108,7 @@ function loadsOfFloor(state: ProjectState, floor: FloorState, caseId: string): r
       ...points.map(({ s, force }) => row(beam.member.id, s, s, force, 0)),
     ]
   })
-  const direct = loadsOnColumns(floor.operator, (source) => at(floor.intensities, source))
+  const direct = loadsOnColumns(operator, (source) => at(floor.intensities, source))
   const ofColumns = columns.flatMap(({ member: { id } }, i) => {
     const length = lengthOfColumn(floor, i)
     const own = at(floor.rundown.feet, i) - at(floor.rundown.tops, i)

@@ -1,5 +1,5 @@
 import { readArea, readCase, readUses, type ColumnReader } from '../derivation/cells'
-import { columnChain, expandedAt, placeOf, type Place } from '../derivation/floorQueries'
+import { columnChain, expandedAt, floorBelow, placeOf, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, memberFacts, splitExpanded } from '../document/labels'
 import { feedingOf, type Feeding } from './feeding'
@@ -67,13 +67,13 @@ export function columnView(state: ProjectState, expandedId: string, caseId: stri
     ),
     enters: columnRows(state, place, caseId),
     base: rows.at(-1)?.foot ?? 0,
-    feeding: feedingOf(place, 'column'),
+    feeding: feedingOf(place, 'column', caseId),
     standsOn: footing(state, chain.at(-1)),
   }
 }
 
 function footing(state: ProjectState, lowest: Place | undefined): ColumnView['standsOn'] {
-  const below = lowest && state.floors[state.floors.indexOf(lowest.floor) - 1]
+  const below = lowest && floorBelow(state, lowest.floor)
   if (!below) return 'base'
   return below.feetAbove?.landings.some(({ row }) => row === lowest.row) ? 'beam' : 'nothing'
 }

@@ -1,5 +1,5 @@
 import { readCase } from '../derivation/cells'
-import { expandedAt, floorAt } from '../derivation/floorQueries'
+import { expandedAt, floorSeen } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
@@ -37,7 +37,7 @@ export function compareRules(
   caseId: string,
   rules: readonly (SharingRule | null)[],
 ): ComparedRules | null {
-  const floor = floorAt(state, levelId)
+  const floor = floorSeen(state, levelId, caseId)
   if (!floor) return null
   const tables = rules.map((rule) => byRule(state, floor, panelId, caseId, rule))
   const ids = [...new Set(tables.flatMap(({ forces }) => [...forces.keys()]))]

@@ -43,7 +43,7 @@ export type Query =
   | { readonly kind: 'member'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'column'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'panel'; readonly expandedId: string; readonly caseId: string }
-  | { readonly kind: 'dividing'; readonly levelId: string | null }
+  | { readonly kind: 'dividing'; readonly levelId: string | null; readonly caseId: string }
   | {
       readonly kind: 'compare'
       readonly levelId: string
@@ -88,7 +88,7 @@ const answers = {
   member: (state, { expandedId, caseId }) => memberView(state, expandedId, caseId),
   column: (state, { expandedId, caseId }) => columnView(state, expandedId, caseId),
   panel: (state, { expandedId, caseId }) => panelView(state, expandedId, caseId),
-  dividing: (state, { levelId }) => dividingLines(state, levelId),
+  dividing: (state, { levelId, caseId }) => dividingLines(state, levelId, caseId),
   compare: (state, { levelId, panelId, caseId, rules }) => compareRules(state, levelId, panelId, caseId, rules),
   strip: (state, { expandedId, caseId, at }) => stripView(state, expandedId, caseId, at),
   balance: (state, { caseId }) => balanceOf(state, caseId),

@@ -1,4 +1,4 @@
-import { expandedAt, type Place } from '../derivation/floorQueries'
+import { expandedAt, floorIn, type Place } from '../derivation/floorQueries'
 
 /** What hands load to a beam or column on its own level: beams that rest on it, directly or through others, and panels. */
 export interface Feeding {
@@ -6,7 +6,8 @@ export interface Feeding {
   readonly panels: readonly string[]
 }
 
-export function feedingOf({ floor, row }: Place, target: 'beam' | 'column'): Feeding {
+export function feedingOf({ floor: standing, row }: Place, target: 'beam' | 'column', caseId: string): Feeding {
+  const floor = floorIn(standing, caseId)
   const { frame, sources } = floor.operator.plan
   const restOn = (on: 'beam' | 'column', index: number) =>
     frame.beams.flatMap(({ supports }, i) =>

@@ -4,7 +4,7 @@ import { heightOn } from '../building/slopes'
 import { stairOutline } from '../building/stairs'
 import { barriersOn } from '../derivation/barriers'
 import { readCase } from '../derivation/cells'
-import { expandedAt, floorArea, floorAt, keyOfRegion } from '../derivation/floorQueries'
+import { expandedAt, floorArea, floorSeen, keyOfRegion } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
@@ -181,7 +181,7 @@ export interface FloorView {
 }
 
 export function floorView(state: ProjectState, levelId: string, caseId: string): FloorView | null {
-  const floor = floorAt(state, levelId)
+  const floor = floorSeen(state, levelId, caseId)
   if (!floor) return null
   const layoutId = floor.floor.layoutId ?? ''
   return {

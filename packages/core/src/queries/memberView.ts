@@ -1,6 +1,6 @@
 import { heldEnds, isContinuous, type Beam } from '../building/frame'
 import { readCase } from '../derivation/cells'
-import { placeOf, type Place } from '../derivation/floorQueries'
+import { floorIn, placeOf, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, memberFacts } from '../document/labels'
 import type { Member } from '../document/recordKinds'
@@ -70,7 +70,7 @@ export function memberView(state: ProjectState, expandedId: string, caseId: stri
     lands: landingRows(state, place, caseId),
     total,
     reduction: reductionOfBeam(state, place, caseId, total),
-    feeding: feedingOf(place, 'beam'),
+    feeding: feedingOf(place, 'beam', caseId),
     residual: total - supports.reduce((sum, { reaction }) => sum + reaction, 0),
   }
   return { ...view, ...momentsOf(beam, view) }
@@ -89,7 +89,12 @@ function momentsOf(beam: Beam, view: Balanced): Pick<MemberView, 'residualMoment
 
 function directLoad(state: ProjectState, { floor, row }: Place, caseId: string): MemberLoad {
   const at = readCase(state, caseId)
-  return memberLoads(floor.operator, (source) => at(floor.intensities, source))[row] ?? { lines: [], points: [] }
+  return (
+    memberLoads(floorIn(floor, caseId).operator, (source) => at(floor.intensities, source))[row] ?? {
+      lines: [],
+      points: [],
+    }
+  )
 }
 
 function supportViews(state: ProjectState, { floor, row }: Place, caseId: string): readonly SupportView[] {

@@ -1,4 +1,4 @@
-import { floorAt } from '../derivation/floorQueries'
+import { floorSeen } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import { elasticUnder, stockOf } from '../derivation/elastic'
 import { limitsOf } from '../derivation/layouts'
@@ -34,8 +34,8 @@ export function panelGrounds({ document }: ProjectState, { operator }: FloorStat
 }
 
 /** Lines on a level that part what goes to one member from what goes to another; none where no level is asked for. */
-export function dividingLines(state: ProjectState, levelId: string | null): readonly Path[] {
-  const floor = levelId === null ? undefined : floorAt(state, levelId)
+export function dividingLines(state: ProjectState, levelId: string | null, caseId: string): readonly Path[] {
+  const floor = levelId === null ? undefined : floorSeen(state, levelId, caseId)
   if (!floor) return []
   return panelGrounds(state, floor).flatMap(({ plan, ground }) => sharerOf(ground).dividing(plan.net))
 }

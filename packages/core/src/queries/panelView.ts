@@ -1,6 +1,6 @@
 import { carriersOf } from '../sharing/rails'
 import { readCase } from '../derivation/cells'
-import { expandedAt, floorAt, keyOfRegion } from '../derivation/floorQueries'
+import { expandedAt, floorSeen, keyOfRegion } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, panelOf, splitExpanded } from '../document/labels'
@@ -56,7 +56,7 @@ export interface PanelView {
 
 export function panelView(state: ProjectState, expandedId: string, caseId: string): PanelView | null {
   const [id, levelId] = splitExpanded(expandedId)
-  const floor = floorAt(state, levelId)
+  const floor = floorSeen(state, levelId, caseId)
   const plan = floor?.operator.plan.panels.find(({ panel }) => panel.id === id)
   const record = panelOf(state.document, id)
   if (!floor || !plan || !record) return null

@@ -1,6 +1,6 @@
 import { buildUps, constructionPermanent, isConstruction, isPartitionCase, selfWeight } from '../actions/cases'
 import { readCase } from '../derivation/cells'
-import { expandedAt, floorAbove, keyOfRegion, lengthOfColumn, type Place } from '../derivation/floorQueries'
+import { expandedAt, floorAbove, floorIn, keyOfRegion, lengthOfColumn, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, panelOf } from '../document/labels'
 import type { SparseRows } from '../rundown/operator'
@@ -33,7 +33,7 @@ export function landingRows(state: ProjectState, place: Place, caseId: string): 
 }
 
 function sourceRows(state: ProjectState, { floor, row }: Place, caseId: string): readonly PathRow[] {
-  const { toBeams, plan } = floor.operator
+  const { toBeams, plan } = floorIn(floor, caseId).operator
   return rowsOnto(state, floor, toBeams, row, plan.frame.beams[row]?.member.id ?? '', caseId)
 }
 
@@ -205,7 +205,7 @@ export function columnRows(state: ProjectState, place: Place, caseId: string): r
   return [
     ...columnsStandingOn(state, place, 'column', caseId),
     ...reactionsOnto(state, place, 'column', caseId),
-    ...rowsOnto(state, floor, floor.operator.toColumns, row, null, caseId),
+    ...rowsOnto(state, floor, floorIn(floor, caseId).operator.toColumns, row, null, caseId),
     ...ownRow,
   ]
 }

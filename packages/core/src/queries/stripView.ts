@@ -1,4 +1,4 @@
-import { floorAt } from '../derivation/floorQueries'
+import { floorSeen } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, splitExpanded } from '../document/labels'
 import type { Point } from '../geometry/point'
@@ -37,7 +37,7 @@ export function stripView(
   at: number | null,
 ): StripView | null {
   const [id, levelId] = splitExpanded(expandedId)
-  const floor = floorAt(state, levelId)
+  const floor = floorSeen(state, levelId, caseId)
   const ground = floor && panelGrounds(state, floor).find(({ plan }) => plan.panel.id === id)?.ground
   if (!floor || ground?.rule !== 'oneWay') return null
   const strips = stripGround(ground)

@@ -12,6 +12,7 @@ const shape = (id: string, path: MemberShape['path'], ends: Partial<MemberShape>
   endRelease: 'pinned',
   spans: 'simple',
   takesLoad: true,
+  sparedActions: [],
   ...ends,
 })
 /** A beam of a length on columns at the given places along it. */

@@ -60,6 +60,14 @@ export function rundownInto(out: FloorRundown, operator: LayoutOperator, input: 
   return out
 }
 
+/** Puts some columns of one rundown of a floor in place of those of another. */
+export function takeColumns(into: FloorRundown, from: FloorRundown, wanted: readonly number[]): void {
+  const { columns } = into
+  for (const block of ['reactions', 'beamTotals', 'tops', 'feet', 'applied', 'onMembers', 'notCarried'] as const)
+    for (let row = 0; row < into[block].length; row += columns)
+      for (const column of wanted) into[block][row + column] = from[block][row + column] ?? 0
+}
+
 const addRow = (
   target: Float64Array,
   row: number,

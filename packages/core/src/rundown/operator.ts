@@ -26,7 +26,11 @@ export interface LayoutOperator {
   /** Per unit of each source: what met no support, or a beam that cannot stand. */
   readonly notCarried: Float64Array
   readonly applied: Float64Array
+  /** By action, where members take no load of it: the same frame, panels and sources, otherwise shared. */
+  readonly variants: ReadonlyMap<string, LayoutOperator>
 }
+
+export const noVariants: ReadonlyMap<string, LayoutOperator> = new Map()
 
 export function layoutOperator(plan: LayoutPlan): LayoutOperator {
   const { beams, columns, loop } = plan.frame
@@ -60,6 +64,7 @@ export function layoutOperator(plan: LayoutPlan): LayoutOperator {
     toColumns: toColumns.rows(),
     notCarried,
     applied: Float64Array.from(plan.sources, ({ share }) => share.applied),
+    variants: noVariants,
   }
 }
 

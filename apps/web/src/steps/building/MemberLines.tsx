@@ -12,6 +12,7 @@ import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
+import { ToggleWord } from '../../ui/Segmented'
 import { QuantityField } from '../../ui/QuantityField'
 import { StockChoices } from './StockChoices'
 import { CourseLine } from './CourseLine'
@@ -114,7 +115,45 @@ function Taking({ beams }: { readonly beams: readonly Member[] }) {
         }
       />
       <Several records={beams} textOf={(beam) => wordOf(takings, said(beam))} />
+      {beams.some(({ takesLoad }) => takesLoad) && <SparedActions beams={beams} />}
     </Line>
+  )
+}
+
+const actions = [
+  ['permanent', 'permanent'],
+  ['imposed', 'imposed'],
+  ['roof', 'roof access'],
+  ['construction', 'construction'],
+] as const
+
+/** Actions of which members that take load take none all the same. */
+function SparedActions({ beams }: { readonly beams: readonly Member[] }) {
+  const edit = useEdit()
+  const note = useNote()
+  const toggle = (action: (typeof actions)[number][0], name: string, none: boolean) =>
+    edit.setEach(
+      beams,
+      `${note.subject(beams)}: ${none ? 'no' : 'its'} share of ${name} load`,
+      ({ sparedActions }) => ({
+        sparedActions: none
+          ? [...sparedActions.filter((of) => of !== action), action]
+          : sparedActions.filter((of) => of !== action),
+      }),
+    )
+  return (
+    <span role="group" aria-label="Takes none of">
+      <small> but none of </small>
+      {actions.map(([action, name]) => (
+        <ToggleWord
+          key={action}
+          isSelected={beams.every(({ sparedActions }) => sparedActions.includes(action))}
+          onChange={(none) => toggle(action, name, none)}
+        >
+          {name}
+        </ToggleWord>
+      ))}
+    </span>
   )
 }
 

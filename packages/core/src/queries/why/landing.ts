@@ -1,5 +1,5 @@
 import { readCase } from '../../derivation/cells'
-import { lengthOfColumn, placeOf } from '../../derivation/floorQueries'
+import { floorIn, lengthOfColumn, placeOf } from '../../derivation/floorQueries'
 import type { ProjectState } from '../../derivation/project'
 import { formula } from '../../trace/formula'
 import { given, type Traced } from '../../trace/traced'
@@ -64,7 +64,7 @@ export function landing(state: ProjectState, rest: string, why: Why): Traced | n
   const intensity = readCase(state, caseId)(place.floor.intensities, row)
   const address = sourceAddress(state, source, caseId, place.floor.level.id)
   const traced = (address && why(state, address)) || given('q', 'pressure', intensity, 'nothing')
-  const part = partOn(place.floor.operator.toBeams, row, place.row)
+  const part = partOn(floorIn(place.floor, caseId).operator.toBeams, row, place.row)
   if (source.kind === 'region')
     return areaForce({
       q: { ...traced, quantity: 'pressure', value: intensity },

@@ -1,5 +1,5 @@
 import { readCase } from '../../derivation/cells'
-import { floorAt } from '../../derivation/floorQueries'
+import { floorAt, floorSeen } from '../../derivation/floorQueries'
 import type { FloorState } from '../../derivation/floorStates'
 import type { ProjectState } from '../../derivation/project'
 import { labelOf, panelOf, splitExpanded } from '../../document/labels'
@@ -22,7 +22,7 @@ interface OfPanel {
 function ofPanel(state: ProjectState, rest: string): OfPanel | null {
   const [expandedId, caseId] = splitCase(rest)
   const [panelId, levelId] = splitExpanded(expandedId)
-  const floor = floorAt(state, levelId)
+  const floor = floorSeen(state, levelId, caseId)
   if (!floor || !state.caseIds.includes(caseId)) return null
   const regions = loadedRegions(state, floor, panelId, caseId)
   return regions.length === 0 ? null : { floor, regions, caseId }

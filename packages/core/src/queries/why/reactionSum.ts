@@ -1,5 +1,5 @@
 import { isBent, isContinuous, type Beam } from '../../building/frame'
-import { placeOf, type Place } from '../../derivation/floorQueries'
+import { floorIn, placeOf, type Place } from '../../derivation/floorQueries'
 import type { ProjectState } from '../../derivation/project'
 import { pointReactions } from '../../rundown/beamStatics'
 import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
@@ -14,7 +14,8 @@ export function reactionSum(state: ProjectState, rest: string): Traced | null {
   const place = placeOf(state, expandedId, 'beams')
   const beam = place?.floor.operator.plan.frame.beams[place.row]
   if (!place || !beam?.supports[Number(support)] || !state.caseIds.includes(caseId)) return null
-  const terms = landingRows(state, place, caseId).map((row) => termOf(row, partOf(place, row, Number(support))))
+  const seen = { ...place, floor: floorIn(place.floor, caseId) }
+  const terms = landingRows(state, place, caseId).map((row) => termOf(row, partOf(seen, row, Number(support))))
   return tracedSum('R', 'force', wayOf(beam), folded(terms))
 }
 

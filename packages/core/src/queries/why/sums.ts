@@ -1,7 +1,7 @@
 import { barrierCase, isHorizontal } from '../../actions/cases'
 import { strandedAt } from '../../derivation/balance'
 import { readCase } from '../../derivation/cells'
-import { expandedAt, floorAt, placeOf } from '../../derivation/floorQueries'
+import { expandedAt, floorAt, floorIn, placeOf } from '../../derivation/floorQueries'
 import { storeyForcesOf, type StoreyForcesOfCase } from '../../derivation/lateral'
 import type { FloorState } from '../../derivation/floorStates'
 import type { ProjectState } from '../../derivation/project'
@@ -172,7 +172,7 @@ export function landedSum(state: ProjectState, rest: string): Traced | null {
   const [levelId, caseId] = splitCase(rest)
   const floor = floorAt(state, levelId)
   if (!floor || !state.caseIds.includes(caseId) || isHorizontal(caseId)) return null
-  const terms = sourceTerms(state, floor, caseId, (row) => takenOf(floor.operator, row))
+  const terms = sourceTerms(state, floor, caseId, (row) => takenOf(floorIn(floor, caseId).operator, row))
   const whole = readCase(state, caseId)(floor.rundown.onMembers, 0)
   return tracedSum('F', 'force', 'what members take on the level', folded([...terms, ...columnsBelow(whole, terms)]))
 }
@@ -200,7 +200,7 @@ export function baseSum(state: ProjectState, caseId: string): Traced | null {
 export function notCarriedSum(state: ProjectState, caseId: string): Traced | null {
   if (!state.caseIds.includes(caseId) || isHorizontal(caseId)) return null
   const terms = state.floors.flatMap((floor, index): readonly TracedTerm[] => {
-    const lost = sourceTerms(state, floor, caseId, (row) => floor.operator.notCarried[row] ?? 0)
+    const lost = sourceTerms(state, floor, caseId, (row) => floorIn(floor, caseId).operator.notCarried[row] ?? 0)
     const handedOn =
       readCase(state, caseId)(floor.rundown.notCarried, 0) - lost.reduce((sum, { value }) => sum + value, 0)
     const onBeams =
