@@ -113,6 +113,26 @@ test('a beam that takes no load hands all of it to what remains', async ({ page,
   await expect.poll(() => balance(page)).toContain('nothing missing')
 })
 
+test('a beam that takes no imposed load still takes the finishes', async ({ page, request }) => {
+  const id = await newProject(request, 'Takes none of one', 'demo')
+  const beam = 'member:ouo40kl9gphx1ile'
+  await page.goto(pick('building', id, beam))
+  await page.getByRole('group', { name: 'Takes none of' }).getByRole('button', { name: 'imposed' }).click()
+  await saved(page)
+  await page.goto(pick('paths', id, panel))
+  const takers = page.getByRole('main')
+  // half of 129.6 kN to each of the edge beams, none to B18
+  await expect(takers.getByText('50.0 %')).toHaveCount(2)
+  await expect(takers).toContainText('64.8')
+  await expect(takers.getByRole('button', { name: 'beam B18' })).toHaveCount(0)
+  await expect.poll(() => balance(page)).toContain('nothing missing')
+  // of the finishes half stays with B18, a quarter goes to each edge
+  await page.goto(pick('paths', id, panel).replace('imposed%2FC', 'permanent%2Fbuild-ups'))
+  await expect(takers.getByText('50.0 %')).toHaveCount(1)
+  await expect(takers.getByText('25.0 %')).toHaveCount(2)
+  await expect(takers.getByRole('button', { name: 'beam B18' })).toHaveCount(1)
+})
+
 test('line loads are handed over in pieces, and the sums of the file stay', async ({ page, request }) => {
   const id = await newProject(request, 'Handed over', 'demo')
   await page.goto(`/p/${id}/handover`)

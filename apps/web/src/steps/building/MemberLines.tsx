@@ -1,3 +1,4 @@
+import styled from 'styled-components'
 import { releaseEdits, type Member, type Section as SectionRecord } from '@hedrion/core'
 import { useDocumentState, useGetDocument, useRecord, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
@@ -89,6 +90,7 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
         </Line>
       )}
       {beams.length > 0 && <Taking beams={beams} />}
+      {beams.some(({ takesLoad }) => takesLoad) && <SparedActions beams={beams} />}
       <ElementFactor members={members} />
       {members.length === 1 && first.truss && <TrussLines member={first} truss={first.truss} />}
       <ConcernsHere ids={members.map(({ id }) => id).join()} />
@@ -115,7 +117,6 @@ function Taking({ beams }: { readonly beams: readonly Member[] }) {
         }
       />
       <Several records={beams} textOf={(beam) => wordOf(takings, said(beam))} />
-      {beams.some(({ takesLoad }) => takesLoad) && <SparedActions beams={beams} />}
     </Line>
   )
 }
@@ -142,18 +143,19 @@ function SparedActions({ beams }: { readonly beams: readonly Member[] }) {
       }),
     )
   return (
-    <span role="group" aria-label="Takes none of">
-      <small> but none of </small>
-      {actions.map(([action, name]) => (
-        <ToggleWord
-          key={action}
-          isSelected={beams.every(({ sparedActions }) => sparedActions.includes(action))}
-          onChange={(none) => toggle(action, name, none)}
-        >
-          {name}
-        </ToggleWord>
-      ))}
-    </span>
+    <Line reference="but none of">
+      <Words role="group" aria-label="Takes none of">
+        {actions.map(([action, name]) => (
+          <ToggleWord
+            key={action}
+            isSelected={beams.every(({ sparedActions }) => sparedActions.includes(action))}
+            onChange={(none) => toggle(action, name, none)}
+          >
+            {name}
+          </ToggleWord>
+        ))}
+      </Words>
+    </Line>
   )
 }
 
@@ -217,3 +219,9 @@ function Weight({ member, sections }: { readonly member: Member; readonly sectio
     </Line>
   )
 }
+
+const Words = styled.span`
+  display: inline-flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+`
