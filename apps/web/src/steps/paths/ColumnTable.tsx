@@ -34,6 +34,17 @@ export const WideTable = styled(ColumnTable)`
   margin: 0 20px;
 `
 
+/** The heading of a table, word by word. */
+export const Heads = ({ words }: { readonly words: readonly string[] }) => (
+  <thead>
+    <tr>
+      {words.map((word) => (
+        <th key={word}>{word}</th>
+      ))}
+    </tr>
+  </thead>
+)
+
 /** A strip that grows downwards, and its table beside it. */
 export const BesideStrip = styled.div`
   display: flex;

@@ -10,7 +10,7 @@ import { useLook } from '../../state/look'
 import { Choice } from '../../ui/Choice'
 import { byNumber } from '../../ui/byNumber'
 import { TableOut } from '../../ui/TableOut'
-import { WideTable } from './ColumnTable'
+import { Heads, WideTable } from './ColumnTable'
 
 /** Storey forces of the case down the building, and what holds every storey. */
 export function HeldStoreys({ caseId }: { readonly caseId: string }) {
@@ -67,13 +67,7 @@ function Storeys({ view }: { readonly view: LateralView }) {
       }
     >
       <WideTable aria-label="Storey by storey">
-        <thead>
-          <tr>
-            {heading.map((word) => (
-              <th key={word}>{word}</th>
-            ))}
-          </tr>
-        </thead>
+        <Heads words={heading} />
         <tbody>
           {rows.map(({ storey: { levelId, level, unheld }, cells: [first, second, third] }) => (
             <tr
@@ -139,13 +133,7 @@ function Elements({ storey, caseId }: { readonly storey: StoreyView; readonly ca
   return (
     <Section title={`Under level ${level}`} aside={<TableOut name={`stiff elements under ${level}`} rows={text} />}>
       <WideTable aria-label={`Stiff elements under level ${level}`}>
-        <thead>
-          <tr>
-            {heading.map((word) => (
-              <th key={word}>{word}</th>
-            ))}
-          </tr>
-        </thead>
+        <Heads words={heading} />
         <tbody>
           {elements.map(({ expandedId, label, stiffness, force: taken, moment }) => (
             <tr
