@@ -1,13 +1,7 @@
 import type { ProjectState } from '../derivation/project'
-import {
-  allStoreyForces,
-  hasStiffElements,
-  overlap,
-  shareStoreyForces,
-  storeysOf,
-  unheldOf,
-  type Storey,
-} from '../derivation/lateral'
+import { allStoreyForces } from '../derivation/storeyForces'
+import { hasStiffElements, overlap, shareStoreyForces, unheldOf } from '../derivation/storeyShears'
+import { storeysOf, type Storey } from '../derivation/storeys'
 import type { Concern } from '../outcome/outcome'
 
 /** Storeys that cannot hold the forces from above, elements without stiffness, and elements that stand on nothing. */

@@ -2,7 +2,9 @@ import { barrierCase, isHorizontal } from '../actions/cases'
 import { pressedOnBarriers } from './barriers'
 import { readCase } from './cells'
 import type { FloorState } from './floorStates'
-import { hasStiffElements, shareStoreyForces, storeyForcesOf, storeysOf, type StoreyForcesOfCase } from './lateral'
+import { storeyForcesOf, type StoreyForcesOfCase } from './storeyForces'
+import { hasStiffElements, shareStoreyForces } from './storeyShears'
+import { storeysOf } from './storeys'
 import type { ProjectState } from './project'
 
 /** The sum of one case: what was applied, what reached members, what reached supports, what is missing. N. */

@@ -1,7 +1,7 @@
 import { readCase } from '../derivation/cells'
 import { heightAt } from '../building/slopes'
 import { expandedAt, lengthOfColumn } from '../derivation/floorQueries'
-import { storeyForcesOf } from '../derivation/lateral'
+import { storeyForcesOf } from '../derivation/storeyForces'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
 import type { Point } from '../geometry/point'

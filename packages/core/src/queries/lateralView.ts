@@ -1,12 +1,12 @@
+import { storeyForcesOf } from '../derivation/storeyForces'
 import {
   hasStiffElements,
   shareStoreyForces,
-  storeyForcesOf,
-  storeysOf,
   unheldOf,
   type ElementForce,
   type StoreyShear,
-} from '../derivation/lateral'
+} from '../derivation/storeyShears'
+import { storeysOf } from '../derivation/storeys'
 import { levelMasses } from '../derivation/masses'
 import type { ProjectState } from '../derivation/project'
 import type { HorizontalForce, Unheld } from '../actions/lateral/diaphragm'

@@ -1,12 +1,7 @@
 import { elementDirect, elementTurning } from '../../actions/lateral/elementShare'
-import {
-  shareStoreyForces,
-  storeyForcesOf,
-  storeysOf,
-  type ElementForce,
-  type StoreyForcesOfCase,
-  type StoreyShear,
-} from '../../derivation/lateral'
+import { storeyForcesOf, type StoreyForcesOfCase } from '../../derivation/storeyForces'
+import { shareStoreyForces, type ElementForce, type StoreyShear } from '../../derivation/storeyShears'
+import { storeysOf } from '../../derivation/storeys'
 import type { ProjectState } from '../../derivation/project'
 import { splitExpanded } from '../../document/labels'
 import { given, tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
