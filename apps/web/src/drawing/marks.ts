@@ -1,11 +1,11 @@
-import type { ActionView, CaseView, Overview } from '@hedrion/core'
+import { hasStoreyForces, type ActionView, type CaseView, type Overview } from '@hedrion/core'
 import type { Mark } from './scene'
 
 /** Which mark a case is drawn with. */
 export const markOf = (caseId: string): Mark =>
   caseId.startsWith('permanent/') || caseId === 'construction/permanent'
     ? 'permanent'
-    : caseId.startsWith('wind/')
+    : hasStoreyForces(caseId)
       ? 'wind'
       : 'imposed'
 

@@ -1,6 +1,6 @@
 import { formatQuantity, lateralCase, newId, type StoreyForces } from '@hedrion/core'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
-import { useEdit, useNote } from '../../compute/useEdit'
+import { useEdit } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
 import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
@@ -122,7 +122,6 @@ function Levels({ record, caseId }: { readonly record: StoreyForces; readonly ca
 export function StoreyForcesList() {
   const records = useRecords('storeyForces')
   const edit = useEdit()
-  const note = useNote()
   const [look, change] = useLook()
   const add = () => {
     const record: StoreyForces = {
@@ -134,7 +133,7 @@ export function StoreyForcesList() {
       aside: 0,
       forces: [],
     }
-    if (edit.add(`${note.subject(record)} by weight`, [record]) === undefined)
+    if (edit.add(`${record.name} by weight`, [record]) === undefined)
       change({ case: lateralCase(record.id), picked: [] })
   }
   return (

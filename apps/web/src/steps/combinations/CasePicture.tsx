@@ -1,4 +1,5 @@
-import { windDirectionOf, type CaseView, type ElevationView } from '@hedrion/core'
+import { lateralCase, windDirectionOf, type CaseView, type ElevationView } from '@hedrion/core'
+import { useRecords } from '../../compute/SessionContext'
 
 const [width, height] = [92, 54]
 
@@ -17,7 +18,9 @@ export function CasePicture({
   const [u0, u1] = [Math.min(...us), Math.max(...us)]
   const x = (u: number) => 22 + ((u - u0) / Math.max(1e-9, u1 - u0)) * (width - 44)
   const y = (z: number) => height - 8 - ((z - base) / Math.max(1e-9, top - base)) * (height - 24)
-  const direction = windDirectionOf(loadCase.id)
+  const pushes = useRecords('storeyForces')
+  const push = pushes.find(({ id }) => lateralCase(id) === loadCase.id)
+  const direction = push ? fromSide(push.angle) : windDirectionOf(loadCase.id)
   return (
     <svg width={width} height={height} aria-hidden>
       <g stroke="var(--ink)" strokeWidth={1.2} fill="none">
@@ -29,12 +32,19 @@ export function CasePicture({
         ))}
       </g>
       {direction ? (
-        <WindMarks direction={direction} levels={levels.map(({ z }) => y(z))} left={x(u0)} right={x(u1)} />
+        <PushMarks direction={direction} levels={levels.map(({ z }) => y(z))} left={x(u0)} right={x(u1)} />
       ) : (
         <GravityMarks id={loadCase.id} levels={levels.map(({ z }) => y(z))} left={x(u0)} right={x(u1)} />
       )}
     </svg>
   )
+}
+
+/** The side from which a push at an angle from global X comes, as the picture has it. */
+function fromSide(angle: number): 'west' | 'south' | 'east' | 'north' {
+  const [x, y] = [Math.cos(angle), Math.sin(angle)]
+  if (Math.abs(x) >= Math.abs(y)) return x > 0 ? 'west' : 'east'
+  return y > 0 ? 'south' : 'north'
 }
 
 interface MarksProps {
@@ -43,7 +53,7 @@ interface MarksProps {
   readonly right: number
 }
 
-function WindMarks({ direction, levels, left, right }: MarksProps & { readonly direction: string }) {
+function PushMarks({ direction, levels, left, right }: MarksProps & { readonly direction: string }) {
   if (direction === 'west' || direction === 'east') {
     const [from, to] = direction === 'west' ? [left - 18, left - 3] : [right + 18, right + 3]
     const back = direction === 'west' ? -6 : 6

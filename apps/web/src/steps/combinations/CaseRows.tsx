@@ -10,6 +10,9 @@ import { shortName } from './shortName'
 
 const acting = { together: 'together', oneAtATime: 'one at a time' } as const
 
+/** Storey forces of different ways have no sum. */
+const isPush = (action: string): boolean => action === 'wind' || action === 'lateral'
+
 /** Actions one under another, each with the pictures of its cases and how they act. */
 export function CaseRows({ overview }: { readonly overview: Overview }) {
   if (overview.actions.length === 0) return <Page>No load yet, so there is nothing to combine.</Page>
@@ -27,14 +30,14 @@ function ActionRow({ action }: { readonly action: ActionView }) {
   const format = useFormat()
   const view = useAnswer({ kind: 'elevation', axis: 'x', caseId: '' })
   const [look, change] = useLook()
-  const total = action.cases.reduce((sum, { balance }) => sum + (action.id === 'wind' ? 0 : balance.applied), 0)
+  const total = action.cases.reduce((sum, { balance }) => sum + (isPush(action.id) ? 0 : balance.applied), 0)
   return (
     <Row>
       <div>
         <strong>
           <Swatch $mark={markOf(action.cases[0]?.id ?? '')} aria-hidden /> {action.name}
         </strong>
-        <small>{action.id === 'wind' ? 'storey forces' : formatQuantity(total, 'force', format)}</small>
+        <small>{isPush(action.id) ? 'storey forces' : formatQuantity(total, 'force', format)}</small>
         <small>{action.clause}</small>
       </div>
       <Cases>

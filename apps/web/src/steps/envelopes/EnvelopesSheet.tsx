@@ -5,6 +5,7 @@ import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
+import { byNumber } from '../../ui/byNumber'
 import { TableOut } from '../../ui/TableOut'
 import { Governing } from './Governing'
 import type { EnvelopeInView } from './useEnvelope'
@@ -55,7 +56,9 @@ export function EnvelopesSheet({ envelope }: { readonly envelope: EnvelopeInView
   const shown =
     kind === 'reaction' || kind === 'storeyShear'
       ? rows
-      : rows.filter(({ expandedId }) => look.level === null || expandedId.endsWith(`@${look.level}`))
+      : [...rows]
+          .filter(({ expandedId }) => look.level === null || expandedId.endsWith(`@${look.level}`))
+          .sort((a, b) => (kind === 'elementShear' ? byNumber.compare(a.label, b.label) : 0))
   return (
     <Sheet
       title="Envelopes"

@@ -1,8 +1,9 @@
 import { formatValue, unitOf, type Basis, type LateralView, type NumberFormat, type StoreyView } from '@hedrion/core'
+import styled from 'styled-components'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { useLevel } from '../../drawing/useLevel'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
-import { Line, Note, Section, Warm } from '../../sheet/Sheet'
+import { Line, Note, Section } from '../../sheet/Sheet'
 import { Symbol } from '../../sheet/Symbol'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { Value } from '../../sheet/Value'
@@ -78,7 +79,7 @@ function Storeys({ view }: { readonly view: LateralView }) {
               <th scope="row">{level}</th>
               <td>{first}</td>
               <td>{second}</td>
-              <td>{unheld ? <Warm>{unheldWords[unheld]}</Warm> : third}</td>
+              <td>{unheld ? <Unheld>{unheldWords[unheld]}</Unheld> : third}</td>
             </tr>
           ))}
         </tbody>
@@ -211,3 +212,8 @@ function WallStiffness() {
     </Line>
   )
 }
+
+const Unheld = styled.span`
+  color: var(--warm);
+  font-weight: 600;
+`
