@@ -42,7 +42,11 @@ function tower(...forces: readonly number[]) {
   return { building, layout, base, first, top, push, concrete, parted, caseId: `lateral/${push.id.slice(13)}` }
 }
 
-const lateral = (state: ProjectState, caseId: string) => ask(state, { kind: 'lateral', caseId })
+const lateral = (state: ProjectState, caseId: string) => {
+  const view = ask(state, { kind: 'lateral', caseId })
+  if (!view) throw new Error(caseId)
+  return view
+}
 const storey = (state: ProjectState, caseId: string, level: string) => {
   const found = lateral(state, caseId).storeys.find((entry) => entry.level === level)
   if (!found) throw new Error(level)

@@ -54,3 +54,14 @@ test('a flight climbs to the level; a barrier stands on its edge and is loaded i
   const pressed = surfacesIn('barrier/people').find(({ kind }) => kind === 'barrier')
   expect(pressed?.load).toBeGreaterThan(0)
 })
+
+test('a stiff element goes from its level down to what it stands on', () => {
+  const { building, layout } = oneStorey(0)
+  building.stiffElement(layout, [
+    [0, 0],
+    [4, 0],
+  ])
+  const [element] = ask(building.state(), { kind: 'space', caseId: 'permanent/self-weight' }).surfaces
+  expect(element).toMatchObject({ kind: 'stiff', area: 12, load: 0 })
+  expect(heights(element?.corners ?? [])).toEqual([0, 0, 3, 3])
+})

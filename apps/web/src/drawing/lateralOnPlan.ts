@@ -6,11 +6,16 @@ type Storey = Pick<StoreyView, 'force' | 'point' | 'shear' | 'at' | 'elements' |
 const length = 74
 const short = 34
 
-const storeyOf = (view: LateralView | undefined, levelId: string): StoreyView | undefined =>
+const storeyOf = (view: LateralView | null | undefined, levelId: string): StoreyView | undefined =>
   view?.storeys.find((storey) => storey.levelId === levelId)
 
 /** The storey force of the level in view, at its point and in its direction. */
-export function forceOnPlan(scene: Scene, view: LateralView | undefined, levelId: string, format: NumberFormat): Scene {
+export function forceOnPlan(
+  scene: Scene,
+  view: LateralView | null | undefined,
+  levelId: string,
+  format: NumberFormat,
+): Scene {
   const { force, point } = storeyOf(view, levelId) ?? {}
   return force && point ? withArrow(scene, point, [force.fx, force.fy], '', format) : scene
 }
@@ -18,7 +23,7 @@ export function forceOnPlan(scene: Scene, view: LateralView | undefined, levelId
 /** What the storey under the level in view has to hold, its centres, and what each stiff element takes of it. */
 export function sharesOnPlan(
   scene: Scene,
-  view: LateralView | undefined,
+  view: LateralView | null | undefined,
   levelId: string,
   format: NumberFormat,
 ): Scene {

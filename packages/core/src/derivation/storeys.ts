@@ -2,6 +2,7 @@ import { diaphragmOn, type Diaphragm } from '../actions/lateral/diaphragm'
 import { storeyStiffness } from '../actions/lateral/stiffness'
 import { recordsOf } from '../document/document'
 import { expanded } from '../document/labels'
+import { once } from '../document/once'
 import type { StiffElement } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { touches } from '../geometry/polygon'
@@ -35,7 +36,7 @@ export interface Storey {
 }
 
 /** The storey below every carrying floor, bottom first. A part of the building beside a floor goes down past it. */
-export function storeysOf(state: ProjectState): readonly Storey[] {
+export const storeysOf = once((state: ProjectState): readonly Storey[] => {
   const stacks = stacksOf(state)
   return stacks.map(({ floor, records, above }, index): Storey => {
     const foot = stacks.findIndex((stack) => stack.above.includes(index))
@@ -50,7 +51,7 @@ export function storeysOf(state: ProjectState): readonly Storey[] {
     }))
     return { floor, height, elements, diaphragm: diaphragmOn(lines), above }
   })
-}
+})
 
 /** A floor with the records that hold it, and the floors over it that stand on it. */
 interface Stack {

@@ -55,8 +55,8 @@ export interface StoreyView {
 export interface LateralView {
   /** Whether anything is said to hold the floors; else storey forces are handed on as they are. */
   readonly shared: boolean
-  /** Null for a case without storey forces. */
-  readonly way: Point | null
+  /** Unit vector along the push. */
+  readonly way: Point
   readonly total: number
   readonly atFoot: number
   readonly intoGround: number
@@ -65,17 +65,17 @@ export interface LateralView {
   readonly storeys: readonly StoreyView[]
 }
 
-/** Storey forces of a case down the building, and who holds them in every storey. */
-export function lateralView(state: ProjectState, caseId: string): LateralView {
-  const storeys = storeysOf(state)
+/** Storey forces of a case down the building, and who holds them in every storey; null for a case without storey forces. */
+export function lateralView(state: ProjectState, caseId: string): LateralView | null {
   const forces = hasStoreyForces(caseId) ? storeyForcesOf(state, caseId) : null
-  const nothing = { caseId, way: [1, 0] as const, storeys: [], total: 0 }
-  const { storeys: shears, intoGround, atFoot, unheld } = shareStoreyForces(state, storeys, forces ?? nothing)
+  if (!forces) return null
+  const storeys = storeysOf(state)
+  const { storeys: shears, intoGround, atFoot, unheld } = shareStoreyForces(state, storeys, forces)
   const centres = new Map(levelMasses(state).map(({ levelId, centre }) => [levelId, centre]))
   return {
     shared: hasStiffElements(state),
-    way: forces?.way ?? null,
-    total: forces?.total ?? 0,
+    way: forces.way,
+    total: forces.total,
     atFoot,
     intoGround,
     unheld,

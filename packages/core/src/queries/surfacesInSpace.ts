@@ -4,6 +4,8 @@ import { goingOf, stairEnds } from '../building/stairs'
 import { barriersOn } from '../derivation/barriers'
 import { barrierCase } from '../actions/cases'
 import { readCase } from '../derivation/cells'
+import { storeysOf } from '../derivation/storeys'
+import { distance } from '../geometry/segment'
 import { expandedAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
@@ -11,10 +13,10 @@ import { labelOf } from '../document/labels'
 import type { Point, Point3 } from '../geometry/point'
 import type { WallSource } from '../rundown/sources'
 
-/** A stretch of wall or barrier, or a flight of stairs, as a flat surface of four corners; upright ones from their foot. */
+/** A stretch of wall or barrier, a flight of stairs or a stiff element, as a flat surface of four corners; upright ones from their foot. */
 export interface SpaceSurface {
   readonly expandedId: string
-  readonly kind: 'wall' | 'barrier' | 'stair'
+  readonly kind: 'wall' | 'barrier' | 'stair' | 'stiff'
   readonly label: string
   /** Two at its foot, then two at its top. */
   readonly corners: readonly [Point3, Point3, Point3, Point3]
@@ -24,12 +26,13 @@ export interface SpaceSurface {
   readonly load: number
 }
 
-/** The walls of a floor with their net height, its barriers, and its flights of stairs, which climb to the level. */
+/** The walls of a floor with their net height, its barriers, its flights of stairs, which climb to the level, and what holds it. */
 export function surfacesInSpace(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceSurface[] {
   return [
     ...wallSurfaces(state, floor, caseId),
     ...stairSurfaces(state, floor, caseId),
     ...barriers(state, floor, caseId),
+    ...stiffSurfaces(state, floor),
   ]
 }
 
@@ -112,3 +115,22 @@ const barriers = (state: ProjectState, floor: FloorState, caseId: string): reado
     area: length * barrier.height,
     load: caseId === barrierCase ? (load?.load.value ?? 0) : 0,
   }))
+
+/** From the level down to what they stand on. */
+function stiffSurfaces(state: ProjectState, { level }: FloorState): readonly SpaceSurface[] {
+  const storey = storeysOf(state).find(({ floor }) => floor.level.id === level.id)
+  const foot = level.elevation - (storey?.height ?? 0)
+  return (storey?.elements ?? []).map(({ expandedId, record, a, b }): SpaceSurface => ({
+    expandedId,
+    kind: 'stiff',
+    label: record.label,
+    corners: [
+      [...a, foot],
+      [...b, foot],
+      [...b, level.elevation],
+      [...a, level.elevation],
+    ],
+    area: distance(a, b) * (level.elevation - foot),
+    load: 0,
+  }))
+}

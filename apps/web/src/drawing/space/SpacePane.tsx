@@ -105,7 +105,7 @@ function sceneOn(canvas: HTMLCanvasElement): SpaceScene | string {
   }
 }
 
-const surfaceNames = { wall: 'Wall run', barrier: 'Barrier', stair: 'Flight' } as const
+const surfaceNames = { wall: 'Wall run', barrier: 'Barrier', stair: 'Flight', stiff: 'Stiff element' } as const
 
 function targetsOf(view: ReturnType<typeof useAnswer<{ kind: 'space'; caseId: string }>>): readonly Target[] {
   const place: Target['shape'] = { kind: 'point', at: [0, 0] }

@@ -17,7 +17,7 @@ import { Heads, WideTable } from './ColumnTable'
 export function HeldStoreys({ caseId }: { readonly caseId: string }) {
   const view = useAnswer({ kind: 'lateral', caseId })
   const { level } = useLevel()
-  if (!view?.way) return null
+  if (!view) return null
   const storey = view.storeys.find(({ levelId }) => levelId === level?.id)
   if (!view.shared)
     return (
