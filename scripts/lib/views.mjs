@@ -63,7 +63,11 @@ export const views = [
   { name: 'space', address: `${demo}/paths?view=space&shown=both`, shows: 'Level by level' },
   { name: 'loading-plan', address: `${demo}/print`, shows: '1:200 on A3' },
   { name: 'wind', address: `${demo}/actions?case=wind/west`, shows: 'Wind from the west' },
-  { name: 'wind-elevation', address: `${demo}/actions?case=wind/west&view=x`, shows: 'Wind from the west' },
+  {
+    name: 'storeys',
+    address: `${demo}/paths?case=wind/west&level=level:7dfadexirebhefbu`,
+    shows: 'What holds the floors',
+  },
   { name: 'paths', address: `${demo}/paths`, shows: 'Level by level' },
   {
     name: 'paths-column',
