@@ -73,6 +73,15 @@ test('the statics of a strip are written out, where it is asked for', async ({ p
   await type(page, 'Place of the strip', '2.0')
   await expect(page.getByText('from its west edge, of 7.20 m across the span')).toBeVisible()
   await expect(page.getByRole('img', { name: 'The strip with its loads and reactions' })).toBeVisible()
+  // moved by keys: the field follows, and the hand keeps its hold
+  const place = page.getByRole('slider', { name: 'From the west edge' })
+  await place.focus()
+  await page.keyboard.press('Home')
+  await expect(page.getByRole('textbox', { name: 'Place of the strip' })).toHaveValue('0.00')
+  await page.keyboard.press('End')
+  await expect(page.getByRole('textbox', { name: 'Place of the strip' })).toHaveValue('7.20')
+  await page.keyboard.press('PageDown')
+  await expect(place).toBeFocused()
 })
 
 test('area loads left of a line, member loads right of it: the line moves by keys', async ({ page }) => {

@@ -5,12 +5,13 @@ import { Line, Note, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { TableOut } from '../../ui/TableOut'
 import { QuantityField } from '../../ui/QuantityField'
+import { PlaceSlider } from './PlaceSlider'
 import { StripSketch } from './StripSketch'
 import { useStrip } from './useStrip'
 
 /** The statics of one strip of a one-way panel, a metre wide, written out as by hand. */
 export function StripLines({ caseId }: { readonly caseId: string }) {
-  const { strip, move } = useStrip()
+  const { strip, at, move } = useStrip()
   const format = useFormat()
   if (!strip) return null
   const [lineLoad, length] = [unitOf('lineLoad', format), unitOf('length', format)]
@@ -35,10 +36,11 @@ export function StripLines({ caseId }: { readonly caseId: string }) {
           value={strip.at}
           min={0}
           max={strip.width}
-          onCommit={(at) => void move(at)}
+          onCommit={(place) => void move(place)}
         />{' '}
         from its {strip.edge} edge, of {formatQuantity(strip.width, 'length', format)} across the span
       </Line>
+      <PlaceSlider label={`From the ${strip.edge} edge`} width={strip.width} at={at} onMove={move} />
       <StripSketch strip={strip} mark={markOf(caseId)} />
       {rowsOf(strip).map(({ step, first, second, piece }, i) => (
         <Line
