@@ -20,7 +20,7 @@ test('from nothing to a rundown by keyboard alone', async ({ page }) => {
   // finishes on the floors, found by name
   await find(page, 'actions step')
   await expect(page.getByRole('heading', { name: 'Level 1', exact: true })).toBeVisible()
-  await page.getByRole('button', { name: 'by load' }).first().focus()
+  await page.getByRole('button', { name: 'by load', exact: true }).first().focus()
   await page.keyboard.press('Enter')
   await page.getByRole('textbox', { name: 'load of finishes' }).focus()
   await page.keyboard.press('Control+a')

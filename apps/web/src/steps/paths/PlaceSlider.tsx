@@ -15,7 +15,7 @@ export const PlaceSlider = ({ label, width, at, onMove }: PlaceSliderProps) => (
     aria-label={label}
     minValue={0}
     maxValue={width}
-    step={width / 200}
+    step={0.01}
     value={Math.min(at, width)}
     onChange={(value) => onMove(Number(value))}
   >
