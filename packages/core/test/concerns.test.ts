@@ -150,6 +150,15 @@ const triggers: readonly Trigger[] = [
     says: /^The storey under level Top cannot hold 7\.2 kN: its stiff elements do not keep the floor from turning\./,
   },
   {
+    code: 'storey.walls-bend-alone',
+    make: storeyWith(({ building, layout }) => {
+      building.stiffElement(layout, line([0, 0], [6, 0]), { sort: 'wall' })
+      building.stiffElement(layout, line([0, 4], [6, 4]))
+    }),
+    says: /^Under level Top walls stand beside bracing or a typed stiffness, and count by bending alone: short walls are far too stiff then/,
+    mends: ['Count their shear too'],
+  },
+  {
     code: 'stiffElement.no-section',
     make: storeyWith(({ building, layout }) =>
       building.stiffElement(layout, line([0, 0], [6, 0]), { sort: 'bracing' }),

@@ -8,7 +8,12 @@ import type { Concern } from '../outcome/outcome'
 export function lateralConcerns(state: ProjectState): readonly Concern[] {
   if (!hasStiffElements(state)) return []
   const storeys = storeysOf(state)
-  return [...unheldStoreys(state, storeys), ...withoutSection(storeys), ...standingOnNothing(storeys)]
+  return [
+    ...unheldStoreys(state, storeys),
+    ...withoutSection(storeys),
+    ...standingOnNothing(storeys),
+    ...bendingAlone(state, storeys),
+  ]
 }
 
 /** One entry per storey, for the case that leaves most of its force there. */
@@ -38,6 +43,18 @@ function withoutSection(storeys: readonly Storey[]): readonly Concern[] {
     about: [id],
     data: { label },
   }))
+}
+
+/** By E I alone walls can be told from walls; beside anything else they are far too stiff. */
+function bendingAlone({ basis }: ProjectState, storeys: readonly Storey[]): readonly Concern[] {
+  if (!basis || basis.wallStiffness !== 'bending') return []
+  const mixed = storeys.find(({ elements }) => {
+    const sorts = new Set(elements.map(({ record: { sort } }) => sort))
+    return sorts.has('wall') && sorts.size > 1
+  })
+  if (!mixed) return []
+  const data = { level: mixed.floor.level.name }
+  return [{ code: 'storey.walls-bend-alone', severity: 'caution', about: [basis.id], data }]
 }
 
 /** The force of an element that ends above the ground goes on through the floor; its moment does not. */

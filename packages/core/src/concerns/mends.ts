@@ -227,6 +227,10 @@ const makers: Readonly<Record<string, Maker>> = {
     record?.kind === 'basis'
       ? [{ words: 'Reduce it where no ψ applies', edits: [edit(record, { ...record, reductions: 'withoutPsi' })] }]
       : [],
+  'storey.walls-bend-alone': ({ records: [record] }) =>
+    record?.kind === 'basis'
+      ? [{ words: 'Count their shear too', edits: [edit(record, { ...record, wallStiffness: 'bendingAndShear' })] }]
+      : [],
 }
 
 /**
