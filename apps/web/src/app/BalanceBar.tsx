@@ -31,10 +31,27 @@ function Held({ balance: { caseId, applied, atSupports, notCarried } }: { readon
     <>
       <Term name="applied" value={applied} address={`applied:${caseId}`} />
       <Term name="→ into the ground by stiff elements" value={atSupports} />
+      <Missing value={notCarried} words="not held" />
+    </>
+  )
+}
+
+/** What reaches nothing, where there is any. */
+function Missing({
+  value,
+  words,
+  address,
+}: {
+  readonly value: number
+  readonly words: string
+  readonly address?: string
+}) {
+  return (
+    <>
       <Word>·</Word>
-      {Math.abs(notCarried) >= nothing ? (
+      {Math.abs(value) >= nothing ? (
         <Lost>
-          <Value value={notCarried} quantity="force" /> not held
+          <Value value={value} quantity="force" address={address} /> {words}
         </Lost>
       ) : (
         <Word>nothing missing</Word>
@@ -60,20 +77,12 @@ function Terms({ balance }: { readonly balance: Balance }) {
         </Word>
       </>
     )
-  const lost = Math.abs(notCarried) >= nothing
   return (
     <>
       <Term name="applied" value={applied} address={`applied:${caseId}`} />
       <Term name="→ on members" value={onMembers} address={`onMembers:${caseId}`} />
       <Term name="→ at supports" value={atSupports} address={`base:${caseId}`} />
-      <Word>·</Word>
-      {lost ? (
-        <Lost>
-          <Value value={notCarried} quantity="force" address={`notCarried:${caseId}`} /> not carried
-        </Lost>
-      ) : (
-        <Word>nothing missing</Word>
-      )}
+      <Missing value={notCarried} words="not carried" address={`notCarried:${caseId}`} />
     </>
   )
 }

@@ -18,7 +18,7 @@ export function lateralConcerns(state: ProjectState): readonly Concern[] {
 
 /** One entry per storey, for the case that leaves most of its force there. */
 function unheldStoreys(state: ProjectState, storeys: readonly Storey[]): readonly Concern[] {
-  const shears = allStoreyForces(state).map((forces) => shareStoreyForces(state, storeys, forces).storeys)
+  const shears = allStoreyForces(state).map((forces) => shareStoreyForces(state, forces).storeys)
   return storeys.flatMap(({ floor: { level } }, i): Concern[] => {
     const lost = shears.flatMap((ofCase) => {
       const { shear, share } = ofCase[i] ?? {}

@@ -16,11 +16,13 @@ const negligible = 1
 /** Load that reaches nothing, by the panel, wall run or beam where it is lost; all gravity cases at characteristic value. */
 export function lostLoads(state: ProjectState): readonly Concern[] {
   const readers = gravityCases(state).map((id) => [id, readCase(state, id)] as const)
-  return state.floors.flatMap((floor) =>
-    floor.operator.plan.sources.flatMap((source, row): Concern[] => {
-      const lost = readers.map(([id, at]) => {
-        const part = floorIn(floor, id).operator.notCarried[row] ?? 0
-        return { id, part, force: part === 0 ? 0 : part * at(floor.intensities, row) }
+  return state.floors.flatMap((floor) => {
+    const seen = readers.map(([id, at]) => ({ id, at, parts: floorIn(floor, id).operator.notCarried }))
+    return floor.operator.plan.sources.flatMap((source, row): Concern[] => {
+      if (seen.every(({ parts }) => !parts[row])) return []
+      const lost = seen.map(({ id, at, parts }) => {
+        const part = parts[row] ?? 0
+        return { id, part, force: part * at(floor.intensities, row) }
       })
       const force = lost.reduce((sum, entry) => sum + entry.force, 0)
       if (Math.abs(force) < negligible) return []
@@ -38,8 +40,8 @@ export function lostLoads(state: ProjectState): readonly Concern[] {
         case: most?.id ?? '',
       }
       return [{ code: 'load.not-carried', severity: 'blocking', about: [expandedAt(floor, id)], data }]
-    }),
-  )
+    })
+  })
 }
 
 /** Columns that stand on nothing, with all that they carry. */

@@ -4,7 +4,6 @@ import { readCase } from './cells'
 import type { FloorState } from './floorStates'
 import { storeyForcesOf, type StoreyForcesOfCase } from './storeyForces'
 import { hasStiffElements, shareStoreyForces } from './storeyShears'
-import { storeysOf } from './storeys'
 import type { ProjectState } from './project'
 
 /** The sum of one case: what was applied, what reached members, what reached supports, what is missing. N. */
@@ -46,7 +45,7 @@ function balanceOfStoreys(state: ProjectState, forces: StoreyForcesOfCase): Bala
   const { caseId, total: applied } = forces
   if (!hasStiffElements(state))
     return { caseId, applied, onMembers: 0, atSupports: 0, notCarried: 0, handedOn: 'storeyForces' }
-  const { atFoot, intoGround, unheld } = shareStoreyForces(state, storeysOf(state), forces)
+  const { atFoot, intoGround, unheld } = shareStoreyForces(state, forces)
   const atSupports = atFoot + intoGround
   return { caseId, applied, onMembers: 0, atSupports, notCarried: unheld, handedOn: 'stiffElements' }
 }

@@ -3,16 +3,16 @@ import { once } from '../document/once'
 import type { Basis } from '../document/recordKinds'
 import type { ProjectState } from './project'
 
-/**
- * Where the columns of a block are: the cases, then the floor area, then for each case of imposed load the floor area of its category,
- * m², the part of it whose load may be reduced, and that load; partitions are never reduced. Then the last two once more without what
- * came from columns that stand on beams.
- */
 interface Reducible {
   readonly area: number
   readonly load: number
 }
 
+/**
+ * Where the columns of a block are: the cases, then the floor area, then for each case of imposed load the floor area of its category,
+ * m², the part of it whose load may be reduced, and that load; partitions are never reduced. Then the last two once more without what
+ * came from columns that stand on beams.
+ */
 export interface Columns {
   readonly count: number
   readonly area: number

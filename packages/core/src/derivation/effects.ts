@@ -131,11 +131,10 @@ function storeyShears(state: ProjectState): readonly Effect[] {
 
 /** What stiff elements take of the shear of their storey, along them. */
 function elementShears(state: ProjectState): readonly Effect[] {
-  const storeys = storeysOf(state)
   const shears = new Map(
-    allStoreyForces(state).map((forces) => [forces.caseId, shareStoreyForces(state, storeys, forces).storeys]),
+    allStoreyForces(state).map((forces) => [forces.caseId, shareStoreyForces(state, forces).storeys]),
   )
-  return storeys.flatMap(({ floor: { level }, elements }, at) =>
+  return storeysOf(state).flatMap(({ floor: { level }, elements }, at) =>
     elements.map(({ expandedId, record }, i): Effect => {
       const values = Float64Array.from(state.caseIds, (id) => shears.get(id)?.[at]?.elements[i]?.shear ?? 0)
       return {

@@ -1,7 +1,8 @@
 import { actionOfCase } from '../actions/cases'
 import { columnLength } from '../building/slopes'
 import { expanded, splitExpanded } from '../document/labels'
-import { readArea } from './cells'
+import { readArea, readCase } from './cells'
+import { memberLoads, type MemberLoad } from '../rundown/memberLines'
 import { keyExtentOf, type KeyExtent, type RegionSource, type Source, type StairSource } from '../rundown/sources'
 import type { FloorState } from './floorStates'
 import type { ProjectState } from './project'
@@ -19,6 +20,12 @@ export function floorIn(floor: FloorState, caseId: string): FloorState {
 export function floorSeen(state: ProjectState, levelId: string, caseId: string): FloorState | undefined {
   const floor = floorAt(state, levelId)
   return floor && floorIn(floor, caseId)
+}
+
+/** What lands on every beam of a floor directly in a case, in the order of its beams. */
+export function memberLoadsIn(state: ProjectState, floor: FloorState, caseId: string): readonly MemberLoad[] {
+  const at = readCase(state, caseId)
+  return memberLoads(floorIn(floor, caseId).operator, (source) => at(floor.intensities, source))
 }
 
 /** Where a floor stands among the carrying ones, seen by whichever case. */

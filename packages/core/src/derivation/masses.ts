@@ -2,6 +2,7 @@ import { massShareOfUse } from '../actions/massShare'
 import { selfWeight } from '../actions/cases'
 import type { KeyLoads } from '../actions/keyLoads'
 import { isTypedLoad } from '../actions/typedLoads'
+import { once } from '../document/once'
 import type { Point } from '../geometry/point'
 import type { Source } from '../rundown/sources'
 import { familyOf } from '../standards/families'
@@ -31,8 +32,9 @@ export interface LevelMass {
 }
 
 /** Every carrying level from the top, with what its floor, its walls and half of the columns above and below weigh. */
-export const levelMasses = (state: ProjectState): readonly LevelMass[] =>
-  [...state.floors].reverse().map((floor) => levelMass(state, floor))
+export const levelMasses = once((state: ProjectState): readonly LevelMass[] =>
+  [...state.floors].reverse().map((floor) => levelMass(state, floor)),
+)
 
 const partNames: readonly (readonly [part: keyof MassParts, label: string])[] = [
   ['permanent', 'permanent: slabs, build-ups, beams, walls, typed loads'],

@@ -53,9 +53,9 @@ function lengthReduced(
 ): ReductionView | null {
   const transferred = transferredIn(state)
   const chosen = lengthBy(state, chain, index, caseId, foot, transferred)
+  if (!chosen) return null
   const other = lengthBy(state, chain, index, caseId, foot, transferred === 'reduced' ? 'whole' : 'reduced')
   const otherwise = other?.foot ?? foot
-  if (!chosen) return null
   return { ...chosen, otherwise: Math.abs(otherwise - chosen.foot) > 1e-6 * Math.abs(foot) ? otherwise : null }
 }
 
@@ -209,11 +209,10 @@ export const reducedFeet = once((state: ProjectState): ReadonlyMap<string, numbe
   for (const chain of chainsOf(state))
     for (const caseId of cases) {
       const at = readCase(state, caseId)
-      const whole = chain.map(({ floor, row }) => at(floor.rundown.feet, row))
-      reductionsOfChain(state, chain, caseId, whole)?.forEach((found, i) => {
-        const place = chain[i]
-        const id = place?.floor.operator.plan.frame.columns[place.row]?.member.id
-        if (found && place && id) feet.set(footKey(expandedAt(place.floor, id), caseId), found.foot)
+      chain.forEach(({ floor, row }, i) => {
+        const found = lengthBy(state, chain, i, caseId, at(floor.rundown.feet, row), transferredIn(state))
+        const id = floor.operator.plan.frame.columns[row]?.member.id
+        if (found && id) feet.set(footKey(expandedAt(floor, id), caseId), found.foot)
       })
     }
   return feet

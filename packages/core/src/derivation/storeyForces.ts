@@ -1,11 +1,11 @@
-import { lateralCase, windDirectionOf } from '../actions/cases'
+import { hasStoreyForces, lateralCase, windDirectionOf } from '../actions/cases'
 import { forceOfWeight } from '../actions/lateral/storeyForce'
 import type { StoreyForce } from '../actions/wind/windLoads'
 import { recordsOf } from '../document/document'
 import type { StoreyForces } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { given, type Traced } from '../trace/traced'
-import { levelMasses, tracedWeight, type LevelMass } from './masses'
+import { levelMasses, tracedWeight } from './masses'
 import type { ProjectState } from './project'
 
 /** The storey forces of one case, bottom first, each with how it came about. */
@@ -27,24 +27,20 @@ export function storeyForcesOf(state: ProjectState, caseId: string): StoreyForce
     return { caseId, way: [x, y], storeys: wind.storeys, total: wind.total }
   }
   const record = recordsOf(state.document, 'storeyForces').find(({ id }) => lateralCase(id) === caseId)
-  return record ? forcesByWeight(state, record, levelMasses(state)) : null
+  return record ? forcesByWeight(state, record) : null
 }
 
-/** Every case with storey forces; the masses are found once. */
-export function allStoreyForces(state: ProjectState): readonly StoreyForcesOfCase[] {
-  const wind = state.caseIds.filter((id) => windDirectionOf(id)).flatMap((id) => storeyForcesOf(state, id) ?? [])
-  const records = recordsOf(state.document, 'storeyForces')
-  const masses = records.length > 0 ? levelMasses(state) : []
-  return [...wind, ...records.map((record) => forcesByWeight(state, record, masses))]
-}
+/** Every case with storey forces. */
+export const allStoreyForces = (state: ProjectState): readonly StoreyForcesOfCase[] =>
+  state.caseIds.flatMap((id) => (hasStoreyForces(id) ? (storeyForcesOf(state, id) ?? []) : []))
 
-function forcesByWeight(state: ProjectState, record: StoreyForces, masses: readonly LevelMass[]): StoreyForcesOfCase {
+function forcesByWeight(state: ProjectState, record: StoreyForces): StoreyForcesOfCase {
   const way: Point = [Math.cos(record.angle), Math.sin(record.angle)]
   const ground = state.basis?.ground ?? 0
   const typed = new Map<string, number>(record.forces.map(({ level, force }) => [level, force]))
   const mu = given('mu', 'factor', record.share, `typed for “${record.name}”`)
   const storeys = state.floors.flatMap(({ level }) => {
-    const mass = masses.find(({ levelId }) => levelId === level.id)
+    const mass = levelMasses(state).find(({ levelId }) => levelId === level.id)
     if (!mass?.centre) return []
     const value = typed.get(level.id)
     const trace =

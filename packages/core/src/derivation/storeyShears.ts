@@ -6,7 +6,7 @@ import { overlapOn } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { ProjectState } from './project'
 import type { StoreyForcesOfCase } from './storeyForces'
-import type { Storey, StoreyElement } from './storeys'
+import { storeysOf, type Storey, type StoreyElement } from './storeys'
 
 export interface ElementForce {
   readonly element: StoreyElement
@@ -55,14 +55,11 @@ const sumOf = (a: HorizontalForce, b: HorizontalForce): HorizontalForce => ({
 })
 
 /** Storey forces taken down from the top, every storey's sum shared by stiffness among what holds it. */
-export function shareStoreyForces(
-  { basis }: Pick<ProjectState, 'basis'>,
-  storeys: readonly Storey[],
-  { storeys: forces, way }: StoreyForcesOfCase,
-): StoreyShears {
-  const ground = basis?.ground ?? 0
+export function shareStoreyForces(state: ProjectState, { storeys: forces, way }: StoreyForcesOfCase): StoreyShears {
+  const storeys = storeysOf(state)
+  const ground = state.basis?.ground ?? 0
   const left = [...forces].sort((p, q) => q.force.z - p.force.z).map(({ force }) => force)
-  const alongPush = ({ fx, fy }: HorizontalForce) => fx * way[0] + fy * way[1]
+  const alongPush = ({ fx, fy }: Pick<HorizontalForce, 'fx' | 'fy'>) => fx * way[0] + fy * way[1]
   const shears: StoreyShear[] = []
   let unheld = 0
   for (const [index, storey] of [...storeys.entries()].reverse()) {
@@ -91,7 +88,7 @@ export function shareStoreyForces(
   const atFoot = shears
     .filter(({ share }, i) => share.held && !taken.has(i))
     .reduce((sum, { shear }) => sum + alongPush(shear), 0)
-  const intoGround = left.reduce((sum, { fx, fy }) => sum + fx * way[0] + fy * way[1], 0)
+  const intoGround = left.reduce((sum, force) => sum + alongPush(force), 0)
   return { storeys: shears, intoGround, atFoot, unheld }
 }
 

@@ -38,11 +38,11 @@ export interface Storey {
 /** The storey below every carrying floor, bottom first. A part of the building beside a floor goes down past it. */
 export const storeysOf = once((state: ProjectState): readonly Storey[] => {
   const stacks = stacksOf(state)
+  const bottom = state.floors[0]?.floor
+  const base = bottom ? bottom.level.elevation - bottom.storeyHeight : 0
   return stacks.map(({ floor, records, above }, index): Storey => {
-    const foot = stacks.findIndex((stack) => stack.above.includes(index))
-    const [{ level, storeyHeight } = floor.floor] = state.floors.slice(0, 1).map((bottom) => bottom.floor)
-    const footElevation = stacks[foot]?.floor.level.elevation ?? level.elevation - storeyHeight
-    const height = floor.level.elevation - footElevation
+    const foot = stacks.find((stack) => stack.above.includes(index))?.floor.level.elevation ?? base
+    const height = floor.level.elevation - foot
     const elements = records.map((record) => elementOf(state, record, floor, height))
     const lines = elements.map(({ a, b, along: way, stiffness }) => ({
       at: along(a, b, distance(a, b) / 2),

@@ -1,12 +1,11 @@
 import { isBent, type Beam } from '../building/frame'
 import { stretchesAlong, trueLength } from '../building/slopes'
-import { readCase } from '../derivation/cells'
-import { floorIn } from '../derivation/floorQueries'
+import { memberLoadsIn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf, type Document } from '../document/document'
 import { labelOf } from '../document/labels'
-import { alongTrueLength, memberLoads, type LoadLine, type MemberLoad } from '../rundown/memberLines'
+import { alongTrueLength, type LoadLine, type MemberLoad } from '../rundown/memberLines'
 import { heldMoments, merged, type Merging } from '../rundown/mergedLoads'
 
 /** What the project says of line loads that are handed over. */
@@ -80,8 +79,7 @@ function endChanges(
 }
 
 function loadedBeams(state: ProjectState, floor: FloorState, caseId: string, merging: Merging) {
-  const at = readCase(state, caseId)
-  return memberLoads(floorIn(floor, caseId).operator, (source) => at(floor.intensities, source)).flatMap((load, i) => {
+  return memberLoadsIn(state, floor, caseId).flatMap((load, i) => {
     const beam = floor.operator.plan.frame.beams[i]
     return beam && load.lines.length > 0 ? [{ caseId, beam, ...handedLoad(floor, beam, load, merging) }] : []
   })

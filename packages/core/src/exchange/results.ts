@@ -4,16 +4,15 @@ import { barriersOn } from '../derivation/barriers'
 import { balanceOf } from '../derivation/balance'
 import { readCase } from '../derivation/cells'
 import { effectKinds, effectsOf } from '../derivation/effects'
-import { expandedAt, floorIn, lengthOfColumn } from '../derivation/floorQueries'
+import { expandedAt, floorIn, lengthOfColumn, memberLoadsIn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import { allStoreyForces } from '../derivation/storeyForces'
 import { shareStoreyForces } from '../derivation/storeyShears'
-import { storeysOf } from '../derivation/storeys'
 import type { ProjectState } from '../derivation/project'
 import { setsOf, structuresOf, structuresOfSet } from '../derivation/structures'
 import { labelOf } from '../document/labels'
 import { extremeOf } from '../envelopes/extremes'
-import { loadsOnColumns, memberLoads } from '../rundown/memberLines'
+import { loadsOnColumns } from '../rundown/memberLines'
 import type { ActionId } from '../standards/family'
 import { handedLoad, mergingOf } from './handedLoads'
 
@@ -100,8 +99,7 @@ function loadsOfFloor(state: ProjectState, floor: FloorState, caseId: string): r
   })
   const { beams, columns } = floor.operator.plan.frame
   const merging = mergingOf(state.document)
-  const { operator } = floorIn(floor, caseId)
-  const onBeams = memberLoads(operator, (source) => at(floor.intensities, source)).flatMap((load, i) => {
+  const onBeams = memberLoadsIn(state, floor, caseId).flatMap((load, i) => {
     const beam = beams[i]
     if (!beam) return []
     const { handed, points } = handedLoad(floor, beam, load, merging)
@@ -110,7 +108,7 @@ function loadsOfFloor(state: ProjectState, floor: FloorState, caseId: string): r
       ...points.map(({ s, force }) => row(beam.member.id, s, s, force, 0)),
     ]
   })
-  const direct = loadsOnColumns(operator, (source) => at(floor.intensities, source))
+  const direct = loadsOnColumns(floorIn(floor, caseId).operator, (source) => at(floor.intensities, source))
   const ofColumns = columns.flatMap(({ member: { id } }, i) => {
     const length = lengthOfColumn(floor, i)
     const own = at(floor.rundown.feet, i) - at(floor.rundown.tops, i)
@@ -152,9 +150,8 @@ export function storeyRows(state: ProjectState) {
  * over its foot. N, N·m, m; its stiffness N/m.
  */
 export function stiffElementRows(state: ProjectState) {
-  const held = storeysOf(state)
   return allStoreyForces(state).flatMap((forces) =>
-    shareStoreyForces(state, held, forces).storeys.flatMap(({ storey, elements }) =>
+    shareStoreyForces(state, forces).storeys.flatMap(({ storey, elements }) =>
       elements.map(({ element: { expandedId, record, a, b, along, stiffness }, shear, moment }) => ({
         case: forces.caseId,
         element: expandedId,

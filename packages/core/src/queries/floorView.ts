@@ -4,7 +4,7 @@ import { heightOn } from '../building/slopes'
 import { stairOutline } from '../building/stairs'
 import { barriersOn } from '../derivation/barriers'
 import { readCase } from '../derivation/cells'
-import { expandedAt, floorArea, floorSeen, keyOfRegion } from '../derivation/floorQueries'
+import { expandedAt, floorArea, floorSeen, keyOfRegion, memberLoadsIn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
@@ -12,7 +12,7 @@ import { labelOf, memberOf, panelOf, sectionOf } from '../document/labels'
 import type { Member, Panel, StiffElement, Strut } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { centroid, type Region } from '../geometry/polygon'
-import { memberLoads, type LoadLine, type LoadPoint } from '../rundown/memberLines'
+import type { LoadLine, LoadPoint } from '../rundown/memberLines'
 
 export interface BeamView {
   readonly id: string
@@ -208,7 +208,7 @@ export function floorView(state: ProjectState, levelId: string, caseId: string):
 
 function beamViews(state: ProjectState, floor: FloorState, caseId: string): readonly BeamView[] {
   const at = readCase(state, caseId)
-  const loads = memberLoads(floor.operator, (row) => at(floor.intensities, row))
+  const loads = memberLoadsIn(state, floor, caseId)
   return floor.operator.plan.frame.beams.map(({ member: { id, role, path, takesLoad }, stable }, row) => ({
     id,
     expandedId: expandedAt(floor, id),

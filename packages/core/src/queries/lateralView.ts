@@ -6,10 +6,9 @@ import {
   type ElementForce,
   type StoreyShear,
 } from '../derivation/storeyShears'
-import { storeysOf } from '../derivation/storeys'
 import { levelMasses } from '../derivation/masses'
 import type { ProjectState } from '../derivation/project'
-import type { HorizontalForce, Unheld } from '../actions/lateral/diaphragm'
+import { armOf, momentAbout, type HorizontalForce, type Unheld } from '../actions/lateral/diaphragm'
 import { hasStoreyForces } from '../actions/cases'
 import type { Point } from '../geometry/point'
 import type { StiffElement } from '../document/recordKinds'
@@ -69,8 +68,7 @@ export interface LateralView {
 export function lateralView(state: ProjectState, caseId: string): LateralView | null {
   const forces = hasStoreyForces(caseId) ? storeyForcesOf(state, caseId) : null
   if (!forces) return null
-  const storeys = storeysOf(state)
-  const { storeys: shears, intoGround, atFoot, unheld } = shareStoreyForces(state, storeys, forces)
+  const { storeys: shears, intoGround, atFoot, unheld } = shareStoreyForces(state, forces)
   const centres = new Map(levelMasses(state).map(({ levelId, centre }) => [levelId, centre]))
   return {
     shared: hasStiffElements(state),
@@ -121,8 +119,6 @@ function storeyView(
   }
 }
 
-const momentAbout = ({ fx, fy, moment }: HorizontalForce, [x, y]: Point): number => moment - (x * fy - y * fx)
-
 /** The point of a force's line of action that is nearest to another point. */
 function nearest(force: HorizontalForce, from: Point): Point {
   const { fx, fy } = force
@@ -138,7 +134,7 @@ function leftOver(shear: HorizontalForce, elements: readonly ElementForce[]): nu
     const { along, a } = element
     fx -= taken * along[0]
     fy -= taken * along[1]
-    moment -= taken * (a[0] * along[1] - a[1] * along[0])
+    moment -= taken * armOf({ at: a, along }, [0, 0])
     reach = Math.max(reach, Math.hypot(...a))
   }
   return Math.max(Math.abs(fx), Math.abs(fy), Math.abs(moment) / reach)

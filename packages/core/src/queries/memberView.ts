@@ -1,11 +1,11 @@
 import { heldEnds, isContinuous, type Beam } from '../building/frame'
 import { readCase } from '../derivation/cells'
-import { floorIn, placeOf, type Place } from '../derivation/floorQueries'
+import { memberLoadsIn, placeOf, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, memberFacts } from '../document/labels'
 import type { Member } from '../document/recordKinds'
 import { bentBalance } from '../rundown/bentBeam'
-import { memberLoads, type LoadLine, type LoadPoint, type MemberLoad } from '../rundown/memberLines'
+import type { LoadLine, LoadPoint, MemberLoad } from '../rundown/memberLines'
 import { feedingOf, type Feeding } from './feeding'
 import { landingRows, type PathRow } from './pathRows'
 import { reductionOfBeam, type BeamReduction } from '../derivation/reductions'
@@ -87,15 +87,8 @@ function momentsOf(beam: Beam, view: Balanced): Pick<MemberView, 'residualMoment
   return { residualMoment: holdsMoment(beam) ? null : momentResidual(view), chordMoments: [] }
 }
 
-function directLoad(state: ProjectState, { floor, row }: Place, caseId: string): MemberLoad {
-  const at = readCase(state, caseId)
-  return (
-    memberLoads(floorIn(floor, caseId).operator, (source) => at(floor.intensities, source))[row] ?? {
-      lines: [],
-      points: [],
-    }
-  )
-}
+const directLoad = (state: ProjectState, { floor, row }: Place, caseId: string): MemberLoad =>
+  memberLoadsIn(state, floor, caseId)[row] ?? { lines: [], points: [] }
 
 function supportViews(state: ProjectState, { floor, row }: Place, caseId: string): readonly SupportView[] {
   const at = readCase(state, caseId)

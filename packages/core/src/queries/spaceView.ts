@@ -1,7 +1,7 @@
 import { heightAt, stretchesAlong } from '../building/slopes'
 import { trussParts } from '../building/truss'
 import { readCase } from '../derivation/cells'
-import { expandedAt, floorIn, keyOfRegion, lengthOfColumn } from '../derivation/floorQueries'
+import { expandedAt, keyOfRegion, lengthOfColumn, memberLoadsIn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, memberOf, sectionAt, sectionOf } from '../document/labels'
@@ -11,7 +11,7 @@ import { pointAlong, type Leg } from '../geometry/course'
 import type { Point, Point3 } from '../geometry/point'
 import type { Ring } from '../geometry/polygon'
 import { along } from '../geometry/segment'
-import { atBends, memberLoads } from '../rundown/memberLines'
+import { atBends } from '../rundown/memberLines'
 
 import { surfacesInSpace, type SpaceSurface } from './surfacesInSpace'
 
@@ -167,26 +167,23 @@ function facesOf(state: ProjectState, floor: FloorState, caseId: string): readon
 }
 
 function loadsOf(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceLoad[] {
-  const read = readCase(state, caseId)
   const { frame, slopes } = floor.operator.plan
-  return memberLoads(floorIn(floor, caseId).operator, (row) => read(floor.intensities, row)).flatMap(
-    ({ lines, points }, i) => {
-      const beam = frame.beams[i]
-      if (!beam) return []
-      const expandedId = expandedAt(floor, beam.member.id)
-      const at = (s: number) => pointOn(slopes, floor.level.elevation, pointAlong(beam.legs, s))
-      return [
-        ...lines
-          .flatMap((line) => atBends(beam.legs, line))
-          .map(({ line: [s0, s1, q0, q1] }): SpaceLoad => ({
-            expandedId,
-            from: at(s0),
-            to: at(s1),
-            q0,
-            q1,
-          })),
-        ...points.map(({ s, force }): SpaceLoad => ({ expandedId, from: at(s), to: at(s), q0: force, q1: force })),
-      ]
-    },
-  )
+  return memberLoadsIn(state, floor, caseId).flatMap(({ lines, points }, i) => {
+    const beam = frame.beams[i]
+    if (!beam) return []
+    const expandedId = expandedAt(floor, beam.member.id)
+    const at = (s: number) => pointOn(slopes, floor.level.elevation, pointAlong(beam.legs, s))
+    return [
+      ...lines
+        .flatMap((line) => atBends(beam.legs, line))
+        .map(({ line: [s0, s1, q0, q1] }): SpaceLoad => ({
+          expandedId,
+          from: at(s0),
+          to: at(s1),
+          q0,
+          q1,
+        })),
+      ...points.map(({ s, force }): SpaceLoad => ({ expandedId, from: at(s), to: at(s), q0: force, q1: force })),
+    ]
+  })
 }

@@ -13,6 +13,7 @@ import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
+import { MaterialChoice } from './StockChoices'
 
 const sorts = (Object.keys(stiffNames) as (keyof typeof stiffNames)[]).map((sort) => [sort, stiffNames[sort]] as const)
 
@@ -46,7 +47,7 @@ export function StiffLines({ elements }: { readonly elements: readonly StiffElem
       {sort === 'wall' && (
         <Line reference="thickness">
           <QuantityField {...fieldOf(elements, 'thickness', 'thickness', 'smallLength', { min: 0.001, max: 10 })} /> of{' '}
-          <MaterialChoice elements={elements} />
+          <MaterialChoice records={elements} />
         </Line>
       )}
       {sort === 'bracing' && <Diagonals elements={elements} />}
@@ -74,27 +75,6 @@ function Stiffness({ address }: { readonly address: string }) {
     <Line reference="estimated" result={<Value value={traced.value} quantity="stiffness" address={address} />}>
       <Symbol name="k" /> along it, of one storey
     </Line>
-  )
-}
-
-function MaterialChoice({ elements }: { readonly elements: readonly StiffElement[] }) {
-  const materials = useRecords('material')
-  const edit = useEdit()
-  const note = useNote()
-  return (
-    <Choice
-      label="Material"
-      value={shared(elements.map(({ material }) => material as string))}
-      placeholder={severalWord}
-      options={materials.map(({ id, name }) => [id as string, name])}
-      onChange={(id) => {
-        const material = materials.find((entry) => entry.id === id)
-        if (material)
-          edit.setEach(elements, `${note.subject(elements)}: material ${material.name}`, () => ({
-            material: material.id,
-          }))
-      }}
-    />
   )
 }
 
@@ -128,7 +108,7 @@ function Diagonals({ elements }: { readonly elements: readonly StiffElement[] })
           if (section) edit.setEach(elements, say(`section ${section.name}`), () => ({ section: section.id }))
         }}
       />
-      , <MaterialChoice elements={elements} />
+      , <MaterialChoice records={elements} />
     </Line>
   )
 }

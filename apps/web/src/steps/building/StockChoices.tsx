@@ -1,4 +1,4 @@
-import type { Member, Section as SectionRecord, Strut } from '@hedrion/core'
+import type { Member, Section as SectionRecord, StiffElement, Strut } from '@hedrion/core'
 import { useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { Several } from '../../sheet/Several'
@@ -13,8 +13,6 @@ export function StockChoices({ records }: { readonly records: readonly (Member |
   const materials = useRecords('material')
   const edit = useEdit()
   const note = useNote()
-  const set = (what: string, fields: Partial<Pick<Member, 'section' | 'material'>>) =>
-    edit.setEach(records, `${note.subject(records)}: ${what}`, () => fields)
   const [first] = records
   const nameOf = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
     list.find((entry) => entry.id === id)?.name ?? ''
@@ -28,25 +26,39 @@ export function StockChoices({ records }: { readonly records: readonly (Member |
           options={sections.map(({ id, name }) => [id as string, name])}
           onChange={(id) => {
             const section = sections.find((entry) => entry.id === id)
-            if (section) set(`section ${section.name}`, { section: section.id })
+            if (section)
+              edit.setEach(records, `${note.subject(records)}: section ${section.name}`, () => ({
+                section: section.id,
+              }))
           }}
         />
         <Several records={records} textOf={({ section }) => nameOf(sections, section)} />
       </Line>
       <Line reference="material">
-        <Choice
-          label="Material"
-          value={shared(records.map(({ material }) => material as string))}
-          placeholder={severalWord}
-          options={materials.map(({ id, name }) => [id as string, name])}
-          onChange={(id) => {
-            const material = materials.find((entry) => entry.id === id)
-            if (material) set(`material ${material.name}`, { material: material.id })
-          }}
-        />
+        <MaterialChoice records={records} />
         <Several records={records} textOf={({ material }) => nameOf(materials, material)} />
       </Line>
     </>
+  )
+}
+
+/** What records are made of. */
+export function MaterialChoice({ records }: { readonly records: readonly (Member | Strut | StiffElement)[] }) {
+  const materials = useRecords('material')
+  const edit = useEdit()
+  const note = useNote()
+  return (
+    <Choice
+      label="Material"
+      value={shared(records.map(({ material }) => material as string))}
+      placeholder={severalWord}
+      options={materials.map(({ id, name }) => [id as string, name])}
+      onChange={(id) => {
+        const material = materials.find((entry) => entry.id === id)
+        if (!material) return
+        edit.setEach(records, `${note.subject(records)}: material ${material.name}`, () => ({ material: material.id }))
+      }}
+    />
   )
 }
 

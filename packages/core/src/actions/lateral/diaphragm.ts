@@ -17,6 +17,13 @@ export interface HorizontalForce {
   readonly moment: number
 }
 
+/** The moment of a force about a point, N·m. */
+export const momentAbout = ({ fx, fy, moment }: HorizontalForce, [x, y]: Point): number => moment - (x * fy - y * fx)
+
+/** How far a line passes a point, m: positive where a force along it turns counterclockwise about the point. */
+export const armOf = ({ at, along }: Pick<StiffLine, 'at' | 'along'>, [x, y]: Point): number =>
+  (at[0] - x) * along[1] - (at[1] - y) * along[0]
+
 /** Why a force is not held: nothing is there, nothing runs that way, or nothing holds the floor against turning. */
 export type Unheld = 'nothing' | 'way' | 'turning'
 
@@ -51,15 +58,10 @@ export function diaphragmOn(lines: readonly StiffLine[]): Diaphragm {
   const middle = meanOf(stiff)
   const reach = Math.max(1, ...stiff.map(({ at }) => Math.hypot(at[0] - middle[0], at[1] - middle[1])))
   // turning is counted as the displacement at `reach`, so that the three unknowns are alike
-  const vectors = lines.map(({ at, along }): Triple => {
-    const arm = (at[0] - middle[0]) * along[1] - (at[1] - middle[1]) * along[0]
-    return [along[0], along[1], arm / reach]
-  })
+  const vectors = lines.map((line): Triple => [line.along[0], line.along[1], armOf(line, middle) / reach])
   const matrix = matrixOf(lines, vectors)
   const centre = centreOf(matrix, middle, reach)
-  const arms = lines.map(({ at, along }) =>
-    centre ? (at[0] - centre[0]) * along[1] - (at[1] - centre[1]) * along[0] : 0,
-  )
+  const arms = lines.map((line) => (centre ? armOf(line, centre) : 0))
   const turning = lines.reduce((sum, { stiffness }, i) => sum + stiffness * (arms[i] ?? 0) ** 2, 0)
 
   const solved = (load: Triple): readonly number[] | Unheld => {
@@ -70,21 +72,15 @@ export function diaphragmOn(lines: readonly StiffLine[]): Diaphragm {
   return {
     centre,
     turning,
-    share: ({ fx, fy, moment }) => {
-      const [x, y] = centre ?? middle
-      const about = moment - (x * fy - y * fx)
-      if (centre) {
-        const load: Triple = [fx, fy, ((x - middle[0]) * fy - (y - middle[1]) * fx) / reach]
-        const direct = solved(load)
-        if (typeof direct === 'string') return { held: false, why: direct }
-        const turned = lines.map(({ stiffness }, i) =>
-          about === 0 ? 0 : (about * stiffness * (arms[i] ?? 0)) / turning,
-        )
-        return { held: true, direct, turning: turned }
-      }
-      const direct = solved([fx, fy, about / reach])
+    share: (force) => {
+      const { fx, fy } = force
+      const about = centre ? momentAbout(force, centre) : 0
+      // with a centre the force goes through it first
+      const aside = centre ? armOf({ at: centre, along: [fx, fy] }, middle) : momentAbout(force, middle)
+      const direct = solved([fx, fy, aside / reach])
       if (typeof direct === 'string') return { held: false, why: direct }
-      return { held: true, direct, turning: lines.map(() => 0) }
+      const turned = lines.map(({ stiffness }, i) => (about === 0 ? 0 : (about * stiffness * (arms[i] ?? 0)) / turning))
+      return { held: true, direct, turning: turned }
     },
   }
 }

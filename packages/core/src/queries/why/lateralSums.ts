@@ -1,3 +1,4 @@
+import { armOf, momentAbout } from '../../actions/lateral/diaphragm'
 import { elementDirect, elementTurning } from '../../actions/lateral/elementShare'
 import { storeyForcesOf, type StoreyForcesOfCase } from '../../derivation/storeyForces'
 import { shareStoreyForces, type ElementForce, type StoreyShear } from '../../derivation/storeyShears'
@@ -52,16 +53,16 @@ function directOf(
 }
 
 function turningOf(
-  { storey: { diaphragm }, shear: { fx, fy, moment } }: StoreyShear,
+  { storey: { diaphragm }, shear }: StoreyShear,
   { element }: ElementForce,
   k: Traced<'stiffness'>,
 ): Traced {
-  const [x, y] = diaphragm.centre ?? [0, 0]
-  const { a, along } = element
+  const centre = diaphragm.centre ?? [0, 0]
+  const { a: at, along } = element
   return elementTurning({
-    T: given('T', 'moment', moment - (x * fy - y * fx), 'of the shear about the centre of stiffness'),
+    T: given('T', 'moment', momentAbout(shear, centre), 'of the shear about the centre of stiffness'),
     k,
-    r: given('r', 'length', (a[0] - x) * along[1] - (a[1] - y) * along[0], 'of its line from the centre of stiffness'),
+    r: given('r', 'length', armOf({ at, along }, centre), 'of its line from the centre of stiffness'),
     J: given('J', 'moment', diaphragm.turning, 'sum of k r² of the storey'),
   })
 }
@@ -99,7 +100,7 @@ function findElement(state: ProjectState, rest: string): Found | null {
   const [, levelId] = splitExpanded(expandedId)
   const forces = storeyForcesOf(state, caseId)
   if (!forces) return null
-  const { storeys } = shareStoreyForces(state, storeysOf(state), forces)
+  const { storeys } = shareStoreyForces(state, forces)
   const shear = storeys.find(({ storey }) => storey.floor.level.id === levelId)
   const taken = shear?.elements.find(({ element }) => element.expandedId === expandedId)
   return shear && taken ? { forces, shear, taken } : null

@@ -172,7 +172,8 @@ export function landedSum(state: ProjectState, rest: string): Traced | null {
   const [levelId, caseId] = splitCase(rest)
   const floor = floorAt(state, levelId)
   if (!floor || !state.caseIds.includes(caseId) || isHorizontal(caseId)) return null
-  const terms = sourceTerms(state, floor, caseId, (row) => takenOf(floorIn(floor, caseId).operator, row))
+  const { operator } = floorIn(floor, caseId)
+  const terms = sourceTerms(state, floor, caseId, (row) => takenOf(operator, row))
   const whole = readCase(state, caseId)(floor.rundown.onMembers, 0)
   return tracedSum('F', 'force', 'what members take on the level', folded([...terms, ...columnsBelow(whole, terms)]))
 }
@@ -200,7 +201,8 @@ export function baseSum(state: ProjectState, caseId: string): Traced | null {
 export function notCarriedSum(state: ProjectState, caseId: string): Traced | null {
   if (!state.caseIds.includes(caseId) || isHorizontal(caseId)) return null
   const terms = state.floors.flatMap((floor, index): readonly TracedTerm[] => {
-    const lost = sourceTerms(state, floor, caseId, (row) => floorIn(floor, caseId).operator.notCarried[row] ?? 0)
+    const { notCarried } = floorIn(floor, caseId).operator
+    const lost = sourceTerms(state, floor, caseId, (row) => notCarried[row] ?? 0)
     const handedOn =
       readCase(state, caseId)(floor.rundown.notCarried, 0) - lost.reduce((sum, { value }) => sum + value, 0)
     const onBeams =
