@@ -78,13 +78,22 @@ function cuts({ a, b }: Carrier, outline: Region, reach: number): readonly numbe
   return rising(stops.filter((s) => s >= 0 && s <= length))
 }
 
-/** Rising from first to last, without those within a millimetre of either or of the one before; nothing where all are. */
+/**
+ * Rising from first to last; those within a millimetre of the one before are one place, half-way between the outer two, but
+ * the first and the last stay where they are. The same from either end. Nothing where all are one place.
+ */
 function rising(values: number[]): readonly number[] {
   const sorted = values.sort((p, q) => p - q)
   const [first = 0, last = 0] = [sorted[0], sorted.at(-1)]
   if (last - first <= samePoint) return []
   const inner = sorted.filter((value) => value - first > samePoint && last - value > samePoint)
-  return [first, ...inner.filter((value, i) => i === 0 || value - (inner[i - 1] ?? 0) > samePoint), last]
+  const places: { from: number; to: number }[] = []
+  for (const value of inner) {
+    const before = places.at(-1)
+    if (before && value - before.to <= samePoint) before.to = value
+    else places.push({ from: value, to: value })
+  }
+  return [first, ...places.map(({ from, to }) => (from === to ? from : (from + to) / 2)), last]
 }
 
 /** Parts that lie on one another become one site where they overlap; the first of them stands for all. */
@@ -161,24 +170,25 @@ interface Placed {
 /**
  * Ends that are one point in the setting-out are one point here, so that what is nearest to one of them is nearest to all; an
  * end that lies on another site by the same tolerance lies on it exactly, so that it does not stand out and gather load.
+ * Neither depends on the order in which the sites come, or on their direction.
  */
 function joinedAtEnds(placed: readonly Placed[]): readonly Site[] {
-  const ends: Point[] = []
-  const joined = (p: Point): Point => {
-    const there = ends.find((end) => distance(end, p) <= onLine)
-    if (!there) ends.push(p)
-    return there ?? p
-  }
-  const met = placed.map(({ a, b, carriers }) => ({ a: joined(a), b: joined(b), carriers }))
+  const points = middlesOf(placed)
+  const met = placed.map(({ carriers }, i) => ({
+    a: points[2 * i] ?? origin,
+    b: points[2 * i + 1] ?? origin,
+    carriers,
+  }))
   const onOther = (p: Point): Point => {
+    let [least, at] = [onLine, p]
     for (const { a, b } of met) {
       const { s, off } = project(a, b, p)
-      if (p !== a && p !== b && Math.abs(off) <= onLine && s > onLine && s < distance(a, b) - onLine)
-        return along(a, b, s)
+      if (p === a || p === b || Math.abs(off) > least || s <= onLine || s >= distance(a, b) - onLine) continue
+      ;[least, at] = [Math.abs(off), along(a, b, s)]
     }
-    return p
+    return at
   }
-  const landed = new Map(ends.map((end) => [end, onOther(end)]))
+  const landed = new Map(points.map((end) => [end, onOther(end)]))
   return met.flatMap(({ carriers, ...of }): Site[] => {
     const [a, b] = [landed.get(of.a) ?? of.a, landed.get(of.b) ?? of.b]
     const length = distance(a, b)
@@ -187,6 +197,39 @@ function joinedAtEnds(placed: readonly Placed[]): readonly Site[] {
     const u: Point = [(b[0] - a[0]) / length, (b[1] - a[1]) / length]
     return [{ a, b, length, u, owners: carriers.map((carrier) => ownerOf(carrier, a, b)) }]
   })
+}
+
+const origin: Point = [0, 0]
+
+/** For each end, two by site, the one point of all ends that are joined with it. */
+function middlesOf(placed: readonly Placed[]): readonly Point[] {
+  const ends = placed.flatMap(({ a, b }) => [a, b])
+  const group = ends.map((_, i) => i)
+  ends.forEach((p, i) => {
+    for (let j = i + 1; j < ends.length; j++) {
+      // the two ends of a short site are two points unless another end joins them
+      const own = i % 2 === 0 && j === i + 1
+      const [from, to] = [group[i], group[j]]
+      if (own || from === to || distance(p, ends[j] ?? p) > onLine) continue
+      group.forEach((of, k) => {
+        if (of === to) group[k] = from ?? k
+      })
+    }
+  })
+  const middles = new Map([...new Set(group)].map((of) => [of, middleOf(ends.filter((_, i) => group[i] === of))]))
+  return ends.map((p, i) => middles.get(group[i] ?? i) ?? p)
+}
+
+/** Half-way between the two that are farthest apart, so that it does not count how many lie on one another. */
+function middleOf(points: readonly Point[]): Point {
+  let [first = origin, last = first, far] = [points[0], points[0], 0]
+  points.forEach((p, i) => {
+    for (const q of points.slice(i + 1)) {
+      const apart = distance(p, q)
+      if (apart > far) [first, last, far] = [p, q, apart]
+    }
+  })
+  return far === 0 ? first : [(first[0] + last[0]) / 2, (first[1] + last[1]) / 2]
 }
 
 function ownerOf({ member, a, b, from }: Carrier, start: Point, end: Point): Owner {

@@ -402,3 +402,30 @@ test('an end that passes the border by less than a millimetre shares the same wh
   for (const member of ['m0', 'm1', 'm2', 'm3', 'x'])
     expect(forceOn(other, member)).toBeCloseTo(forceOn(found, member), 9)
 })
+
+test('carriers that all but meet, and borders crossed twice within a millimetre, share the same in any order', () => {
+  // both found by the law above
+  const nearCorner: Ring = [
+    [-0.929565052748427, -1.770849743120182],
+    [2.001380965286741, 0.08051851829184639],
+    [-1.0688183374530107, 1.690451821710451],
+  ]
+  const twice: Ring = [
+    [1.6752518793176459, 2.3928585710072157],
+    [-1.2661972695638286, 4.293171377262863],
+    [-6.737709280484034, 2.741231411551991],
+    [-2.848466569009626, -1.5978091892446136],
+    [-0.9461256844289387, -5.789197024567731],
+    [1.3454202074464665, -1.486562970544708],
+    [4.842556167871331, 0.302578520406406],
+  ]
+  const all: readonly (readonly [Ring, readonly Carrier[]])[] = [
+    [nearCorner, [...sidesOf(nearCorner).slice(1), carrier('i', [2.077, 0], [0, 1.809])]],
+    [twice, [...sidesOf(twice).filter((_, i) => i !== 5), carrier('i', [-0.639, 0.102], [3.23, 3.922])]],
+  ]
+  for (const [ring, carriers] of all) {
+    const turned = [...carriers].reverse().map(({ member, a, b }) => carrier(member, b, a))
+    const [found, other] = [share(ring, carriers), share(ring, turned)]
+    for (const { member } of carriers) expect(forceOn(other, member)).toBeCloseTo(forceOn(found, member), 9)
+  }
+})
