@@ -71,7 +71,7 @@ export {
   type Document,
   type Random,
 } from './document/document'
-export { expanded, labelOf, splitExpanded } from './document/labels'
+export { expanded, labelOf, recordIdOf, splitExpanded, splitStretch } from './document/labels'
 export {
   applyChange,
   inverse,

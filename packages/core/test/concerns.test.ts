@@ -159,6 +159,11 @@ const triggers: readonly Trigger[] = [
     mends: ['Count their shear too'],
   },
   {
+    code: 'bearingWall.no-rectangle',
+    make: storeyWith(({ building, layout }) => building.member(layout, 'wall', line([0, 0], [6, 0]))),
+    says: /^Bearing wall B1 has the section own 300, so it is 150 mm thick\. Give it a rectangle as wide as the wall is thick\.$/,
+  },
+  {
     code: 'stiffElement.no-section',
     make: storeyWith(({ building, layout }) =>
       building.stiffElement(layout, line([0, 0], [6, 0]), { sort: 'bracing' }),

@@ -63,6 +63,7 @@ export function randomBuilding(seed: number): Document {
   // after all else, so that seeds that once failed still make the building that failed
   for (const layout of layouts) addBentBeams({ building, dice, layout, stock, ...lines })
   makeContinuous(building.records, seed)
+  if (seed % 3 === 1) wallsInPlaceOfBeams(building.records, seed)
   if ([0, 5, 6, 7, 8].includes(seed % 10)) shareOtherwise(building.records, seed)
   return building.document
 }
@@ -71,6 +72,14 @@ export function randomBuilding(seed: number): Document {
 function makeContinuous(records: Rec[], seed: number): void {
   records.forEach((record, i) => {
     if (record.kind === 'member' && (i + seed) % 3 === 0) records[i] = { ...record, spans: 'continuous' }
+  })
+}
+
+/** Every fourth beam is a bearing wall, without a throw of the dice. */
+function wallsInPlaceOfBeams(records: Rec[], seed: number): void {
+  records.forEach((record, i) => {
+    if (record.kind === 'member' && record.role === 'beam' && (i + seed) % 4 === 0)
+      records[i] = { ...record, role: 'wall' }
   })
 }
 

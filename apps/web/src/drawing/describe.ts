@@ -26,6 +26,7 @@ export const roleNames: Readonly<Record<BeamView['role'], string>> = {
   purlin: 'Purlin',
   truss: 'Truss',
   column: 'Column',
+  wall: 'Bearing wall',
 }
 
 /** "Beam B14, 7.20 m, 9.00 then 4.50 kN/m": what a reader hears instead of the picture. */

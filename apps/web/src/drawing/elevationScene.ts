@@ -1,4 +1,4 @@
-import { formatQuantity, type ElevationView, type NumberFormat, type Point } from '@hedrion/core'
+import { formatQuantity, type ElevationView, type NumberFormat, type Point, type Ring } from '@hedrion/core'
 import { emptyBox, type Label, type Mark, type Scene, type Shape, type Stroke, type Target } from './scene'
 
 interface ElevationOptions {
@@ -93,18 +93,32 @@ const strokes: Partial<Record<ElevationView['lines'][number]['role'], Stroke>> =
   tie: { tone: 'quiet', width: 1.2, dash: [7, 3] },
 }
 
+/** A column as a line, a stretch of wall by its face. */
+function standingShape({ u, from, to, z0, z1 }: ElevationView['columns'][number]): Shape {
+  if (to - from > 0.01) {
+    const face: Ring = [
+      [from, z0],
+      [to, z0],
+      [to, z1],
+      [from, z1],
+    ]
+    return { kind: 'area', region: [face], ground: 'film', stroke: { tone: 'quiet', width: 1 } }
+  }
+  return {
+    kind: 'line',
+    points: [
+      [u, z0],
+      [u, z1],
+    ],
+    stroke: { tone: 'ink', width: 2.4 },
+  }
+}
+
 function framePart({ columns, lines }: ElevationView): Part {
   return {
     shapes: [
       ...lines.map(({ points, role }): Shape => ({ kind: 'line', points, stroke: strokes[role] ?? heavy })),
-      ...columns.map(({ u, z0, z1 }): Shape => ({
-        kind: 'line',
-        points: [
-          [u, z0],
-          [u, z1],
-        ],
-        stroke: { tone: 'ink', width: 2.4 },
-      })),
+      ...columns.map(standingShape),
     ],
     labels: [],
     targets: columns.map(({ expandedId, label, u, z0, z1 }): Target => ({

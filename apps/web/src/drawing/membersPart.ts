@@ -47,6 +47,7 @@ const widths: Partial<Record<BeamView['role'], number>> = {
   girder: 3,
   rafter: 3,
   truss: 3,
+  wall: 7,
   joist: 1.4,
   purlin: 1.4,
 }

@@ -1,4 +1,4 @@
-import { splitExpanded, type WordedConcern } from '@hedrion/core'
+import { recordIdOf, type WordedConcern } from '@hedrion/core'
 import { memo } from 'react'
 import styled from 'styled-components'
 import { useAnswer } from '../compute/SessionContext'
@@ -17,7 +17,7 @@ export const ConcernsHere = memo(function ConcernsHere({ ids = '', codes = '' }:
   const concerns = useAnswer({ kind: 'overview' })?.concerns ?? []
   const here = new Set(ids.split(',').filter(Boolean))
   const arises = ({ about, code }: WordedConcern) =>
-    code.startsWith(codes) && (here.size === 0 || about.some((id) => here.has(splitExpanded(id)[0])))
+    code.startsWith(codes) && (here.size === 0 || about.some((id) => here.has(recordIdOf(id))))
   if (codes === '' && here.size === 0) return null
   return concerns.filter(arises).map((concern) => (
     <Warm key={`${concern.code} ${concern.about.join()} ${concern.sentence}`}>

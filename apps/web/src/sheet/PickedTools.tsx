@@ -9,7 +9,7 @@ import {
   readShiftText,
   repeatEdits,
   newId,
-  splitExpanded,
+  recordIdOf,
   type Document,
   type Edit,
   type Drawn,
@@ -37,7 +37,7 @@ export function usePicked(): readonly Drawn[] {
 }
 
 const pickedOf = (document: Document, picked: readonly string[]): readonly Drawn[] => [
-  ...new Set(picked.map((id) => document.records.get(splitExpanded(id)[0])).filter(isDrawn)),
+  ...new Set(picked.map((id) => document.records.get(recordIdOf(id))).filter(isDrawn)),
 ]
 
 const nameOf = (records: readonly Drawn[]): string | null =>

@@ -1,4 +1,4 @@
-import { splitExpanded, type Drawn } from '@hedrion/core'
+import { recordIdOf, type Drawn } from '@hedrion/core'
 import { Fragment } from 'react'
 import styled from 'styled-components'
 import { lookNow, useLook } from '../state/look'
@@ -19,7 +19,7 @@ export function Several<R extends Drawn>({ records, textOf }: SeveralProps<R>) {
   }
   if (byText.size < 2) return null
   const keep = (ids: ReadonlySet<string>) =>
-    change({ picked: lookNow().picked.filter((picked) => ids.has(splitExpanded(picked)[0])) })
+    change({ picked: lookNow().picked.filter((picked) => ids.has(recordIdOf(picked))) })
   const rows = [...byText].sort(([a, as], [b, bs]) => bs.size - as.size || a.localeCompare(b, 'en', { numeric: true }))
   return (
     <Counts>

@@ -22,6 +22,16 @@ export const memberWeight = formula({
   evaluate: ({ A, gamma }) => A * gamma,
 })
 
+/** Weight of a stretch of bearing wall per metre of its height. */
+export const stretchWeight = formula({
+  symbol: 'g_0',
+  quantity: 'lineLoad',
+  clause: 'EN 1991-1-1 5.2.1(1)',
+  inputs: { t: 'smallLength', l: 'length', gamma: 'unitWeight' },
+  expression: 't * l * gamma',
+  evaluate: ({ t, l, gamma }) => t * l * gamma,
+})
+
 /** Weight of a truss per length of its top chord: chords and web by their lengths, joints not counted. */
 export const trussWeight = formula({
   symbol: 'g_0',

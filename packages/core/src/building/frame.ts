@@ -2,6 +2,7 @@ import type { MemberShape } from '../document/shapes'
 import type { Leg } from '../geometry/course'
 import type { Point } from '../geometry/point'
 import { onLine } from '../geometry/tolerance'
+import type { Stretch } from './bearingWalls'
 
 /** What a beam stands on, at s along it from its start. */
 export interface Support {
@@ -13,8 +14,9 @@ export interface Support {
   readonly at: number
 }
 
-/** Supports of a beam that act as one, since they stand within 50 mm of each other; they share equally. */
+/** Supports of a beam that act as one, since each stands within 50 mm of the next; they share equally. */
 export interface Station {
+  /** The mean of their places. */
   readonly s: number
   /** Indices into the beam's supports. */
   readonly supports: readonly number[]
@@ -33,6 +35,8 @@ export interface Beam {
   readonly stations: readonly Station[]
   /** Whether statics can hand its load on: two stations, or one at an end that is held against turning. */
   readonly stable: boolean
+  /** Of a bearing wall, which hands down along its length: its stretches, each its own support. */
+  readonly stretches?: readonly Stretch[]
 }
 
 /** Whether it has more than one piece. */
@@ -45,27 +49,35 @@ export const pointsOfBeam = ({ legs, a }: Pick<Beam, 'legs' | 'a'>): readonly Po
  * Whether it is worked as continuous: straight, over three stations, or over two with an end that is held against turning. One
  * that is bent has single spans.
  */
-export const isContinuous = (beam: Pick<Beam, 'member' | 'legs' | 'stations' | 'length'>): boolean => {
-  if (beam.member.spans === 'simple' || isBent(beam) || beam.stations.length < 2) return false
+export const isContinuous = (beam: Pick<Beam, 'member' | 'legs' | 'stations' | 'supports' | 'length'>): boolean => {
+  if (beam.member.role === 'wall' || beam.member.spans === 'simple' || isBent(beam) || beam.stations.length < 2)
+    return false
   const { start, end } = heldEnds(beam)
   return beam.stations.length > 2 || start || end
 }
 
 /** Which of its ends stand on a station and are held against turning there. */
-export function heldEnds({ member, stations, length }: Pick<Beam, 'member' | 'stations' | 'length'>): {
+export function heldEnds({
+  member,
+  stations,
+  supports,
+  length,
+}: Pick<Beam, 'member' | 'stations' | 'supports' | 'length'>): {
   readonly start: boolean
   readonly end: boolean
 } {
-  const [first, last] = [stations[0], stations.at(-1)]
+  const [first, last] = [supports[stations[0]?.supports[0] ?? -1], supports[stations.at(-1)?.supports.at(-1) ?? -1]]
   return {
     start: member.startRelease === 'fixed' && first !== undefined && first.s <= onLine,
     end: member.endRelease === 'fixed' && last !== undefined && last.s >= length - onLine,
   }
 }
 
+/** A column, or a stretch of a bearing wall, which goes down like one: its id is that of the wall with its number (`stretchId`). */
 export interface Column {
   readonly member: MemberShape
   readonly at: Point
+  readonly stretch?: Stretch
 }
 
 /** The members of one layout and what rests on what. */

@@ -28,7 +28,7 @@ const feet = (...points: readonly Point[]) => standFeet(framePlan(points.map((at
 
 describe('where the foot of a column stands', () => {
   test('on a column at the same point before the beam that is there too', () => {
-    expect(feet([6, 0.005])).toEqual({ landings: [{ row: 0, on: 'column', index: 1, s: 0 }], unsupported: [] })
+    expect(feet([6, 0.005])).toEqual({ landings: [{ row: 0, on: 'column', index: 1, s: 0, part: 1 }], unsupported: [] })
   })
 
   test('on a beam under it: a transfer, measured from the start of that beam', () => {
@@ -40,7 +40,7 @@ describe('where the foot of a column stands', () => {
 
   test('on nothing, each by its row', () => {
     expect(feet([3, 2], [0, 0], [-0.02, 0])).toEqual({
-      landings: [{ row: 1, on: 'column', index: 0, s: 0 }],
+      landings: [{ row: 1, on: 'column', index: 0, s: 0, part: 1 }],
       unsupported: [0, 2],
     })
   })

@@ -1,12 +1,14 @@
-import { pointsOfBeam, type Column, type FramePlan } from './frame'
-import type { PanelPlan } from './panelRegions'
-import { nearby } from '../geometry/nearby'
-import { touches } from '../geometry/polygon'
 import { feetAlong } from '../geometry/course'
+import { nearby, type Near } from '../geometry/nearby'
+import type { Point } from '../geometry/point'
+import { touches } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
+import { pointsOfBeam, type Column, type FramePlan } from './frame'
+import type { PanelPlan } from './panelRegions'
+import { wallFeet, type Ground } from './wallFeet'
 
-/** Where the foot of a column stands on the floor below: on a column, or on a beam (a transfer) at s along it. */
+/** Where the foot of a column stands on the floor below: on a column or a stretch of wall, or on a beam (a transfer) at s along it. */
 export interface Landing {
   /** The column's index on its own floor. */
   readonly row: number
@@ -14,6 +16,8 @@ export interface Landing {
   /** Index into the columns or beams of the floor below. */
   readonly index: number
   readonly s: number
+  /** Of its force: all of it for a column, less for a stretch of wall that stands on several. */
+  readonly part: number
 }
 
 export interface FootPlan {
@@ -22,20 +26,28 @@ export interface FootPlan {
   readonly unsupported: readonly number[]
 }
 
-/** Columns stand on a column at the same point, else on a beam under it, else on nothing. */
+/**
+ * Columns stand on a column at the same point, else on a beam or wall under it, else on nothing. Stretches of a wall stand on
+ * what is under each; over a gap they go to both sides of it (`wallFeet`).
+ */
 export function standFeet(above: FramePlan, below: FramePlan): FootPlan {
-  const columnsNear = nearby(below.columns.map(({ at }) => [at]))
-  const beamsNear = nearby(below.beams.map(pointsOfBeam))
+  const ground: Ground = {
+    frame: below,
+    columnsNear: nearby(below.columns.map(placesOf)),
+    beamsNear: nearby(below.beams.map(pointsOfBeam)),
+  }
   const landings: Landing[] = []
   const unsupported: number[] = []
+  const walls = wallFeet(above.columns, ground)
   above.columns.forEach((column, row) => {
-    const found =
-      onColumn(column, row, below, columnsNear([column.at])) ?? onBeam(column, row, below, beamsNear([column.at]))
-    if (found) landings.push(found)
+    const found = column.stretch ? (walls.get(row) ?? []) : columnFeet(column, row, ground)
+    if (found.length > 0) landings.push(...found)
     else unsupported.push(row)
   })
   return { landings, unsupported }
 }
+
+const placesOf = ({ at, stretch }: Column): readonly Point[] => (stretch ? [stretch.a, stretch.b] : [at])
 
 /** Columns that find nothing under them and no floor either: they go on down through the level (a hall beside it, a void). */
 export function passingColumns(
@@ -49,17 +61,21 @@ export function passingColumns(
   })
 }
 
-function onColumn({ at }: Column, row: number, below: FramePlan, near: readonly number[]): Landing | undefined {
-  const index = near.find((i) => distance(below.columns[i]?.at ?? [Infinity, 0], at) <= onLine)
-  return index === undefined ? undefined : { row, on: 'column', index, s: 0 }
+function columnFeet({ at }: Column, row: number, { frame, columnsNear, beamsNear }: Ground): readonly Landing[] {
+  const onColumn = columnsNear([at]).find((i) => stands(frame.columns[i], at))
+  if (onColumn !== undefined) return [{ row, on: 'column', index: onColumn, s: 0, part: 1 }]
+  return onBeam(at, row, frame, beamsNear)
 }
 
-function onBeam({ at }: Column, row: number, below: FramePlan, near: readonly number[]): Landing | undefined {
-  for (const index of near) {
-    const beam = below.beams[index]
+const stands = (column: Column | undefined, at: Point): boolean =>
+  column !== undefined && !column.stretch && distance(column.at, at) <= onLine
+
+function onBeam(at: Point, row: number, { beams }: FramePlan, near: Near): readonly Landing[] {
+  for (const index of near([at])) {
+    const beam = beams[index]
     if (!beam) continue
     const [s] = feetAlong(beam.legs, at, onLine)
-    if (s !== undefined) return { row, on: 'beam', index, s }
+    if (s !== undefined) return [{ row, on: 'beam', index, s, part: 1 }]
   }
-  return undefined
+  return []
 }

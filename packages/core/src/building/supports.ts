@@ -4,6 +4,7 @@ import type { Point } from '../geometry/point'
 import { nearby, type Near } from '../geometry/nearby'
 import { distance, project } from '../geometry/segment'
 import { onLine, sameSupport } from '../geometry/tolerance'
+import { placesOnWall, type Stretch } from './bearingWalls'
 import { pointsOfBeam, type Column, type Support } from './frame'
 
 /** A beam while its supports are being found. */
@@ -14,15 +15,22 @@ export interface Draft {
   readonly legs: readonly Leg[]
   readonly length: number
   readonly supports: Support[]
+  /** Of a bearing wall, with a support under each; undefined for a beam. */
+  stretches?: readonly Stretch[]
 }
 
-/** Finds the supports of every draft: columns on its line, beams under its ends, tips of beams that stand already. */
+/**
+ * Finds the supports of every beam: columns on its line, walls that it lies on, beams under its ends, tips of beams that stand
+ * already. Walls have theirs.
+ */
 export function findSupports(drafts: readonly Draft[], columns: readonly Column[]): void {
   const columnsNear = nearby(columns.map(({ at }) => [at]))
   const draftsNear = nearby(drafts.map(pointsOfBeam))
-  for (const draft of drafts) standOnColumns(draft, columns, columnsNear(pointsOfBeam(draft)))
-  for (const draft of drafts) standOnBeams(draft, drafts, draftsNear)
-  standOnTips(drafts, draftsNear)
+  const beams = drafts.filter(({ stretches }) => !stretches)
+  for (const draft of beams) standOnColumns(draft, columns, columnsNear(pointsOfBeam(draft)))
+  for (const draft of beams) standOnWalls(draft, drafts, draftsNear(pointsOfBeam(draft)))
+  for (const draft of beams) standOnBeams(draft, drafts, draftsNear)
+  standOnTips(beams, drafts, draftsNear)
 }
 
 function standOnColumns(draft: Draft, columns: readonly Column[], near: readonly number[]): void {
@@ -30,6 +38,17 @@ function standOnColumns(draft: Draft, columns: readonly Column[], near: readonly
     const column = columns[index]
     if (!column) continue
     for (const s of feetAlong(draft.legs, column.at, onLine)) draft.supports.push({ s, on: 'column', index, at: 0 })
+  }
+}
+
+function standOnWalls(draft: Draft, drafts: readonly Draft[], near: readonly number[]): void {
+  for (const index of near) {
+    const other = drafts[index]
+    if (!other?.stretches) continue
+    for (const { s, at } of placesOnWall(draft.legs, { legs: other.legs, stretches: other.stretches }))
+      // a column there bears it
+      if (!draft.supports.some((support) => support.on === 'column' && Math.abs(support.s - s) <= onLine))
+        draft.supports.push({ s, on: 'beam', index, at })
   }
 }
 
@@ -77,6 +96,7 @@ const isFixedAt = ({ member, length }: Draft, s: number): boolean =>
 
 /** Two supports apart from each other, or one at an end that is held against turning. */
 export function isStable(draft: Draft): boolean {
+  if (draft.stretches) return true
   const stops = draft.supports.map(({ s }) => s).sort((p, q) => p - q)
   const [first, last] = [stops[0], stops.at(-1)]
   if (first === undefined || last === undefined) return false
@@ -96,8 +116,8 @@ const standsApart = ({ legs }: Draft, stops: readonly number[]): boolean =>
   })
 
 /** An end that meets the tip of a beam that stands by itself hangs on that tip (the edge beam of a balcony). */
-function standOnTips(drafts: readonly Draft[], near: Near): void {
-  let waiting = drafts.filter((draft) => !isStable(draft))
+function standOnTips(beams: readonly Draft[], drafts: readonly Draft[], near: Near): void {
+  let waiting = beams.filter((draft) => !isStable(draft))
   for (let changed = true; changed;) {
     changed = false
     for (const draft of waiting)

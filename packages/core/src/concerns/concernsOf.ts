@@ -4,7 +4,7 @@ import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
 import type { Concern } from '../outcome/outcome'
 import { frameConcerns, sameLabels, crossedOutlines } from './frame'
-import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing } from './idle'
+import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing, wallsWithoutThickness } from './idle'
 import { jointConcerns } from './joints'
 import { lateralConcerns } from './lateral'
 import { lostLoads, strandedColumns } from './lostLoads'
@@ -28,6 +28,7 @@ const checks: readonly Check[] = [
   sameLabels,
   crossedOutlines,
   beamsWithoutLength,
+  wallsWithoutThickness,
   jointConcerns,
   overlappingPanels,
   overlappingSlopes,

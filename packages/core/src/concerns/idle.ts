@@ -1,5 +1,6 @@
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
+import { sectionAt } from '../document/labels'
 import { lengthAlong } from '../geometry/course'
 import { onLine } from '../geometry/tolerance'
 import type { Concern } from '../outcome/outcome'
@@ -11,6 +12,15 @@ export const beamsWithoutLength = ({ document }: ProjectState): readonly Concern
       ? [{ code: 'member.no-length', severity: 'caution', about: [id], data: { label } }]
       : [],
   )
+
+/** A bearing wall is as thick as its section is wide: of any but a rectangle that is hardly meant. */
+export const wallsWithoutThickness = ({ document }: ProjectState): readonly Concern[] =>
+  recordsOf(document, 'member').flatMap(({ id, label, role, section: sectionId }): Concern[] => {
+    const section = role === 'wall' ? sectionAt(document, sectionId) : undefined
+    if (!section || section.shape === 'rectangle') return []
+    const data = { label, section: section.name, thickness: section.width }
+    return [{ code: 'bearingWall.no-rectangle', severity: 'caution', about: [id], data }]
+  })
 
 /** Patches of a layout in use that lie on no panel: they load nothing. */
 export function patchesOnNothing({ document, floors }: ProjectState): readonly Concern[] {

@@ -3,7 +3,7 @@ import { footOn } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
-import { splitExpanded } from '../document/labels'
+import { recordIdOf } from '../document/labels'
 import type { Rec, WallRun } from '../document/recordKinds'
 import { freeLabel, isDrawn, withPoints } from '../editing/shaped'
 import { withTyped } from '../editing/typedText'
@@ -238,6 +238,6 @@ const makers: Readonly<Record<string, Maker>> = {
  * The edits hold for the document that is given: they are made when they are asked for, not when the concern is found.
  */
 export function mendsOf(document: Document, concern: Concern, format: NumberFormat, random: Random): readonly Mend[] {
-  const records = concern.about.flatMap((id) => document.records.get(splitExpanded(id)[0]) ?? [])
+  const records = concern.about.flatMap((id) => document.records.get(recordIdOf(id)) ?? [])
   return makers[concern.code]?.({ document, data: concern.data, records, format, random }) ?? []
 }

@@ -62,7 +62,9 @@ export function elasticUnder(stock: Stock, frame: FramePlan, panelId: string, ca
   const wanted: number[] = []
   // a beam that cannot stand by itself bears nothing: what the plate would hang on it is no load of it
   const want = (index: number | undefined) => {
-    if (index !== undefined && frame.beams[index]?.stable && !wanted.includes(index)) wanted.push(index)
+    const beam = index === undefined ? undefined : frame.beams[index]
+    // a wall is no beam: the plate rests on the middles of its stretches
+    if (index !== undefined && beam?.stable && !beam.stretches && !wanted.includes(index)) wanted.push(index)
   }
   for (const { member } of carriers) want(places.get(member))
   // grows while it is walked

@@ -75,13 +75,15 @@ export function columnChain(state: ProjectState, expandedId: string): readonly P
 
 function lengthAbove(state: ProjectState, { floor, row }: Place): Place | undefined {
   const above = floorAbove(state, floor)
-  const landing = floor.feetAbove?.landings.find(({ on, index }) => on === 'column' && index === row)
+  const landing = floor.feetAbove?.landings.find(
+    ({ on, index, part }) => on === 'column' && index === row && part > 0.5,
+  )
   return above && landing && { floor: above, row: landing.row }
 }
 
 function lengthBelow(state: ProjectState, { floor, row }: Place): Place | undefined {
   const below = floorBelow(state, floor)
-  const landing = below?.feetAbove?.landings.find((candidate) => candidate.row === row)
+  const landing = below?.feetAbove?.landings.find((candidate) => candidate.row === row && candidate.part > 0.5)
   return below && landing?.on === 'column' ? { floor: below, row: landing.index } : undefined
 }
 

@@ -10,6 +10,7 @@ import {
   sectionArea,
   stairStock,
   trussShape,
+  wallStock,
   type SlopeShape,
   type TrussShape,
 } from '../document/shapes'
@@ -99,7 +100,9 @@ function buildUpsOf(document: Document, runs: readonly WallRun[]): readonly Buil
   return used.size === 0 ? [] : recordsOf(document, 'buildUp').filter(({ id }) => used.has(id))
 }
 
+/** A wall under the slab is no deeper than it. */
 function depthOf(document: Document, member: Member): number {
+  if (member.role === 'wall') return 0
   const section = document.records.get(member.section)
   return section?.kind === 'section' ? section.depth : 0
 }
@@ -120,7 +123,9 @@ function weightsOf(
   const inUse = <T extends { readonly id: string }>(records: readonly T[]) => records.filter(({ id }) => used.has(id))
   return memo.get(
     weightsStage,
-    [...members, ...struts].map(memberStock),
+    // a wall weighs by its stretches, not along itself
+    [...members.filter(({ role }) => role !== 'wall'), ...struts].map(memberStock),
+    members.filter(({ role }) => role === 'wall').map(wallStock),
     panels.map(panelSlab),
     inUse(recordsOf(document, 'section')).map(sectionArea),
     inUse(recordsOf(document, 'material')).map(materialWeight),

@@ -9,12 +9,15 @@ import {
   constructionPermanent,
 } from '../actions/cases'
 import { keyLoads, type KeyLoads } from '../actions/keyLoads'
-import { layerWeight, memberWeight, trussWeight } from '../actions/ownWeight'
+import { layerWeight, memberWeight, stretchWeight, trussWeight } from '../actions/ownWeight'
 import { flightInputs, flightWeight } from '../actions/stairLoad'
+import { stretchesOf } from '../building/bearingWalls'
 import type { TrussLengths } from '../building/truss'
 import { recordsOf, type Document } from '../document/document'
+import { stretchId } from '../document/labels'
 import type { BuildUp, LoadKey } from '../document/recordKinds'
-import type { MaterialWeight, MemberStock, PanelSlab, SectionArea, StairStock } from '../document/shapes'
+import type { MaterialWeight, MemberStock, PanelSlab, SectionArea, StairStock, WallStock } from '../document/shapes'
+import { legsOf } from '../geometry/course'
 import type { LayoutOperator } from '../rundown/operator'
 import { keyExtentOf, type KeyExtent, type RegionSource, type StairSource } from '../rundown/sources'
 import { familyOf } from '../standards/families'
@@ -52,7 +55,7 @@ export const casesStage = stage('cases', (family: FamilyId, plan: OnPlan): Cases
 
 /** Own weights: per length of each member, per area of each slab and flight of stairs. */
 export interface OwnWeights {
-  /** N/m by member id. */
+  /** N/m by member id; of bearing walls by stretch, per metre of height. */
   readonly members: ReadonlyMap<string, number>
   /** Pa by panel id. */
   readonly slabs: ReadonlyMap<string, number>
@@ -64,14 +67,16 @@ export const weightsStage = stage(
   'weights',
   (
     members: readonly MemberStock[],
+    walls: readonly WallStock[],
     panels: readonly PanelSlab[],
     sections: readonly SectionArea[],
     materials: readonly MaterialWeight[],
     trusses: readonly TrussWeight[],
     stairs: readonly StairStock[],
   ): OwnWeights => {
-    const [areaOf, gammaOf] = [
+    const [areaOf, widthOf, gammaOf] = [
       new Map(sections.map(({ id, area }) => [id as string, area])),
+      new Map(sections.map(({ id, width }) => [id as string, width])),
       new Map(materials.map(({ id, unitWeight }) => [id as string, unitWeight])),
     ]
     const gamma = (material: string) => gammaOf.get(material) ?? 0
@@ -83,8 +88,16 @@ export const weightsStage = stage(
         ? trussWeight.evaluate(trussInputs(truss, own, (of) => areaOf.get(of) ?? 0))
         : memberWeight.evaluate(own)
     }
+    const perHeight = ({ id, path, section, material }: WallStock) =>
+      stretchesOf(legsOf(path)).map(({ s0, s1 }, k): readonly [string, number] => {
+        const own = { t: widthOf.get(section) ?? 0, l: s1 - s0, gamma: gamma(material) }
+        return [stretchId(id, k), stretchWeight.evaluate(own)]
+      })
     return {
-      members: new Map(members.map((member) => [member.id, perLength(member)])),
+      members: new Map([
+        ...members.map((member) => [member.id, perLength(member)] as const),
+        ...walls.flatMap(perHeight),
+      ]),
       slabs: new Map(
         panels.flatMap(({ id, slab }) =>
           slab ? [[id, layerWeight.evaluate({ t: slab.thickness, gamma: gamma(slab.material) })] as const] : [],

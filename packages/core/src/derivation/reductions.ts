@@ -185,6 +185,8 @@ export function factorOfBeam(
   { floor, row }: Place,
   caseId: string,
 ): { readonly area: number; readonly factor: Traced<'factor'> } | null {
+  // what goes down a wall is reduced by its stretches
+  if (floor.operator.plan.frame.beams[row]?.stretches) return null
   const group = reducibleGroupOf(caseId)
   const area = readReducible(state, caseId, transferredIn(state))?.area(floor.rundown.beamTotals, row) ?? 0
   if (group === null || area <= least) return null

@@ -3,8 +3,10 @@ import type { Member, Panel, Patch, Section, WallRun } from './recordKinds'
 
 /** The label of a record as it stands on the drawing, or its name; empty where it is gone. */
 export function labelOf(document: Document, id: string): string {
-  const record = document.records.get(id)
+  const [whole, stretch] = splitStretch(id)
+  const record = document.records.get(whole)
   if (!record) return ''
+  if (stretch !== null && 'label' in record) return `${record.label}/${stretch + 1}`
   if ('label' in record) return record.label
   return 'name' in record ? record.name : ''
 }
@@ -12,7 +14,7 @@ export function labelOf(document: Document, id: string): string {
 const lookup =
   <K extends 'member' | 'panel' | 'patch' | 'wallRun' | 'section' | 'material'>(kind: K) =>
   (document: Document, id: string) => {
-    const record = document.records.get(id)
+    const record = document.records.get(recordIdOf(id))
     return record?.kind === kind ? record : undefined
   }
 
@@ -39,6 +41,17 @@ export function splitExpanded(expandedId: string): readonly [originId: string, l
   const at = expandedId.indexOf('@')
   return at < 0 ? [expandedId, ''] : [expandedId.slice(0, at), expandedId.slice(at + 1)]
 }
+
+/** A stretch of a bearing wall, counted from its start at 0: `wallId~k`. */
+export const stretchId = <I extends string>(wallId: I, k: number): `${I}~${number}` => `${wallId}~${k}`
+
+export function splitStretch(id: string): readonly [wallId: string, stretch: number | null] {
+  const at = id.indexOf('~')
+  return at < 0 ? [id, null] : [id.slice(0, at), Number(id.slice(at + 1))]
+}
+
+/** The record that an expanded id, a stretch of a wall, or a record's own id stands for. */
+export const recordIdOf = (id: string): string => splitStretch(splitExpanded(id)[0])[0]
 
 /** A, B … without I and O, which read as numbers (common practice). */
 export function gridLetter(index: number): string {

@@ -143,13 +143,16 @@ export const recordKinds = {
     assumed: withDefault(flag(), false),
     source,
   },
-  /** A beam has two points, or more where it is bent or follows a curve; a column one, and goes from its level down to the next. */
+  /**
+   * A beam has two points, or more where it is bent or follows a curve; a column one, and goes from its level down to the next, as a
+   * bearing wall does along all of its points.
+   */
   member: {
     layout: ref('layout'),
     label,
-    role: oneOf('beam', 'girder', 'joist', 'rafter', 'purlin', 'truss', 'column'),
+    role: oneOf('beam', 'girder', 'joist', 'rafter', 'purlin', 'truss', 'column', 'wall'),
     path: list(point(), 60, 1),
-    /** Of a truss: its top chord. */
+    /** Of a truss: its top chord. Of a wall: a rectangle as wide as the wall is thick. */
     section: ref('section'),
     material: ref('material'),
     startRelease: oneOf('pinned', 'fixed'),

@@ -57,9 +57,10 @@ export const pointLoadShape = picker<PointLoad>()('id', 'path')
 
 // And what of it weighs, so that a new label weighs nothing again.
 export const memberStock = picker<Member | Strut>()('id', 'section', 'material')
+export const wallStock = picker<Member>()('id', 'path', 'section', 'material')
 export const panelSlab = picker<Panel>()('id', 'slab')
 export const stairStock = picker<Stair>()('id', 'path', 'rise', 'waist', 'riser', 'material')
-export const sectionArea = picker<Section>()('id', 'area')
+export const sectionArea = picker<Section>()('id', 'area', 'width')
 export const sectionBending = picker<Section>()('id', 'shape', 'area', 'depth', 'width')
 export const materialElastic = picker<Material>()('id', 'elasticModulus')
 export const materialWeight = picker<Material>()('id', 'unitWeight')
@@ -77,6 +78,7 @@ export type StairShape = ReturnType<typeof stairShape>
 export type StairStock = ReturnType<typeof stairStock>
 export type PointLoadShape = ReturnType<typeof pointLoadShape>
 export type MemberStock = ReturnType<typeof memberStock>
+export type WallStock = ReturnType<typeof wallStock>
 export type PanelSlab = ReturnType<typeof panelSlab>
 export type SectionArea = ReturnType<typeof sectionArea>
 export type SectionBending = ReturnType<typeof sectionBending>

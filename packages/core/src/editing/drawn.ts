@@ -45,6 +45,7 @@ export const tools = {
   truss: { name: 'truss', shape: 'segment' },
   bentBeam: { name: 'bent beam', shape: 'path' },
   column: { name: 'column', shape: 'point' },
+  wall: { name: 'bearing wall', shape: 'path' },
   panel: { name: 'panel', shape: 'ring' },
   panelInRing: { name: 'panel in a ring of beams', shape: 'point' },
   opening: { name: 'opening', shape: 'ring' },
@@ -75,6 +76,7 @@ export const letters: Readonly<Record<Tool, string>> = {
   truss: 'T',
   bentBeam: 'B',
   column: 'C',
+  wall: 'M',
   panel: 'P',
   panelInRing: 'P',
   opening: 'V',
@@ -113,7 +115,7 @@ export function drawRecord(tool: Tool, points: readonly Point[], ground: Ground)
 }
 
 /** Roles of members, each a tool of its own. */
-export const memberRoles = ['beam', 'girder', 'joist', 'rafter', 'purlin', 'truss', 'column'] as const
+export const memberRoles = ['beam', 'girder', 'joist', 'rafter', 'purlin', 'truss', 'column', 'wall'] as const
 
 const isMemberTool = (tool: Tool): tool is Member['role'] => (memberRoles as readonly string[]).includes(tool)
 
@@ -133,6 +135,7 @@ const makers: Readonly<Record<Tool, Maker>> = {
       (points, base, ground) => drawMember(role, points, base, ground),
     ]),
   ) as Readonly<Record<Member['role'], Maker>>),
+  wall: drawBearingWall,
   bentBeam: (points, base, ground) =>
     ground.closed
       ? problem('A bent beam does not end where it begins: draw a ring as two.')
@@ -228,6 +231,35 @@ function drawMember(
     truss: role === 'truss' ? (alike[0]?.truss ?? usualTruss(points, stock.section)) : null,
   })
 }
+
+/** A rectangle as wide as the wall is thick, and a material as the walls before it have; the heaviest that is no metal where there is none. */
+function drawBearingWall(points: readonly Point[], base: Base, { document, random, closed }: Ground): Made {
+  const alike = recordsOf(document, 'member').filter(({ role }) => role === 'wall')
+  const rectangle = recordsOf(document, 'section').find(({ shape }) => shape === 'rectangle')
+  const [material] = recordsOf(document, 'material')
+    .filter(({ unitWeight }) => unitWeight < lightestMetal)
+    .sort((p, q) => q.unitWeight - p.unitWeight)
+  const stock = alike.length > 0 ? usualStock(document, alike) : null
+  const [section, of] = [stock?.section ?? rectangle?.id, stock?.material ?? material?.id]
+  if (!section || !of)
+    return problem(
+      'A bearing wall has a rectangle as its section, as wide as it is thick, and a material. Add them first, such as “rectangle 240 x 1000”.',
+    )
+  const [start] = points
+  return made<Member>({
+    kind: 'member',
+    id: newId('member', random),
+    ...base,
+    role: 'wall',
+    path: closed && start && points.length > 2 ? [...points, start] : points,
+    section,
+    material: of,
+    ...simpleMember,
+  })
+}
+
+/** Aluminium is the lightest metal that is built with, 27 kN/m³ (EN 1991-1-1, table A.4). */
+const lightestMetal = 26_900
 
 const noStock = problem('There is no section and material yet. Add one first.')
 

@@ -122,16 +122,18 @@ describe('drawing', () => {
       [0, 6],
     ],
     ...(Object.fromEntries(
-      (['joist', 'rafter', 'purlin', 'truss', 'strut', 'stair', 'barrier', 'stiffElement'] as const).map((tool) => [
-        tool,
-        [
-          [0, 0],
-          [6, 0],
+      (['joist', 'rafter', 'purlin', 'truss', 'wall', 'strut', 'stair', 'barrier', 'stiffElement'] as const).map(
+        (tool) => [
+          tool,
+          [
+            [0, 0],
+            [6, 0],
+          ],
         ],
-      ]),
+      ),
     ) as unknown as Readonly<
       Record<
-        'joist' | 'rafter' | 'purlin' | 'truss' | 'strut' | 'stair' | 'barrier' | 'stiffElement',
+        'joist' | 'rafter' | 'purlin' | 'truss' | 'wall' | 'strut' | 'stair' | 'barrier' | 'stiffElement',
         [number, number][]
       >
     >),
@@ -193,6 +195,7 @@ describe('drawing', () => {
   test.each(Object.keys(tools) as readonly Tool[])('a %s is a legal record with a label of its own', (tool) => {
     const { building, floors } = tower()
     building.key(1000)
+    building.sectionOf({ shape: 'rectangle', width: 0.24, depth: 1, area: 0.24 })
     // a ring of beams round the point where one is asked for
     eachEdge(rectangle(0, 0, 6, 4), (a, b) => building.beam(floors, a, b))
     const { document } = building

@@ -6,13 +6,16 @@ import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
 import { alongSpan, onLine } from '../geometry/tolerance'
 
+/** Columns and walls go down: they have no ends that turn. */
+const hasEnds = (role: Member['role']): boolean => role !== 'column' && role !== 'wall'
+
 /** Ends of beams by rule: those that go on in line in another beam are held against turning, all others are pinned. */
 export function releaseEdits(document: Document, members: readonly Member[]): readonly Edit[] {
   const layouts = new Set(members.map(({ layout }) => layout))
-  const all = recordsOf(document, 'member').filter(({ role, layout }) => role !== 'column' && layouts.has(layout))
+  const all = recordsOf(document, 'member').filter(({ role, layout }) => hasEnds(role) && layouts.has(layout))
   const near = nearby(all.map(({ path }) => path))
   return members.flatMap((before): readonly Edit[] => {
-    if (before.role === 'column') return []
+    if (!hasEnds(before.role)) return []
     const others = near(before.path).flatMap((i) => {
       const other = all[i]
       return other && other.id !== before.id && other.layout === before.layout ? [other] : []

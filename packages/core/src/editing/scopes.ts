@@ -72,7 +72,7 @@ function edgeOf(panels: readonly Panel[]): (record: Drawn) => boolean {
   const near = nearby(panels.map(({ outline }) => outline))
   const covered = (point: Point) => near([point]).some((i) => contains([panels[i]?.outline ?? []], point))
   return (record) => {
-    if (record.kind !== 'member' || record.role === 'column') return false
+    if (record.kind !== 'member' || record.role === 'column' || record.role === 'wall') return false
     const [left, right] = sidesOf(record).map(covered)
     return left !== right
   }

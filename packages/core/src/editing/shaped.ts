@@ -1,7 +1,7 @@
 import { tidyPoint } from '../geometry/tolerance'
 import type { Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
-import { splitExpanded } from '../document/labels'
+import { recordIdOf } from '../document/labels'
 import type {
   Barrier,
   Layout,
@@ -142,7 +142,7 @@ export const repeatEdits = (
 
 /** The expanded ids whose records are there. */
 export const stillThere = (document: Document, picked: readonly string[]): readonly string[] =>
-  picked.filter((id) => isDrawn(document.records.get(splitExpanded(id)[0])))
+  picked.filter((id) => isDrawn(document.records.get(recordIdOf(id))))
 
 /** Labels that count on from those that are there, without looking at all of them each time. */
 export function labeller(document: Document, layout: Pick<Layout, 'id'>): (record: Drawn) => string {

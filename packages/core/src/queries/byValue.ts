@@ -90,10 +90,9 @@ const panelPressures: Values = (state, floor, caseId) => {
 }
 
 const columnForces: Values = (state, floor, caseId) =>
-  floor.operator.plan.frame.columns.map(({ member }, row) => [
-    expandedAt(floor, member.id),
-    readCase(state, caseId)(floor.rundown.feet, row),
-  ])
+  floor.operator.plan.frame.columns.flatMap(({ member, stretch }, row) =>
+    stretch ? [] : [[expandedAt(floor, member.id), readCase(state, caseId)(floor.rundown.feet, row)] as const],
+  )
 
 const panelAreas: Values = (_, floor) => {
   const found = new Map<string, number>()
@@ -133,6 +132,7 @@ const subjects: readonly Subject[] = [
       { quantity: 'area', values: panelAreas },
     ],
   },
+  beamLike('bearing wall', 'bearing walls', ['wall']),
   { one: 'column', many: 'columns', measures: [{ quantity: 'force', values: columnForces }] },
   beamLike('girder', 'girders', ['girder']),
   beamLike('purlin', 'purlins', ['purlin']),

@@ -30,6 +30,8 @@ export interface ColumnView {
   readonly expandedId: string
   readonly id: string
   readonly label: string
+  /** Length of a stretch of bearing wall, m; null for a column. */
+  readonly stretch: number | null
   readonly section: string
   readonly sectionAssumed: boolean
   readonly rows: readonly StripRow[]
@@ -57,6 +59,8 @@ export function columnView(state: ProjectState, expandedId: string, caseId: stri
     expandedId,
     id,
     ...memberFacts(state.document, id),
+    label: labelOf(state.document, id),
+    stretch: lengthOfStretch(place),
     rows,
     uses: uses.map(({ name }) => name),
     reductions: reductionsOfChain(
@@ -70,6 +74,11 @@ export function columnView(state: ProjectState, expandedId: string, caseId: stri
     feeding: feedingOf(place, 'column', caseId),
     standsOn: footing(state, chain.at(-1)),
   }
+}
+
+function lengthOfStretch({ floor, row }: Place): number | null {
+  const stretch = floor.operator.plan.frame.columns[row]?.stretch
+  return stretch ? stretch.s1 - stretch.s0 : null
 }
 
 function footing(state: ProjectState, lowest: Place | undefined): ColumnView['standsOn'] {

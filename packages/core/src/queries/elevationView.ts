@@ -51,6 +51,9 @@ export interface ElevationColumn {
   readonly expandedId: string
   readonly label: string
   readonly u: number
+  /** How far it reaches along the view: more than a point for a stretch of bearing wall. */
+  readonly from: number
+  readonly to: number
   readonly z0: number
   readonly z1: number
   readonly force: number
@@ -89,12 +92,14 @@ export function elevationView(state: ProjectState, axis: ElevationAxis, caseId: 
 function columnsOf(state: ProjectState, i: 0 | 1, caseId: string): readonly ElevationColumn[] {
   const force = readCase(state, caseId)
   return state.floors.flatMap((floor) =>
-    floor.operator.plan.frame.columns.map(({ member, at }, row) => {
+    floor.operator.plan.frame.columns.map(({ member, at, stretch }, row) => {
       const top = floor.level.elevation + heightAt(floor.operator.plan.slopes, at)
       return {
         expandedId: expandedAt(floor, member.id),
         label: labelOf(state.document, member.id),
         u: at[i],
+        from: Math.min(stretch?.a[i] ?? at[i], stretch?.b[i] ?? at[i]),
+        to: Math.max(stretch?.a[i] ?? at[i], stretch?.b[i] ?? at[i]),
         z0: top - lengthOfColumn(floor, row),
         z1: top,
         force: force(floor.rundown.feet, row),

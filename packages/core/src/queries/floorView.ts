@@ -226,14 +226,21 @@ function beamViews(state: ProjectState, floor: FloorState, caseId: string): read
 
 function columnViews(state: ProjectState, floor: FloorState, caseId: string): readonly ColumnView[] {
   const force = readCase(state, caseId)
-  return floor.operator.plan.frame.columns.map(({ member: { id }, at }, row) => ({
-    id,
-    expandedId: expandedAt(floor, id),
-    label: labelOf(state.document, id),
-    at,
-    force: force(floor.rundown.feet, row),
-    passing: row >= floor.operator.plan.frame.columns.length - floor.passing,
-  }))
+  // the stretches of a wall show as the wall
+  return floor.operator.plan.frame.columns.flatMap(({ member: { id }, at, stretch }, row) =>
+    stretch
+      ? []
+      : [
+          {
+            id,
+            expandedId: expandedAt(floor, id),
+            label: labelOf(state.document, id),
+            at,
+            force: force(floor.rundown.feet, row),
+            passing: row >= floor.operator.plan.frame.columns.length - floor.passing,
+          },
+        ],
+  )
 }
 
 function regionViews(state: ProjectState, floor: FloorState, caseId: string): readonly RegionView[] {

@@ -1,6 +1,6 @@
 import { heldEnds, isContinuous, type Beam } from '../building/frame'
 import { readCase } from '../derivation/cells'
-import { memberLoadsIn, placeOf, type Place } from '../derivation/floorQueries'
+import { expandedAt, memberLoadsIn, placeOf, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, memberFacts } from '../document/labels'
 import type { Member } from '../document/recordKinds'
@@ -18,6 +18,16 @@ export interface SupportView {
   readonly reaction: number
 }
 
+/** A stretch of a bearing wall, with the force at its top and at its foot, N. */
+export interface StretchView {
+  readonly expandedId: string
+  readonly label: string
+  readonly s0: number
+  readonly s1: number
+  readonly top: number
+  readonly foot: number
+}
+
 /** One beam and one case: what lands on it, where it goes. */
 export interface MemberView {
   readonly expandedId: string
@@ -32,6 +42,8 @@ export interface MemberView {
   readonly sectionAssumed: boolean
   readonly weightPerLength: number
   readonly supports: readonly SupportView[]
+  /** Of a bearing wall: what goes down each of its stretches, with what comes from above. */
+  readonly stretches: readonly StretchView[]
   readonly lines: readonly LoadLine[]
   readonly points: readonly LoadPoint[]
   readonly lands: readonly PathRow[]
@@ -66,6 +78,7 @@ export function memberView(state: ProjectState, expandedId: string, caseId: stri
     continuous: isContinuous(beam),
     weightPerLength: floor.weights.members.get(id) ?? 0,
     supports,
+    stretches: stretchViews(state, place, caseId),
     ...directLoad(state, place, caseId),
     lands: landingRows(state, place, caseId),
     total,
@@ -101,10 +114,22 @@ function supportViews(state: ProjectState, { floor, row }: Place, caseId: string
   }))
 }
 
-/** Whether an end that is held against turning takes a part of the moment. */
+function stretchViews(state: ProjectState, { floor, row }: Place, caseId: string): readonly StretchView[] {
+  const at = readCase(state, caseId)
+  const { beams, columns } = floor.operator.plan.frame
+  return (beams[row]?.stretches ?? []).flatMap(({ s0, s1 }, k): readonly StretchView[] => {
+    const index = beams[row]?.supports[k]?.index ?? -1
+    const id = columns[index]?.member.id
+    if (id === undefined) return []
+    const [top, foot] = [at(floor.rundown.tops, index), at(floor.rundown.feet, index)]
+    return [{ expandedId: expandedAt(floor, id), label: labelOf(state.document, id), s0, s1, top, foot }]
+  })
+}
+
+/** Whether the moment is taken by an end that is held against turning, or along the length of a wall. */
 function holdsMoment(beam: Beam): boolean {
   const { start, end } = heldEnds(beam)
-  return beam.stations.length < 2 || (isContinuous(beam) && (start || end))
+  return beam.stretches !== undefined || beam.stations.length < 2 || (isContinuous(beam) && (start || end))
 }
 
 /** Moment about the start of all that lands, less that of the reactions. */

@@ -156,10 +156,10 @@ export function columnsStandingOn(
 ): readonly PathRow[] {
   const read = readCase(state, caseId)
   const above = floorAbove(state, floor)
-  return (floor.feetAbove?.landings ?? []).flatMap(({ row: foot, on, index, s }): PathRow[] => {
+  return (floor.feetAbove?.landings ?? []).flatMap(({ row: foot, on, index, s, part }): PathRow[] => {
     const member = above?.operator.plan.frame.columns[foot]?.member
     if (!above || !member || on !== target || index !== row) return []
-    const force = read(above.rundown.feet, foot)
+    const force = part * read(above.rundown.feet, foot)
     const expandedId = expandedAt(above, member.id)
     const label = labelOf(state.document, member.id)
     const at = target === 'beam' ? s : null

@@ -76,14 +76,15 @@ export function spaceView(state: ProjectState, caseId: string): SpaceView {
 export function membersInSpace(state: ProjectState, floor: FloorState): readonly SpaceMember[] {
   const { frame, sources, slopes } = floor.operator.plan
   const of = (id: string) => sizeOf(sectionOf(state.document, memberOf(state.document, id)))
-  const columns = frame.columns.map(({ member, at }, row): SpaceMember => ({
-    expandedId: expandedAt(floor, member.id),
-    label: labelOf(state.document, member.id),
-    role: member.role,
-    path: columnPath(floor, row, at),
-    ...of(member.id),
-  }))
-  const beams = frame.beams.flatMap(({ member, a, b, legs }): readonly SpaceMember[] => {
+  // walls stand as surfaces
+  const columns = frame.columns.flatMap(({ member, at, stretch }, row): readonly SpaceMember[] => {
+    if (stretch) return []
+    const path = columnPath(floor, row, at)
+    const [expandedId, label] = [expandedAt(floor, member.id), labelOf(state.document, member.id)]
+    return [{ expandedId, label, role: member.role, path, ...of(member.id) }]
+  })
+  const beams = frame.beams.flatMap(({ member, a, b, legs, stretches }): readonly SpaceMember[] => {
+    if (stretches) return []
     const record = memberOf(state.document, member.id)
     const plain = {
       expandedId: expandedAt(floor, member.id),

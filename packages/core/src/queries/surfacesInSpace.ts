@@ -4,25 +4,26 @@ import { goingOf, stairEnds } from '../building/stairs'
 import { barriersOn } from '../derivation/barriers'
 import { barrierCase } from '../actions/cases'
 import { readCase } from '../derivation/cells'
+import { lengthOfColumn } from '../derivation/floorQueries'
 import { storeysOf } from '../derivation/storeys'
 import { distance } from '../geometry/segment'
 import { expandedAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
-import { labelOf } from '../document/labels'
+import { labelOf, recordIdOf } from '../document/labels'
 import type { Point, Point3 } from '../geometry/point'
 import type { WallSource } from '../rundown/sources'
 
 /** A stretch of wall or barrier, a flight of stairs or a stiff element, as a flat surface of four corners; upright ones from their foot. */
 export interface SpaceSurface {
   readonly expandedId: string
-  readonly kind: 'wall' | 'barrier' | 'stair' | 'stiff'
+  readonly kind: 'wall' | 'bearingWall' | 'barrier' | 'stair' | 'stiff'
   readonly label: string
   /** Two at its foot, then two at its top. */
   readonly corners: readonly [Point3, Point3, Point3, Point3]
   /** As it lies, m². */
   readonly area: number
-  /** In the case: of a wall N/m downwards, of a flight N/m on each end, of a barrier N/m outwards. */
+  /** In the case: of a wall N/m downwards, of a bearing wall N/m at its foot, of a flight N/m on each end, of a barrier N/m outwards. */
   readonly load: number
 }
 
@@ -30,6 +31,7 @@ export interface SpaceSurface {
 export function surfacesInSpace(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceSurface[] {
   return [
     ...wallSurfaces(state, floor, caseId),
+    ...bearingWalls(state, floor, caseId),
     ...stairSurfaces(state, floor, caseId),
     ...barriers(state, floor, caseId),
     ...stiffSurfaces(state, floor),
@@ -53,6 +55,26 @@ function wallSurfaces(state: ProjectState, floor: FloorState, caseId: string): r
         corners: upright(floor, a, b, height),
         area: length * height,
         load: at(floor.intensities, row),
+      },
+    ]
+  })
+}
+
+/** Bearing walls from their level down to what they stand on, with what each stretch brings down. */
+function bearingWalls(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceSurface[] {
+  const at = readCase(state, caseId)
+  return floor.operator.plan.frame.columns.flatMap(({ member, stretch }, row): readonly SpaceSurface[] => {
+    if (!stretch) return []
+    const { a, b, s0, s1 } = stretch
+    const height = lengthOfColumn(floor, row)
+    return [
+      {
+        expandedId: expandedAt(floor, recordIdOf(member.id)),
+        kind: 'bearingWall',
+        label: labelOf(state.document, member.id),
+        corners: upright(floor, a, b, -height),
+        area: (s1 - s0) * height,
+        load: at(floor.rundown.feet, row) / (s1 - s0),
       },
     ]
   })

@@ -1,3 +1,4 @@
+import { stretchForces, stretchPoint } from '../building/bearingWalls'
 import { heldEnds, isBent, isContinuous, type Beam } from '../building/frame'
 import { cutAtBends, pointAlong } from '../geometry/course'
 import type { Point } from '../geometry/point'
@@ -8,9 +9,11 @@ import { continuousLineReactions, continuousReactions } from './continuousBeam'
 /**
  * Reactions of a beam, in the order of its supports, to a point force at s: simple spans between stations, or continuous over
  * them (`continuousBeam`), overhangs by lever. Supports of one station share equally. A beam with one station (held against turning) gives all to it. A bent beam hands
- * on by the lever along the chord of each span; the moment about the chord stays with its supports (`bentBalance`).
+ * on by the lever along the chord of each span; the moment about the chord stays with its supports (`bentBalance`). A bearing wall
+ * hands down what stands on each stretch.
  */
 export function pointReactions(beam: Beam, s: number, force: number): readonly number[] {
+  if (beam.stretches) return stretchPoint(beam.stretches, s, force)
   const atStations = beam.stations.map(() => 0)
   if (beam.stable) addPoint(beam, s, force, atStations)
   return toSupports(beam, atStations)
@@ -18,6 +21,7 @@ export function pointReactions(beam: Beam, s: number, force: number): readonly n
 
 /** The same for a trapezoid of line load; it is cut at the stations, since each span takes its own part. */
 export function lineReactions(beam: Beam, line: Pick<ShareLine, 's0' | 's1' | 'q0' | 'q1'>): readonly number[] {
+  if (beam.stretches) return stretchForces(beam.stretches, line)
   const atStations = beam.stations.map(() => 0)
   if (!beam.stable) return toSupports(beam, atStations)
   if (isContinuous(beam)) {

@@ -20,7 +20,7 @@ export function bentBalance(
   points: readonly LoadPoint[],
   reactions: readonly LoadPoint[],
 ): BentBalance | null {
-  if (!isBent(beam) || !beam.stable || beam.stations.length < 2) return null
+  if (beam.stretches || !isBent(beam) || !beam.stable || beam.stations.length < 2) return null
   const forces: readonly SpanForce[] = [
     ...lines.flatMap(([s0, s1, q0, q1]) => spanForces(beam, { s0, s1, q0, q1 })),
     ...points.map(({ s, force }) => ({ span: spanAt(beam, s), s, force })),

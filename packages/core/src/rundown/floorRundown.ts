@@ -104,15 +104,15 @@ function applyRow(rows: SparseRows, i: number, source: Float64Array, target: Flo
 function land(
   operator: LayoutOperator,
   stuck: ReadonlySet<number>,
-  { row, on, index, s }: Landing,
+  { row, on, index, s, part }: Landing,
   { feetAbove, ending, columns }: FloorInput,
   out: FloorRundown,
 ): void {
   if (on === 'column') {
-    addRow(out.tops, index, feetAbove, row, 1, columns)
+    addRow(out.tops, index, feetAbove, row, part, columns)
     return
   }
-  const foot = feetAbove.slice(row * columns, (row + 1) * columns)
+  const foot = feetAbove.slice(row * columns, (row + 1) * columns).map((force) => force * part)
   for (const column of ending) foot[column] = 0
   pointOnBeam(operator, stuck, index, s, foot, 0, out)
 }

@@ -146,7 +146,7 @@ function raysBeside(site: Site, sites: readonly Site[], side: 1 | -1, region: Re
       length += Math.max(0, Math.min(borders[k + 1] ?? 0, top) - Math.max(borders[k] ?? 0, 0))
     return length
   }
-  return { stops: stopsOf(site.length, rivals, sides), height, rival, within }
+  return { stops: stopsOf(site, rivals, sides), height, rival, within }
 }
 
 /** One side of one site with its rays. */
@@ -162,10 +162,10 @@ export const raysOf = (sites: readonly Site[], region: Region): readonly BesideS
     ([1, -1] as const).map((side) => ({ site, side, rays: raysBeside(site, sites, side, region) })),
   )
 
-function stopsOf(length: number, rivals: readonly Rival[], sides: readonly Side[]): readonly number[] {
+function stopsOf({ length, stops: own }: Site, rivals: readonly Rival[], sides: readonly Side[]): readonly number[] {
   const heights = rivals.flatMap((rival) => rival.heights)
   const borders = sides.map(heightOfSide)
-  const stops = [0, length, ...sides.flatMap(({ s0, s1 }) => [s0, s1])]
+  const stops = [0, length, ...own, ...sides.flatMap(({ s0, s1 }) => [s0, s1])]
   /** Roots count where the two that meet are the nearest rival there. */
   const meet = (one: Height, other: Height): void => {
     for (const s of roots(one, other)) {

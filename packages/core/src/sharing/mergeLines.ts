@@ -5,7 +5,7 @@ import type { ShareLine } from './share'
 /**
  * Joins neighbouring pieces, member by member along s: those that continue each other exactly, then those that one
  * straight ordinate meets within a part of the member's peak, or that are too short to be meant. Force and first moment
- * of every member are kept. None is joined over a bend of its member.
+ * of every member are kept. None goes over a bend of its member, or from one stretch of a wall to the next.
  */
 export function mergeLines(
   lines: readonly ShareLine[],
@@ -15,9 +15,9 @@ export function mergeLines(
     a.member === b.member &&
     Math.abs(a.s1 - b.s0) <= 1e-9 &&
     !(bends.get(a.member) ?? []).some((at) => Math.abs(at - a.s1) <= 1e-6)
-  const sorted = [...lines].sort(
-    (p, q) => (p.member < q.member ? -1 : p.member > q.member ? 1 : 0) || p.s0 - q.s0 || p.s1 - q.s1,
-  )
+  const sorted = lines
+    .flatMap((line) => cutAt(line, bends.get(line.member) ?? []))
+    .sort((p, q) => (p.member < q.member ? -1 : p.member > q.member ? 1 : 0) || p.s0 - q.s0 || p.s1 - q.s1)
   const exact: ShareLine[] = []
   for (const line of sorted) {
     const last = exact[exact.length - 1]
@@ -26,6 +26,19 @@ export function mergeLines(
     else exact.push(line)
   }
   return straightened(exact, follows)
+}
+
+/** A piece in parts between the places that it goes over. */
+function cutAt(line: ShareLine, places: readonly number[]): readonly ShareLine[] {
+  const { member, s0, s1, q0, q1 } = line
+  const inner = places.filter((s) => s > s0 + 1e-9 && s < s1 - 1e-9)
+  if (inner.length === 0) return [line]
+  const at = (s: number) => q0 + ((q1 - q0) * (s - s0)) / (s1 - s0)
+  const stops = [s0, ...[...inner].sort((p, q) => p - q), s1]
+  return stops.slice(1).map((to, i) => {
+    const from = stops[i] ?? s0
+    return { member, s0: from, s1: to, q0: at(from), q1: at(to) }
+  })
 }
 
 /** Whether a piece begins where the one before ends, on the same straight piece of the same member. */

@@ -74,6 +74,8 @@ function breakpoints({ outline, rails, reach }: StripGround, load: Loaded): read
   const carried = rails.map(({ edge }) => edge)
   const stops: number[] = []
   for (const { v0, v1 } of [...loaded, ...outline, ...carried]) stops.push(v0, v1)
+  // each stretch of a wall has its own load, however the whole is straightened
+  for (const { edge, stops: own } of rails) stops.push(...own.filter((v) => v > edge.v0 && v < edge.v1))
   carried.forEach((rail, i) => {
     for (const edge of [...loaded, ...outline]) meetings(rail, edge, 0, stops)
     for (const edge of outline) meetings(rail, edge, reach, stops)

@@ -15,20 +15,32 @@ export interface Carrier {
   readonly from: number
   /** One of several pieces: what it cannot take, being along the span, would fall between its neighbours. */
   readonly bent: boolean
+  /** Of a bearing wall: where its stretches begin, m along the member. */
+  readonly stops?: readonly number[]
 }
 
 /** A beam as what can carry: each of its pieces. */
-export const carriersOf = ({ member, legs }: Pick<Beam, 'member' | 'legs'>): readonly Carrier[] =>
-  legs.map(({ a, b, from }) => ({ member: member.id, a, b, from, bent: legs.length > 1 }))
+export const carriersOf = ({
+  member,
+  legs,
+  stretches,
+}: Pick<Beam, 'member' | 'legs' | 'stretches'>): readonly Carrier[] => {
+  const pieces = legs.map(({ a, b, from }) => ({ member: member.id, a, b, from, bent: legs.length > 1 }))
+  if (!stretches) return pieces
+  const stops = stretches.slice(1).map(({ s0 }) => s0)
+  return pieces.map((piece) => ({ ...piece, stops }))
+}
 
 /** What can carry among beams: those that take load. */
 export const carriersAmong = (beams: readonly Beam[]): readonly Carrier[] =>
   beams.filter(({ member }) => member.takesLoad).flatMap(carriersOf)
 
-/** Where the pieces of bent members begin, by member: no stretch of load goes over a bend. */
+/** Where the pieces of bent members and the stretches of walls begin, by member: no load goes over one as a single ordinate. */
 export function bendsOf(carriers: readonly Carrier[]): ReadonlyMap<string, readonly number[]> {
   const bends = new Map<string, number[]>()
-  for (const { member, from } of carriers) if (from > 0) bends.set(member, [...(bends.get(member) ?? []), from])
+  for (const { member, from, stops } of carriers)
+    if (stops) bends.set(member, [...stops])
+    else if (from > 0) bends.set(member, [...(bends.get(member) ?? []), from])
   return bends
 }
 
@@ -55,6 +67,8 @@ export interface Rail {
   /** s = s0 + slope · (v − edge.v0). */
   readonly s0: number
   readonly slope: number
+  /** Places across the span at which stretches of a wall begin. */
+  readonly stops: readonly number[]
 }
 
 /** The carriers that cross strips of this span; those along the span carry none and split none. */
@@ -66,13 +80,14 @@ export function railsOf(
 ): readonly Rail[] {
   const turn = turnTo(spanAngle)
   const box = boxOf(outline.flat())
-  return carriers.flatMap(({ member, a, b, from, bent }): Rail[] => {
+  return carriers.flatMap(({ member, a, b, from, bent, stops = [] }): Rail[] => {
     if (!boxesTouch(boxOf([a, b]), box, reach)) return []
     const [p, q] = [turn.uv(a), turn.uv(b)]
     const length = distance(a, b)
     if (Math.abs(q[1] - p[1]) < (bent ? 1e-6 : Math.sin(along)) * length) return []
     const slope = length / (q[1] - p[1])
-    return [{ member, edge: edgeOf(p, q), s0: from + (slope > 0 ? 0 : length), slope }]
+    const [edge, s0] = [edgeOf(p, q), from + (slope > 0 ? 0 : length)]
+    return [{ member, edge, s0, slope, stops: stops.map((s) => edge.v0 + (s - s0) / slope) }]
   })
 }
 

@@ -4,11 +4,15 @@ import { along, distance, footOn, overlapOn, project } from '../geometry/segment
 import { onLine, samePoint } from '../geometry/tolerance'
 import type { Carrier } from './rails'
 
-/** A member that a site is a part of: s = from + way · (distance from the site's start). */
+/**
+ * A member that a site is a part of: s = from + way · rate · (distance from the site's start). The rate is 1 but for a site that
+ * lies on the member by the tolerance of a drawing only.
+ */
 export interface Owner {
   readonly member: string
   readonly from: number
   readonly way: 1 | -1
+  readonly rate: number
 }
 
 /** A straight stretch of support within a panel. Members that lie on each other own it together and share equally. */
@@ -19,6 +23,8 @@ export interface Site {
   /** Along it, from a to b. */
   readonly u: Point
   readonly owners: readonly Owner[]
+  /** Places along it at which stretches of a wall begin. */
+  readonly stops: readonly number[]
 }
 
 interface Part {
@@ -195,7 +201,12 @@ function joinedAtEnds(placed: readonly Placed[]): readonly Site[] {
     // what is no longer than the tolerance is a point of what it lies on
     if (length <= onLine) return []
     const u: Point = [(b[0] - a[0]) / length, (b[1] - a[1]) / length]
-    return [{ a, b, length, u, owners: carriers.map((carrier) => ownerOf(carrier, a, b)) }]
+    const owners = carriers.map((carrier) => ownerOf(carrier, a, b))
+    const stops = carriers.flatMap((carrier, k) => {
+      const { from, way, rate } = owners[k] ?? { from: 0, way: 1, rate: 1 }
+      return (carrier.stops ?? []).map((s) => ((s - from) * way) / rate).filter((s) => s > 0 && s < length)
+    })
+    return [{ a, b, length, u, owners, stops }]
   })
 }
 
@@ -233,9 +244,12 @@ function middleOf(points: readonly Point[]): Point {
 }
 
 function ownerOf({ member, a, b, from }: Carrier, start: Point, end: Point): Owner {
-  const [s, t] = [project(a, b, start).s, project(a, b, end).s]
-  return { member, from: from + Math.min(Math.max(s, 0), distance(a, b)), way: t >= s ? 1 : -1 }
+  const length = distance(a, b)
+  const [s, t] = [start, end].map((p) => Math.min(Math.max(project(a, b, p).s, 0), length)) as [number, number]
+  const rate = Math.abs(t - s) / distance(start, end)
+  // what rounding leaves is none
+  return { member, from: from + s, way: t >= s ? 1 : -1, rate: Math.abs(rate - 1) < 1e-9 ? 1 : rate }
 }
 
 /** The place on a member for a place on its site. */
-export const placeOn = ({ from, way }: Owner, s: number): number => from + way * s
+export const placeOn = ({ from, way, rate }: Owner, s: number): number => from + way * rate * s

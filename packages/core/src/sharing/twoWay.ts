@@ -85,10 +85,10 @@ export function shareAreaEvenly(sites: readonly Site[], carriers: readonly Carri
 
 /** A stretch of load along a site, by equal parts on the members that own it. */
 function linesOn({ owners }: Site, s0: number, s1: number, q0: number, q1: number): readonly ShareLine[] {
-  const part = 1 / owners.length
   return owners.map((owner) => {
     const [from, to] = [placeOn(owner, s0), placeOn(owner, s1)]
     const { member } = owner
+    const part = 1 / owners.length / owner.rate
     return owner.way > 0
       ? { member, s0: from, s1: to, q0: q0 * part, q1: q1 * part }
       : { member, s0: to, s1: from, q0: q1 * part, q1: q0 * part }

@@ -63,6 +63,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `The storey under level ${d['level']} cannot hold ${show('force', 'force')}: ${unheldReasons[String(d['why'])] ?? ''}. The storey forces above stop there.`,
   'storey.walls-bend-alone': (d) =>
     `Under level ${d['level']} walls stand beside bracing or a typed stiffness, and count by bending alone: short walls are far too stiff then, and take too much. Count their shear too.`,
+  'bearingWall.no-rectangle': (d, show) =>
+    `Bearing wall ${d['label']} has the section ${d['section']}, so it is ${show('thickness', 'smallLength')} thick. Give it a rectangle as wide as the wall is thick.`,
   'stiffElement.no-section': (d) =>
     `Bracing ${d['label']} has no section, so it has no stiffness and takes nothing. Give its diagonals a section.`,
   'stiffElement.on-nothing': (d) =>

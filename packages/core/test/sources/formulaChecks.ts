@@ -316,6 +316,14 @@ export const formulaChecks: readonly FormulaCheck[] = [
     within: 0.5,
   },
   {
+    // 24 cm of 24 kN/m³ over 1 m is 5.76 kN per metre of height
+    formula: 'stretchWeight',
+    source: 'common practice: volume by unit weight',
+    inputs: { t: 0.24, l: 1, gamma: 24_000 },
+    result: 5760,
+    within: 1e-6,
+  },
+  {
     // 10 m · 20 cm² + 10 m · 10 cm² + 20 m · 5 cm² is 0.04 m³: at 78.5 kN/m³ 3.14 kN over 10 m
     formula: 'trussWeight',
     source: 'common practice: volume by unit weight',

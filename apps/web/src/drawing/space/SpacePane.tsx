@@ -105,7 +105,13 @@ function sceneOn(canvas: HTMLCanvasElement): SpaceScene | string {
   }
 }
 
-const surfaceNames = { wall: 'Wall run', barrier: 'Barrier', stair: 'Flight', stiff: 'Stiff element' } as const
+const surfaceNames = {
+  wall: 'Wall run',
+  bearingWall: 'Bearing wall',
+  barrier: 'Barrier',
+  stair: 'Flight',
+  stiff: 'Stiff element',
+} as const
 
 function targetsOf(view: ReturnType<typeof useAnswer<{ kind: 'space'; caseId: string }>>): readonly Target[] {
   const place: Target['shape'] = { kind: 'point', at: [0, 0] }
@@ -124,7 +130,12 @@ function targetsOf(view: ReturnType<typeof useAnswer<{ kind: 'space'; caseId: st
   const surfaces = new Map(
     (view?.surfaces ?? []).map(({ expandedId, kind, label }): readonly [string, Target] => [
       expandedId,
-      { id: expandedId, kind, shape: place, text: `${surfaceNames[kind]} ${label}` },
+      {
+        id: expandedId,
+        kind: kind === 'bearingWall' ? 'beam' : kind,
+        shape: place,
+        text: `${surfaceNames[kind]} ${label}`,
+      },
     ]),
   )
   return [...faces, ...members, ...surfaces.values()]

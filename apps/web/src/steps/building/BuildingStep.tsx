@@ -31,7 +31,18 @@ export function BuildingStep() {
         <ViewBar>
           <ToolBar
             offered={['beam', 'girder', 'column', 'panel', 'opening']}
-            more={['panelInRing', 'bentBeam', 'joist', 'rafter', 'purlin', 'truss', 'strut', 'slope', 'stiffElement']}
+            more={[
+              'wall',
+              'panelInRing',
+              'bentBeam',
+              'joist',
+              'rafter',
+              'purlin',
+              'truss',
+              'strut',
+              'slope',
+              'stiffElement',
+            ]}
           />
         </ViewBar>
       }

@@ -26,6 +26,7 @@ const roles = [
   ['rafter', 'rafter'],
   ['purlin', 'purlin'],
   ['truss', 'truss'],
+  ['wall', 'bearing wall'],
 ] as const
 
 const releases = [
@@ -54,6 +55,8 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
   const set = (what: string, fields: Partial<Member>) =>
     edit.setEach(members, `${note.subject(members)}: ${what}`, () => fields)
   const beams = members.filter(({ role }) => role !== 'column')
+  // a wall hands down along its length: it has no ends that turn and no spans
+  const spanning = beams.filter(({ role }) => role !== 'wall')
   return (
     <Section title={members.length === 1 ? 'Member' : `${members.length} members`}>
       {members.length === 1 && (
@@ -75,18 +78,18 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
       <StockChoices records={members} />
       {members.length === 1 && <CourseLine key={first.id} member={first} />}
       {members.length === 1 && !first.truss && <Weight member={first} sections={sections} />}
-      {beams.length > 0 && (
+      {spanning.length > 0 && (
         <Line reference="ends">
-          start <Choice {...choiceOf(beams, 'startRelease', 'start', { label: 'Start', options: releases })} />
+          start <Choice {...choiceOf(spanning, 'startRelease', 'start', { label: 'Start', options: releases })} />
           {', end '}
-          <Choice {...choiceOf(beams, 'endRelease', 'end', { label: 'End', options: releases })} />
-          <Several records={beams} textOf={endsOf} /> <ByRule beams={beams} />
+          <Choice {...choiceOf(spanning, 'endRelease', 'end', { label: 'End', options: releases })} />
+          <Several records={spanning} textOf={endsOf} /> <ByRule beams={spanning} />
         </Line>
       )}
-      {beams.length > 0 && (
+      {spanning.length > 0 && (
         <Line reference="spans">
-          <Choice {...choiceOf(beams, 'spans', 'spans', { label: 'Spans', options: spanWays })} />
-          <Several records={beams} textOf={({ spans }) => wordOf(spanWays, spans)} />
+          <Choice {...choiceOf(spanning, 'spans', 'spans', { label: 'Spans', options: spanWays })} />
+          <Several records={spanning} textOf={({ spans }) => wordOf(spanWays, spans)} />
         </Line>
       )}
       {beams.length > 0 && <Taking beams={beams} />}
@@ -207,6 +210,16 @@ function Weight({ member, sections }: { readonly member: Member; readonly sectio
   const section = sections.find(({ id }) => id === member.section)
   const material = useRecord(member.material)
   if (!section || material?.kind !== 'material') return null
+  if (member.role === 'wall')
+    return (
+      <Line
+        reference="own weight"
+        result={<Value value={section.width * material.unitWeight} quantity="pressure" strong={false} />}
+      >
+        <Symbol name="g_0" /> = t · γ = <Value value={section.width} quantity="smallLength" strong={false} /> ·{' '}
+        <Value value={material.unitWeight} quantity="unitWeight" strong={false} />, per area of wall
+      </Line>
+    )
   return (
     <Line
       reference="own weight"

@@ -18,6 +18,7 @@ import { Value } from '../../sheet/Value'
 import { Swatch } from '../../ui/Swatch'
 import { TableOut } from '../../ui/TableOut'
 import { BeamSketch } from './BeamSketch'
+import { Stretches } from './Stretches'
 
 /** What lands on a beam and where it goes, written out as by hand. */
 export function BeamSheet({ expandedId, caseId }: { readonly expandedId: string; readonly caseId: string }) {
@@ -48,24 +49,32 @@ export function BeamSheet({ expandedId, caseId }: { readonly expandedId: string;
         <Reduced view={view} address={`reduction:${expandedId}:${caseId}:area`} />
       </Section>
       <BeamSketch view={view} mark={markOf(caseId)} />
-      <Section title={view.continuous ? 'Where it goes, continuous over its supports' : 'Where it goes'}>
-        {view.supports.length === 0 && <Note>Nothing carries it.</Note>}
-        {view.supports.map(({ s, on, label: under, reaction }, i) => (
-          <Line
-            key={i}
-            reference={`${on} ${under}`}
-            result={
-              <Value value={Math.abs(reaction)} quantity="force" address={`reaction:${expandedId}:${i}:${caseId}`} />
-            }
-          >
-            <Symbol name={`R_${letter(i)}`} /> at {formatQuantity(s, 'length', format)}
-            {reaction < 0 ? ', lifts' : ''}
-          </Line>
-        ))}
-        <Chords view={view} />
-        <Audit view={view} />
-      </Section>
+      {view.role === 'wall' ? <Stretches view={view} caseId={caseId} /> : <Supports view={view} caseId={caseId} />}
     </Sheet>
+  )
+}
+
+/** Where a beam goes: the reaction of each support. */
+function Supports({ view, caseId }: { readonly view: MemberView; readonly caseId: string }) {
+  const format = useFormat()
+  return (
+    <Section title={view.continuous ? 'Where it goes, continuous over its supports' : 'Where it goes'}>
+      {view.supports.length === 0 && <Note>Nothing carries it.</Note>}
+      {view.supports.map(({ s, on, label: under, reaction }, i) => (
+        <Line
+          key={i}
+          reference={`${on} ${under}`}
+          result={
+            <Value value={Math.abs(reaction)} quantity="force" address={`reaction:${view.expandedId}:${i}:${caseId}`} />
+          }
+        >
+          <Symbol name={`R_${letter(i)}`} /> at {formatQuantity(s, 'length', format)}
+          {reaction < 0 ? ', lifts' : ''}
+        </Line>
+      ))}
+      <Chords view={view} />
+      <Audit view={view} />
+    </Section>
   )
 }
 

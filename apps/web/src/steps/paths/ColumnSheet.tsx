@@ -27,9 +27,13 @@ export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: strin
   if (!view) return <Sheet title="Load paths">{null}</Sheet>
   const lowest = view.rows.at(-1)
   return (
-    <Sheet title={`Column ${view.label}`} scope={<Scope records={picked} />}>
+    <Sheet
+      title={`${view.stretch === null ? 'Column' : 'Stretch of wall'} ${view.label}`}
+      scope={<Scope records={picked} />}
+    >
       <Note>
-        {view.section} · {footings[view.standsOn]}
+        {view.section} · {view.stretch !== null && `${formatQuantity(view.stretch, 'length', format)} of it · `}
+        {footings[view.standsOn]}
       </Note>
       <Section title="From the roof down" aside={<TableOut name="column" rows={() => tableText(view, format)} />}>
         <Lengths view={view} picked={expandedId} caseId={caseId} />

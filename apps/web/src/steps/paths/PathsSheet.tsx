@@ -1,4 +1,4 @@
-import { splitExpanded } from '@hedrion/core'
+import { recordIdOf, splitStretch } from '@hedrion/core'
 import { useAnswer, useRecord } from '../../compute/SessionContext'
 import { useCaseId } from '../../drawing/useCaseInView'
 import { Note, Sheet } from '../../sheet/Sheet'
@@ -12,7 +12,7 @@ import { PanelSheet } from './PanelSheet'
 export function PathsSheet() {
   const [look] = useLook()
   const picked = look.picked.at(-1) ?? ''
-  const record = useRecord(splitExpanded(picked)[0])
+  const record = useRecord(recordIdOf(picked))
   const overview = useAnswer({ kind: 'overview' })
   const caseId = useCaseId()
   if (!overview) return null
@@ -22,7 +22,8 @@ export function PathsSheet() {
         <Note>No panel yet. Close a ring of beams, or build from the opening sentence.</Note>
       </Sheet>
     )
-  if (record?.kind === 'member' && record.role === 'column') return <ColumnSheet expandedId={picked} caseId={caseId} />
+  const goesDown = record?.kind === 'member' && (record.role === 'column' || splitStretch(picked)[1] !== null)
+  if (goesDown) return <ColumnSheet expandedId={picked} caseId={caseId} />
   if (record?.kind === 'member') return <BeamSheet expandedId={picked} caseId={caseId} />
   if (record?.kind === 'panel') return <PanelSheet expandedId={picked} caseId={caseId} />
   return <LevelSums caseId={caseId} overview={overview} />

@@ -13,13 +13,13 @@ export function columnArea(state: ProjectState, expandedId: string): Traced | nu
   const { floor, row } = place
   const read = readArea(state)
   const above = floorAbove(state, floor)
-  const fromAbove = (floor.feetAbove?.landings ?? []).flatMap(({ row: foot, on, index }): TracedTerm[] => {
+  const fromAbove = (floor.feetAbove?.landings ?? []).flatMap(({ row: foot, on, index, part }): TracedTerm[] => {
     const member = above?.operator.plan.frame.columns[foot]?.member
     if (!above || !member || on !== 'column' || index !== row) return []
     return [
       {
         label: `column ${labelOf(state.document, member.id)} above`,
-        value: read(above.rundown.feet, foot),
+        value: part * read(above.rundown.feet, foot),
         address: `columnArea:${expandedAt(above, member.id)}`,
       },
     ]

@@ -1,11 +1,13 @@
-import { loadOnPlan, memberWeight, trussWeight, withSource } from '../../actions/ownWeight'
+import { loadOnPlan, memberWeight, stretchWeight, trussWeight, withSource } from '../../actions/ownWeight'
 import { selfWeight } from '../../actions/cases'
 import { atEnd, weightOfFlight } from '../../actions/stairLoad'
+import { stretchesOf } from '../../building/bearingWalls'
 import { trussLengths, trussParts } from '../../building/truss'
 import type { ProjectState } from '../../derivation/project'
-import { sectionAt } from '../../document/labels'
+import { sectionAt, splitStretch } from '../../document/labels'
 import type { Member, Section, Slope } from '../../document/recordKinds'
 import { slopeShape, trussShape } from '../../document/shapes'
+import { legsOf } from '../../geometry/course'
 import { given, type Traced } from '../../trace/traced'
 import { keyAddress } from '../pathRows'
 import type { Why } from './landing'
@@ -13,14 +15,20 @@ import { splitCase } from './sums'
 
 const areaOf = (symbol: string, section: Section) => given(symbol, 'sectionArea', section.area, withSource(section))
 
-/** `beamWeight:MEMBER`: per true length, of a column, a truss or a strut as well. */
-export function weightOfMember(state: ProjectState, id: string): Traced | null {
+/** `beamWeight:MEMBER`: per true length, of a column, a truss or a strut as well; of a stretch of wall per metre of its height. */
+export function weightOfMember(state: ProjectState, address: string): Traced | null {
   const { document } = state
+  const [id, stretch] = splitStretch(address)
   const member = document.records.get(id)
   if (member?.kind !== 'member' && member?.kind !== 'strut') return null
   const [section, material] = [sectionAt(document, member.section), document.records.get(member.material)]
   if (!section || material?.kind !== 'material') return null
   const gamma = given('γ', 'unitWeight', material.unitWeight, withSource(material))
+  if (member.kind === 'member' && member.role === 'wall') {
+    const { s0, s1 } = stretchesOf(legsOf(member.path))[stretch ?? 0] ?? { s0: 0, s1: 0 }
+    const t = given('t', 'smallLength', section.width, withSource(section))
+    return stretchWeight({ t, l: given('l', 'length', s1 - s0, 'of the stretch'), gamma })
+  }
   if (member.kind === 'member' && member.truss) return weightOfTruss(state, member, section, gamma)
   return memberWeight({ A: areaOf('A', section), gamma })
 }

@@ -20,6 +20,7 @@ export function reactionSum(state: ProjectState, rest: string): Traced | null {
 }
 
 const wayOf = (beam: Beam): string => {
+  if (beam.stretches) return 'what stands on the stretch'
   if (isContinuous(beam)) return 'by the three-moment equation, continuous over its supports'
   return isBent(beam) ? 'by lever along the chord of each span' : 'by lever, each span by itself'
 }

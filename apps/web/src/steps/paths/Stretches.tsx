@@ -1,0 +1,73 @@
+import { formatQuantity, formatValue, unitOf, type MemberView, type NumberFormat } from '@hedrion/core'
+import { useFormat } from '../../compute/SessionContext'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { Value } from '../../sheet/Value'
+import { useLook } from '../../state/look'
+import { TableOut } from '../../ui/TableOut'
+import { Heads, WideTable } from './ColumnTable'
+
+/** What goes down a bearing wall, stretch by stretch: a row leads to its strip through the levels. */
+export function Stretches({ view, caseId }: { readonly view: MemberView; readonly caseId: string }) {
+  const format = useFormat()
+  const [, change] = useLook()
+  const { stretches, label, levelName, supports, residual } = view
+  const foot = stretches.reduce((sum, stretch) => sum + stretch.foot, 0)
+  return (
+    <Section title="Down its length" aside={<TableOut name={`wall ${label}`} rows={() => tableOf(view, format)} />}>
+      <WideTable aria-label={`Stretches of wall ${label}`}>
+        <Heads words={['stretch', 'from – to', `of level ${levelName}`, 'at its foot', 'per length']} />
+        <tbody>
+          {stretches.map((stretch, k) => (
+            <tr key={stretch.expandedId} onClick={() => change({ picked: [stretch.expandedId] })}>
+              <th>{stretch.label}</th>
+              <td>
+                {formatValue(stretch.s0, 'length', format)} – {formatQuantity(stretch.s1, 'length', format)}
+              </td>
+              <td>
+                <Value value={supports[k]?.reaction ?? 0} quantity="force" strong={false} />
+              </td>
+              <td>
+                <Value value={stretch.foot} quantity="force" address={`column:${stretch.expandedId}:${caseId}`} />
+              </td>
+              <td>
+                <Value value={stretch.foot / (stretch.s1 - stretch.s0)} quantity="lineLoad" strong={false} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </WideTable>
+      <Line reference="sum" result={<Value value={foot} quantity="force" />}>
+        at its foot, with what stands on it and its own weight
+      </Line>
+      <Line reference="audit" result={<Value value={Math.abs(residual) < 1e-3 ? 0 : residual} quantity="force" />}>
+        force left over
+      </Line>
+      <Note>Each stretch takes what stands on it, even over its length; a force between two of them is halved.</Note>
+    </Section>
+  )
+}
+
+const tableOf = (
+  { stretches, supports, levelName }: MemberView,
+  format: NumberFormat,
+): readonly (readonly string[])[] => {
+  const [length, force, perLength] = [unitOf('length', format), unitOf('force', format), unitOf('lineLoad', format)]
+  return [
+    [
+      'stretch',
+      `from, ${length}`,
+      `to, ${length}`,
+      `of level ${levelName}, ${force}`,
+      `at its foot, ${force}`,
+      `per length, ${perLength}`,
+    ],
+    ...stretches.map(({ label, s0, s1, foot }, k) => [
+      label,
+      formatValue(s0, 'length', format),
+      formatValue(s1, 'length', format),
+      formatValue(supports[k]?.reaction ?? 0, 'force', format),
+      formatValue(foot, 'force', format),
+      formatValue(foot / (s1 - s0), 'lineLoad', format),
+    ]),
+  ]
+}
