@@ -51,6 +51,7 @@ function rundownOf(floors: readonly FloorState[], intensities: readonly Float64A
         columnWeights,
         feetAbove,
         landings,
+        onSlab: null,
         ending: [],
       })
       kept = next

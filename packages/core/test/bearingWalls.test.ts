@@ -241,6 +241,30 @@ describe('walls over one another', () => {
     expect(found).toEqual([7500, 7500, 7500, 7500, 15_000, 15_000])
   })
 
+  test('hand: a wall in the middle of a slab goes to both beams that the slab spans between', () => {
+    const slab = (building: Building, lower: Layout) => {
+      for (const at of rectangle(0, -2, 6, 2)) building.column(lower, at)
+      building.beam(lower, [0, -2], [6, -2])
+      building.beam(lower, [0, 2], [6, 2])
+      building.panel(lower, rectangle(0, -2, 6, 2))
+    }
+    const { state, typed } = twoStoreys(line, slab)
+    expect([...feet(state, 0, typed).values()].map(Math.round)).toEqual([15_000, 15_000, 15_000, 15_000])
+    expect(balanceOf(state, typed)).toMatchObject({ atSupports: near(60_000), notCarried: near(0) })
+    expect(concernsOf(state).filter(({ code }) => code === 'column.unsupported')).toEqual([])
+    // what lands on a beam says where it comes from, half of the 10 kN of each of six stretches, in the middle of each
+    const [floor] = state.floors
+    const beam = floor?.operator.plan.frame.beams[0]?.member.id ?? ''
+    const view = ask(state, { kind: 'member', expandedId: expanded(beam, floor?.level.id ?? ''), caseId: typed })
+    expect(view?.lands.map(({ kind, force }) => [kind, Math.round(force)])).toEqual(Array(6).fill(['column', 5000]))
+    expect(view?.lands.map(({ at }) => at).sort()).toEqual([0.5, 1.5, 2.5, 3.5, 4.5, 5.5].map(near))
+    expect(Math.abs(view?.residual ?? NaN)).toBeLessThan(1e-6)
+    const upper = state.floors[1]
+    const stretch = upper?.operator.plan.frame.columns[2]?.member.id ?? ''
+    const strip = ask(state, { kind: 'column', expandedId: expanded(stretch, upper?.level.id ?? ''), caseId: typed })
+    expect(strip?.standsOn).toBe('slab')
+  })
+
   test('an end that hangs over nothing is not carried, and is named', () => {
     const { state, typed } = twoStoreys(line, (building, lower) => {
       wall(

@@ -161,7 +161,7 @@ const triggers: readonly Trigger[] = [
   {
     code: 'bearingWall.no-rectangle',
     make: storeyWith(({ building, layout }) => building.member(layout, 'wall', line([0, 0], [6, 0]))),
-    says: /^Bearing wall B1 has the section own 300, so it is 150 mm thick\. Give it a rectangle as wide as the wall is thick\.$/,
+    says: /^Bearing wall B5 has the section own 300, so it is 150 mm thick\. Give it a rectangle as wide as the wall is thick\.$/,
   },
   {
     code: 'stiffElement.no-section',

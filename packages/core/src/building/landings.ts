@@ -49,6 +49,17 @@ export function standFeet(above: FramePlan, below: FramePlan): FootPlan {
 
 const placesOf = ({ at, stretch }: Column): readonly Point[] => (stretch ? [stretch.a, stretch.b] : [at])
 
+/** Stretches of walls that find no member under them, but a slab: it takes them. */
+export const stretchesOnSlab = (
+  above: FramePlan,
+  { unsupported }: FootPlan,
+  panels: readonly PanelPlan[],
+): readonly number[] =>
+  unsupported.filter((row) => {
+    const column = above.columns[row]
+    return column?.stretch !== undefined && panels.some(({ net }) => touches(net, column.at))
+  })
+
 /** Columns that find nothing under them and no floor either: they go on down through the level (a hall beside it, a void). */
 export function passingColumns(
   above: FramePlan,

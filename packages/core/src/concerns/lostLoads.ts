@@ -2,6 +2,7 @@ import { isConstruction, isHorizontal } from '../actions/cases'
 import { strandedAt } from '../derivation/balance'
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorIn } from '../derivation/floorQueries'
+import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
 import type { Concern } from '../outcome/outcome'
@@ -44,11 +45,26 @@ export function lostLoads(state: ProjectState): readonly Concern[] {
   })
 }
 
-/** Columns that stand on nothing, with all that they carry. */
+/** The part of each foot on a slab that the slab cannot hand on, by its row. */
+function lostOnSlab(below: FloorState | undefined): ReadonlyMap<number, number> {
+  const { rows = [], shared } = below?.onSlab ?? {}
+  const lost = rows.map((row, k) => [row, shared?.notCarried[k] ?? 0] as const)
+  return new Map(lost.filter(([, part]) => part > rounding))
+}
+
+/** What rounding leaves of a part. */
+const rounding = 1e-9
+
+/** Columns that stand on nothing, and stretches of wall on a slab that nothing carries, with all that they bring. */
 export function strandedColumns(state: ProjectState): readonly Concern[] {
   return state.floors.flatMap((floor, index) => {
-    const rows = state.floors[index - 1]?.feetAbove?.unsupported ?? []
-    const force = gravityCases(state).reduce((sum, id) => sum + strandedAt(state, index, id), 0)
+    const onSlab = lostOnSlab(state.floors[index - 1])
+    const rows = [...(state.floors[index - 1]?.feetAbove?.unsupported ?? []), ...onSlab.keys()].sort((a, b) => a - b)
+    const force = gravityCases(state).reduce((sum, id) => {
+      const at = readCase(state, id)
+      const lost = [...onSlab].reduce((total, [row, part]) => total + part * at(floor.rundown.feet, row), 0)
+      return sum + strandedAt(state, index, id) + lost
+    }, 0)
     const ids = rows.flatMap((row) => floor.operator.plan.frame.columns[row]?.member.id ?? [])
     if (ids.length === 0) return []
     const labels = ids.map((id) => labelOf(state.document, id)).join(', ')

@@ -2,13 +2,18 @@ import { selfWeight } from '../actions/cases'
 import type { KeyLoads } from '../actions/keyLoads'
 import type { Floor } from '../building/floors'
 import type { Column, FramePlan } from '../building/frame'
-import { passingColumns, standFeet, type FootPlan } from '../building/landings'
+import { passingColumns, standFeet, stretchesOnSlab, type FootPlan } from '../building/landings'
 import { columnLength } from '../building/slopes'
 import type { Document } from '../document/document'
 import type { Level } from '../document/recordKinds'
 import type { SlopeShape } from '../document/shapes'
-import { floorRundown, takeColumns, type FloorRundown } from '../rundown/floorRundown'
-import type { LayoutOperator } from '../rundown/operator'
+import { floorRundown, takeColumns, type FeetOnSlab, type FloorRundown } from '../rundown/floorRundown'
+import { sharedOut, type LayoutOperator } from '../rundown/operator'
+import { distance } from '../geometry/segment'
+import { present } from '../outcome/assert'
+import { sumOfShares, type Share } from '../sharing/share'
+import type { LineShare } from './layouts'
+import type { Shares } from './panelShares'
 import type { Standard } from '../standards/layer'
 import { columnsOf, type Columns } from './cells'
 import { ceilingStage, reachPast, wallLoadsStage, type Ceiling, type WallLoads } from './heads'
@@ -33,6 +38,8 @@ export interface FloorState {
   readonly rundown: FloorRundown
   /** How the columns of the floor above stand on this floor; null at the top. */
   readonly feetAbove: FootPlan | null
+  /** The stretches of walls among them that the slab takes. */
+  readonly onSlab: FeetOnSlab | null
 }
 
 const feetStage = stage('feet', (above: FramePlan, below: FramePlan): FootPlan => standFeet(above, below))
@@ -47,6 +54,19 @@ const passingStage = stage('passing', (operator: LayoutOperator, passing: readon
     ...withPassing(operator),
     variants: new Map([...operator.variants].map(([action, variant]) => [action, withPassing(variant)])),
   }
+})
+
+const onSlabStage = stage(
+  'onSlab',
+  (frame: FramePlan, rows: readonly number[], shares: readonly Share[]): FeetOnSlab => ({
+    rows,
+    shared: sharedOut(frame, shares),
+  }),
+)
+
+const heldStage = stage('feetHeld', (feet: FootPlan, rows: readonly number[]): FootPlan => {
+  const held = new Set(rows)
+  return { ...feet, unsupported: feet.unsupported.filter((row) => !held.has(row)) }
 })
 
 const passingWeightsStage = stage(
@@ -72,6 +92,7 @@ const rundownStage = stage(
     { count: columns, ending, ofActions }: Pick<Columns, 'count' | 'ending' | 'ofActions'>,
     above: FloorRundown | null,
     feet: FootPlan | null,
+    onSlab: FeetOnSlab | null,
   ): FloorRundown => {
     const standing = operator.plan.frame.columns
     const columnWeights = new Float64Array(standing.length * columns)
@@ -85,6 +106,7 @@ const rundownStage = stage(
       columnWeights,
       feetAbove: above?.feet ?? new Float64Array(0),
       landings: feet?.landings ?? [],
+      onSlab,
       ending,
     }
     const rundown = floorRundown(operator, input)
@@ -97,12 +119,18 @@ const rundownStage = stage(
   ({ reactions, beamTotals, tops }) => 8 * (reactions.length + beamTotals.length + 2 * tops.length),
 )
 
+/** Layouts solved, by their id. */
+interface Solved {
+  readonly operators: ReadonlyMap<string, LayoutOperator>
+  readonly lineShares: ReadonlyMap<string, LineShare>
+}
+
 /** Every carrying floor from the roof down, since each stands on what is below; answered bottom first. */
 export function deriveFloors(
   memo: Memo,
   document: Document,
   levels: readonly Floor[],
-  operators: ReadonlyMap<string, LayoutOperator>,
+  { operators, lineShares }: Solved,
   keys: ReadonlyMap<string, KeyLoads>,
   caseIds: readonly string[],
   standard: Standard,
@@ -114,7 +142,9 @@ export function deriveFloors(
     const layout = loads.get(floor.layoutId ?? '')
     if (!layout) continue
     const below = loads.get(levels[floor.below ?? -1]?.layoutId ?? '')
-    const state: FloorState = floorState(memo, floor, layout, aboves, below?.operator.plan.slopes ?? [], caseIds)
+    const slopesBelow = below?.operator.plan.slopes ?? []
+    const lineShare = lineShares.get(floor.layoutId ?? '')
+    const state: FloorState = floorState(memo, floor, { layout, lineShare }, aboves, slopesBelow, caseIds)
     states.unshift(state)
     aboves.unshift({ state, layout })
   }
@@ -129,15 +159,22 @@ interface Above {
 function floorState(
   memo: Memo,
   floor: Floor,
-  { operator, runs, wallBuildUps, weights, keys, keyOf, typed }: LayoutLoads,
+  { layout, lineShare }: { readonly layout: LayoutLoads; readonly lineShare: LineShare | undefined },
   aboves: readonly Above[],
   slopesBelow: readonly SlopeShape[],
   caseIds: readonly string[],
 ): FloorState {
+  const { operator, runs, wallBuildUps, weights, keys, keyOf, typed } = layout
   const { level, storeyHeight } = floor
   const [above] = aboves
   const walls = memo.get(wallLoadsStage, operator, runs, wallBuildUps, ceilings(memo, floor, operator, aboves))
-  const { passing, standing, carried, feetAbove } = passThrough(memo, operator, weights, above?.state)
+  const { passing, standing, carried, feetAbove, onSlab } = passThrough(
+    memo,
+    operator,
+    weights,
+    above?.state,
+    lineShare,
+  )
   const intensities = memo.get(intensityStage, operator, keys, keyOf, weights, walls, typed, caseIds)
   const { count, ending, ofActions } = columnsOf(caseIds)
   const rundown = memo.get(
@@ -151,6 +188,7 @@ function floorState(
     { count, ending, ofActions: ofActions.filter(([action]) => operator.variants.has(action)) },
     above?.state.rundown ?? null,
     feetAbove,
+    onSlab,
   )
   return {
     floor,
@@ -163,6 +201,7 @@ function floorState(
     weights: carried,
     rundown,
     feetAbove,
+    onSlab,
   }
 }
 
@@ -184,18 +223,42 @@ function ceilings(
   return found
 }
 
-function passThrough(memo: Memo, operator: LayoutOperator, weights: OwnWeights, above: FloorState | undefined) {
+function passThrough(
+  memo: Memo,
+  operator: LayoutOperator,
+  weights: OwnWeights,
+  above: FloorState | undefined,
+  lineShare: LineShare | undefined,
+) {
   const { frame, panels } = operator.plan
-  if (!above) return { passing: 0, standing: operator, carried: weights, feetAbove: null }
+  if (!above) return { passing: 0, standing: operator, carried: weights, feetAbove: null, onSlab: null }
   const upper = above.operator.plan.frame
   const feet = memo.get(feetStage, upper, frame)
   const passing = passingColumns(upper, feet, panels)
-  if (passing.length === 0) return { passing: 0, standing: operator, carried: weights, feetAbove: feet }
-  const standing = memo.get(passingStage, operator, passing)
+  const standing = passing.length === 0 ? operator : memo.get(passingStage, operator, passing)
+  const through = passing.length === 0 ? feet : memo.get(feetStage, upper, standing.plan.frame)
+  const rows = lineShare ? stretchesOnSlab(upper, through, panels) : []
+  const carried = passing.length === 0 ? weights : memo.get(passingWeightsStage, weights, above.weights, passing)
+  if (rows.length === 0 || !lineShare)
+    return { passing: passing.length, standing, carried, feetAbove: through, onSlab: null }
+  const shares = rows.map((row) => perForce(memo, upper.columns[row], lineShare))
   return {
     passing: passing.length,
     standing,
-    carried: memo.get(passingWeightsStage, weights, above.weights, passing),
-    feetAbove: memo.get(feetStage, upper, standing.plan.frame),
+    carried,
+    feetAbove: memo.get(heldStage, through, rows),
+    onSlab: memo.get(onSlabStage, standing.plan.frame, rows, shares),
   }
+}
+
+const stretchShareStage = stage('stretchShare', ({ shares: [share] }: Shares, length: number): Share => {
+  const ofLine = present(share, 'the one share')
+  return sumOfShares({ ...ofLine, applied: 1 }, [[ofLine, 1 / length]])
+})
+
+/** How the slab shares one newton that is spread evenly over a stretch. */
+function perForce(memo: Memo, column: Column | undefined, lineShare: LineShare): Share {
+  const { a, b } = present(column?.stretch, 'a stretch')
+  const length = distance(a, b)
+  return memo.get(stretchShareStage, lineShare({ index: 0, a, b, length }), length)
 }

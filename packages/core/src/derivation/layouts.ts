@@ -110,12 +110,21 @@ const operatorStage = stage(
   ({ toSupports, plan }) => 12 * toSupports.index.length + 300 * plan.sources.length,
 )
 
-/** The operator of every layout that stands on a level, by the layout's id. */
-export function deriveOperators(
+/** How a line that stands on a layout is shared, one unit of load to its length. */
+export type LineShare = (segment: WallSegment) => Shares
+
+/** What is solved of a layout. */
+export interface SolvedLayout {
+  readonly operator: LayoutOperator
+  readonly lineShare: LineShare
+}
+
+/** Every layout that stands on a level, solved, by its id. */
+export function deriveLayouts(
   memo: Memo,
   document: Document,
   layoutIds: readonly string[],
-): ReadonlyMap<string, LayoutOperator> {
+): ReadonlyMap<string, SolvedLayout> {
   const grouped = {
     members: byLayout(recordsOf(document, 'member')),
     panels: byLayout(recordsOf(document, 'panel')),
@@ -133,7 +142,7 @@ export function deriveOperators(
   return new Map(
     layoutIds.map((id) => [
       id,
-      operatorOf(
+      solvedOf(
         memo,
         id,
         {
@@ -185,17 +194,15 @@ interface LayoutShapes extends Stock {
 }
 
 /** Of each layout the last shapes and what came of them: the same objects again need not be looked through. */
-const lastOf = once<Memo, Map<string, { shapes: LayoutShapes; limits: Limits; operator: LayoutOperator }>>(
-  () => new Map(),
-)
+const lastOf = once<Memo, Map<string, { shapes: LayoutShapes; limits: Limits; solved: SolvedLayout }>>(() => new Map())
 
-function operatorOf(memo: Memo, layoutId: string, shapes: LayoutShapes, limits: Limits): LayoutOperator {
+function solvedOf(memo: Memo, layoutId: string, shapes: LayoutShapes, limits: Limits): SolvedLayout {
   const known = lastOf(memo)
   const last = known.get(layoutId)
-  if (last && sameLimits(last.limits, limits) && sameShapes(last.shapes, shapes)) return last.operator
-  const operator = withVariants(memo, shapes, limits)
-  known.set(layoutId, { shapes, limits, operator })
-  return operator
+  if (last && sameLimits(last.limits, limits) && sameShapes(last.shapes, shapes)) return last.solved
+  const solved = withVariants(memo, shapes, limits)
+  known.set(layoutId, { shapes, limits, solved })
+  return solved
 }
 
 function forgetOthers(memo: Memo, layoutIds: readonly string[]): void {
@@ -220,14 +227,14 @@ const variantsStage = stage(
 )
 
 /** The operator for all actions, and one for each action of which some members take no load. */
-function withVariants(memo: Memo, shapes: LayoutShapes, limits: Limits): LayoutOperator {
-  const operator = deriveOperator(memo, shapes, limits)
+function withVariants(memo: Memo, shapes: LayoutShapes, limits: Limits): SolvedLayout {
+  const solved = solve(memo, shapes, limits)
   const actions = [...new Set(shapes.members.flatMap(({ sparedActions }) => sparedActions))].sort()
-  if (actions.length === 0) return operator
-  const operators = actions.map((action) =>
-    deriveOperator(memo, { ...shapes, members: shapes.members.map(sparing(action)) }, limits),
+  if (actions.length === 0) return solved
+  const operators = actions.map(
+    (action) => solve(memo, { ...shapes, members: shapes.members.map(sparing(action)) }, limits).operator,
   )
-  return memo.get(variantsStage, operator, actions, operators)
+  return { ...solved, operator: memo.get(variantsStage, solved.operator, actions, operators) }
 }
 
 const sparing = (action: MemberShape['sparedActions'][number]) => (member: MemberShape) =>
@@ -235,7 +242,7 @@ const sparing = (action: MemberShape['sparedActions'][number]) => (member: Membe
 
 const takingNone = once((member: MemberShape): MemberShape => Object.freeze({ ...member, takesLoad: false }))
 
-function deriveOperator(memo: Memo, shapes: LayoutShapes, limits: Limits): LayoutOperator {
+function solve(memo: Memo, shapes: LayoutShapes, limits: Limits): SolvedLayout {
   const frame = memo.get(frameStage, shapes.members)
   const plans = plansOf(memo, shapes)
   const { panelShare, lineShare, forceShare } = sharingOf(memo, shapes, frame, plans, limits)
@@ -245,7 +252,8 @@ function deriveOperator(memo: Memo, shapes: LayoutShapes, limits: Limits): Layou
   const panelShares = plans.map(panelShare)
   const wallShares = walls.map(({ segment }) => lineShare(segment))
   const typed = typedSources(shapes, lineShare, forceShare)
-  return memo.get(operatorStage, frame, plans, panelShares, walls, wallShares, typed, shapes.slopes)
+  const operator = memo.get(operatorStage, frame, plans, panelShares, walls, wallShares, typed, shapes.slopes)
+  return { operator, lineShare }
 }
 
 /** Panels, with the openings, patches and slopes that lie over each. */

@@ -13,7 +13,7 @@ import type { Standard } from '../standards/layer'
 import { deriveWind, extentOf } from './climate'
 import { deriveFloors, type FloorState } from './floorStates'
 import { keysInUse } from './layoutLoads'
-import { deriveOperators } from './layouts'
+import { deriveLayouts } from './layouts'
 import { casesStage, deriveKeys } from './loads'
 import type { Memo } from './memo'
 import { stage } from './stage'
@@ -54,7 +54,8 @@ export function deriveProject(memo: Memo, document: Document): ProjectState {
   const [basis] = recordsOf(document, 'basis')
   const standard = memo.get(standardStage, basis?.family ?? 'EN', recordsOf(document, 'layer'))
   const levels = memo.get(levelsStage, recordsOf(document, 'level'), recordsOf(document, 'levelRange')).floors
-  const operators = deriveOperators(memo, document, layoutsInUse(levels))
+  const solved = deriveLayouts(memo, document, layoutsInUse(levels))
+  const operators = new Map([...solved].map(([id, { operator }]) => [id, operator]))
   const keys = deriveKeys(memo, document, standard)
   const [part] = recordsOf(document, 'buildingPart')
   const extent = extentOf(levels, operators, part, basis?.ground ?? 0)
@@ -65,7 +66,8 @@ export function deriveProject(memo: Memo, document: Document): ProjectState {
     barriers: recordsOf(document, 'barrier').some(({ layout }) => operators.has(layout)),
     lateral: recordsOf(document, 'storeyForces').map(({ id, name }) => ({ id, name })),
   })
-  const floors = deriveFloors(memo, document, levels, operators, keys, caseIds, standard)
+  const lineShares = new Map([...solved].map(([id, { lineShare }]) => [id, lineShare]))
+  const floors = deriveFloors(memo, document, levels, { operators, lineShares }, keys, caseIds, standard)
   return { document, basis, part, standard, levels, floors, keys, actions, caseIds, wind, extent }
 }
 

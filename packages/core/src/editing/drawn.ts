@@ -232,16 +232,9 @@ function drawMember(
   })
 }
 
-/** A rectangle as wide as the wall is thick, and a material as the walls before it have; the heaviest that is no metal where there is none. */
 function drawBearingWall(points: readonly Point[], base: Base, { document, random, closed }: Ground): Made {
-  const alike = recordsOf(document, 'member').filter(({ role }) => role === 'wall')
-  const rectangle = recordsOf(document, 'section').find(({ shape }) => shape === 'rectangle')
-  const [material] = recordsOf(document, 'material')
-    .filter(({ unitWeight }) => unitWeight < lightestMetal)
-    .sort((p, q) => q.unitWeight - p.unitWeight)
-  const stock = alike.length > 0 ? usualStock(document, alike) : null
-  const [section, of] = [stock?.section ?? rectangle?.id, stock?.material ?? material?.id]
-  if (!section || !of)
+  const stock = stockOfWalls(document)
+  if (!stock)
     return problem(
       'A bearing wall has a rectangle as its section, as wide as it is thick, and a material. Add them first, such as “rectangle 240 x 1000”.',
     )
@@ -252,10 +245,20 @@ function drawBearingWall(points: readonly Point[], base: Base, { document, rando
     ...base,
     role: 'wall',
     path: closed && start && points.length > 2 ? [...points, start] : points,
-    section,
-    material: of,
+    ...stock,
     ...simpleMember,
   })
+}
+
+/** As walls before it have; else the first rectangle, as wide as the wall is thick, and the heaviest material that is no metal. */
+function stockOfWalls(document: Document): Pick<Member, 'section' | 'material'> | null {
+  const alike = recordsOf(document, 'member').filter(({ role }) => role === 'wall')
+  if (alike.length > 0) return usualStock(document, alike)
+  const rectangle = recordsOf(document, 'section').find(({ shape }) => shape === 'rectangle')
+  const [material] = recordsOf(document, 'material')
+    .filter(({ unitWeight }) => unitWeight < lightestMetal)
+    .sort((p, q) => q.unitWeight - p.unitWeight)
+  return rectangle && material ? { section: rectangle.id, material: material.id } : null
 }
 
 /** Aluminium is the lightest metal that is built with, 27 kN/m³ (EN 1991-1-1, table A.4). */

@@ -45,7 +45,7 @@ export interface ColumnView {
   /** Beams and panels of the picked level that feed it. */
   readonly feeding: Feeding
   /** The lowest length stands on the base (a reaction), or on something else. */
-  readonly standsOn: 'base' | 'beam' | 'nothing'
+  readonly standsOn: 'base' | 'beam' | 'slab' | 'nothing'
 }
 
 export function columnView(state: ProjectState, expandedId: string, caseId: string): ColumnView | null {
@@ -84,6 +84,7 @@ function lengthOfStretch({ floor, row }: Place): number | null {
 function footing(state: ProjectState, lowest: Place | undefined): ColumnView['standsOn'] {
   const below = lowest && floorBelow(state, lowest.floor)
   if (!below) return 'base'
+  if (below.onSlab?.rows.includes(lowest.row)) return 'slab'
   return below.feetAbove?.landings.some(({ row }) => row === lowest.row) ? 'beam' : 'nothing'
 }
 

@@ -1,6 +1,7 @@
 import { buildUps, constructionPermanent, isConstruction, isPartitionCase, selfWeight } from '../actions/cases'
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorAbove, floorIn, keyOfRegion, lengthOfColumn, type Place } from '../derivation/floorQueries'
+import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, panelOf } from '../document/labels'
 import type { SparseRows } from '../rundown/operator'
@@ -156,18 +157,16 @@ export function columnsStandingOn(
 ): readonly PathRow[] {
   const read = readCase(state, caseId)
   const above = floorAbove(state, floor)
-  return (floor.feetAbove?.landings ?? []).flatMap(({ row: foot, on, index, s, part }): PathRow[] => {
-    const member = above?.operator.plan.frame.columns[foot]?.member
-    if (!above || !member || on !== target || index !== row) return []
-    const force = part * read(above.rundown.feet, foot)
+  if (!above) return []
+  const rowOf = (foot: number, part: number, at: number | null): PathRow[] => {
+    const member = above.operator.plan.frame.columns[foot]?.member
+    if (!member || part === 0) return []
     const expandedId = expandedAt(above, member.id)
-    const label = labelOf(state.document, member.id)
-    const at = target === 'beam' ? s : null
     return [
       {
         kind: 'column',
-        label,
-        force,
+        label: labelOf(state.document, member.id),
+        force: part * read(above.rundown.feet, foot),
         intensity: null,
         part: null,
         at,
@@ -176,7 +175,44 @@ export function columnsStandingOn(
         expandedId,
       },
     ]
+  }
+  const standing = (floor.feetAbove?.landings ?? []).flatMap(({ row: foot, on, index, s, part }) =>
+    on === target && index === row ? rowOf(foot, part, target === 'beam' ? s : null) : [],
+  )
+  return [...standing, ...throughSlab(floor, target, row).flatMap(({ foot, part, at }) => rowOf(foot, part, at))]
+}
+
+interface ThroughSlab {
+  readonly foot: number
+  readonly part: number
+  readonly at: number | null
+}
+
+/** Feet on the slab that it hands to a beam, in the middle of what the beam takes of each, or to a column. */
+function throughSlab({ onSlab, operator }: FloorState, target: 'beam' | 'column', row: number): readonly ThroughSlab[] {
+  if (!onSlab) return []
+  const { rows, shared } = onSlab
+  const beam = target === 'beam' ? operator.plan.frame.beams[row] : undefined
+  return rows.map((foot, k): ThroughSlab => {
+    const part = rowSum(target === 'beam' ? shared.toBeams : shared.toColumns, k, row, row + 1)
+    if (!beam || part === 0) return { foot, part, at: null }
+    const first = shared.firstSupport[row] ?? 0
+    const moment = beam.supports.reduce(
+      (sum, { s }, i) => sum + s * rowSum(shared.toSupports, k, first + i, first + i + 1),
+      0,
+    )
+    return { foot, part, at: moment / part }
   })
+}
+
+/** The sum of the entries of a sparse row from one index to before another. */
+function rowSum({ start, index, value }: SparseRows, k: number, from: number, to: number): number {
+  let sum = 0
+  for (let e = start[k] ?? 0; e < (start[k + 1] ?? 0); e++) {
+    const at = index[e] ?? -1
+    if (at >= from && at < to) sum += value[e] ?? 0
+  }
+  return sum
 }
 
 /** What enters a column length: the column above, the beams that end on it, its own weight. */

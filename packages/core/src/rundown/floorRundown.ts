@@ -1,7 +1,7 @@
 import type { Landing } from '../building/landings'
 import { present } from '../outcome/assert'
 import { pointReactions } from './beamStatics'
-import { takenOf, type LayoutOperator, type SparseRows } from './operator'
+import { takenOf, type LayoutOperator, type SharedOut, type SparseRows } from './operator'
 
 /** Results of one floor. Every block is row by row with `columns` values: the cases, then the floor area. */
 export interface FloorRundown {
@@ -25,8 +25,17 @@ export interface FloorInput {
   readonly columnWeights: Float64Array
   readonly feetAbove: Float64Array
   readonly landings: readonly Landing[]
+  readonly onSlab: FeetOnSlab | null
   /** Columns of the blocks that do not go on where a column stands on a beam. */
   readonly ending: readonly number[]
+}
+
+/** Feet from above that stand on the slab, which hands them to the frame as it shares a line there. */
+export interface FeetOnSlab {
+  /** Rows of the feet above. */
+  readonly rows: readonly number[]
+  /** How the slab shares one unit of force of each, in their order. */
+  readonly shared: SharedOut
 }
 
 /** One floor for all cases at once, in arrays of its own. */
@@ -55,6 +64,7 @@ export function rundownInto(out: FloorRundown, operator: LayoutOperator, input: 
   applySources(operator, input.intensities, out)
   const stuck = new Set(frame.loop)
   for (const landing of input.landings) land(operator, stuck, landing, input, out)
+  if (input.onSlab) standOnSlab(input.onSlab, input, out)
   for (const index of frame.order) handOn(operator, stuck, index, out)
   weighColumns(input.columnWeights, out)
   return out
@@ -115,6 +125,25 @@ function land(
   const foot = feetAbove.slice(row * columns, (row + 1) * columns).map((force) => force * part)
   for (const column of ending) foot[column] = 0
   pointOnBeam(operator, stuck, index, s, foot, 0, out)
+}
+
+/** Feet that stand on the slab, by its shares; like those on beams they leave what ends there. */
+function standOnSlab(
+  { rows, shared }: FeetOnSlab,
+  { feetAbove, ending, columns }: FloorInput,
+  out: FloorRundown,
+): void {
+  const feet = new Float64Array(rows.length * columns)
+  rows.forEach((row, k) => {
+    feet.set(feetAbove.subarray(row * columns, (row + 1) * columns), k * columns)
+    for (const column of ending) feet[k * columns + column] = 0
+  })
+  rows.forEach((_, k) => {
+    applyRow(shared.toSupports, k, feet, out.reactions, columns)
+    applyRow(shared.toBeams, k, feet, out.beamTotals, columns)
+    applyRow(shared.toColumns, k, feet, out.tops, columns)
+    addRow(out.notCarried, 0, feet, k, shared.notCarried[k] ?? 0, columns)
+  })
 }
 
 /** A beam gives each reaction to what is under it; on a beam this is a point load for that beam's own supports. */

@@ -1,4 +1,4 @@
-import type { Beam } from '../building/frame'
+import type { Beam, FramePlan } from '../building/frame'
 import { present } from '../outcome/assert'
 import type { Share } from '../sharing/share'
 import { lineReactions, pointReactions } from './beamStatics'
@@ -11,37 +11,50 @@ export interface SparseRows {
   readonly value: Float64Array
 }
 
-/** How one layout hands its sources to its beams and to the supports of its beams; solved once, it serves every case. */
-export interface LayoutOperator {
-  readonly plan: LayoutPlan
+/** How shares reach a frame; one row of each block for one share. */
+export interface SharedOut {
   /** First support row of each beam; one more entry at the end. */
   readonly firstSupport: Int32Array
   readonly supportCount: number
-  /** Row by source: reaction at each support, as if the beam carried the source alone. */
+  /** Row by share: reaction at each support, as if the beam carried the share alone. */
   readonly toSupports: SparseRows
-  /** Row by source: force on each beam. */
+  /** Row by share: force on each beam. */
   readonly toBeams: SparseRows
-  /** Row by source: force at the top of each column that takes it without a beam. */
+  /** Row by share: force at the top of each column that takes it without a beam. */
   readonly toColumns: SparseRows
-  /** Per unit of each source: what met no support, or a beam that cannot stand. */
+  /** Per unit of each share: what met no support, or a beam that cannot stand. */
   readonly notCarried: Float64Array
   readonly applied: Float64Array
+}
+
+/** How one layout hands its sources to its beams and to the supports of its beams; solved once, it serves every case. Rows by source. */
+export interface LayoutOperator extends SharedOut {
+  readonly plan: LayoutPlan
   /** By action, where members take no load of it: the same frame, panels and sources, otherwise shared. */
   readonly variants: ReadonlyMap<string, LayoutOperator>
 }
 
 export const noVariants: ReadonlyMap<string, LayoutOperator> = new Map()
 
-export function layoutOperator(plan: LayoutPlan): LayoutOperator {
-  const { beams, columns, loop } = plan.frame
+export const layoutOperator = (plan: LayoutPlan): LayoutOperator => ({
+  plan,
+  ...sharedOut(
+    plan.frame,
+    plan.sources.map(({ share }) => share),
+  ),
+  variants: noVariants,
+})
+
+/** Hands shares to the beams and columns of a frame. */
+export function sharedOut({ beams, columns, loop }: FramePlan, shares: readonly Share[]): SharedOut {
   const stuck = new Set(loop)
   const beamAt = new Map(beams.map(({ member }, i) => [member.id as string, i]))
   const columnAt = new Map(columns.map(({ member }, i) => [member.id as string, i]))
   const firstSupport = new Int32Array(beams.length + 1)
   beams.forEach(({ supports }, i) => (firstSupport[i + 1] = (firstSupport[i] ?? 0) + supports.length))
   const [toSupports, toBeams, toColumns] = [rowsBuilder(), rowsBuilder(), rowsBuilder()]
-  const notCarried = new Float64Array(plan.sources.length)
-  plan.sources.forEach(({ share }, i) => {
+  const notCarried = new Float64Array(shares.length)
+  shares.forEach((share, i) => {
     let lost = share.notCarried
     for (const [index, { force, reactions }] of forcesByBeam(share, beams, beamAt)) {
       toBeams.put(index, force)
@@ -56,15 +69,13 @@ export function layoutOperator(plan: LayoutPlan): LayoutOperator {
     toColumns.end()
   })
   return {
-    plan,
     firstSupport,
     supportCount: firstSupport[beams.length] ?? 0,
     toSupports: toSupports.rows(),
     toBeams: toBeams.rows(),
     toColumns: toColumns.rows(),
     notCarried,
-    applied: Float64Array.from(plan.sources, ({ share }) => share.applied),
-    variants: noVariants,
+    applied: Float64Array.from(shares, ({ applied }) => applied),
   }
 }
 

@@ -162,7 +162,12 @@ function AreaCheck({ view, caseId }: { readonly view: ColumnView; readonly caseI
   )
 }
 
-const footings = { base: 'stands on the base', beam: 'stands on a beam', nothing: 'stands on nothing' } as const
+const footings = {
+  base: 'stands on the base',
+  beam: 'stands on a beam',
+  slab: 'stands on the slab',
+  nothing: 'stands on nothing',
+} as const
 const references: Readonly<Record<PathRow['kind'], string>> = {
   ...sourceNames,
   ownWeight: 'A · γ · l',

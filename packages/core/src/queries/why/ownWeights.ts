@@ -24,13 +24,22 @@ export function weightOfMember(state: ProjectState, address: string): Traced | n
   const [section, material] = [sectionAt(document, member.section), document.records.get(member.material)]
   if (!section || material?.kind !== 'material') return null
   const gamma = given('γ', 'unitWeight', material.unitWeight, withSource(material))
-  if (member.kind === 'member' && member.role === 'wall') {
-    const { s0, s1 } = stretchesOf(legsOf(member.path))[stretch ?? 0] ?? { s0: 0, s1: 0 }
-    const t = given('t', 'smallLength', section.width, withSource(section))
-    return stretchWeight({ t, l: given('l', 'length', s1 - s0, 'of the stretch'), gamma })
-  }
-  if (member.kind === 'member' && member.truss) return weightOfTruss(state, member, section, gamma)
+  if (member.kind === 'strut') return memberWeight({ A: areaOf('A', section), gamma })
+  if (member.role === 'wall') return weightOfStretch(member, stretch ?? 0, section, gamma)
+  if (member.truss) return weightOfTruss(state, member, section, gamma)
   return memberWeight({ A: areaOf('A', section), gamma })
+}
+
+function weightOfStretch(
+  { path }: Member,
+  stretch: number,
+  section: Section,
+  gamma: Traced<'unitWeight'>,
+): Traced | null {
+  const found = stretchesOf(legsOf(path))[stretch]
+  if (!found) return null
+  const t = given('t', 'smallLength', section.width, withSource(section))
+  return stretchWeight({ t, l: given('l', 'length', found.s1 - found.s0, 'of the stretch'), gamma })
 }
 
 function weightOfTruss(
