@@ -58,14 +58,21 @@ const rounding = 1e-9
 /** Columns that stand on nothing, and stretches of wall on a slab that nothing carries, with all that they bring. */
 export function strandedColumns(state: ProjectState): readonly Concern[] {
   return state.floors.flatMap((floor, index) => {
-    const onSlab = lostOnSlab(state.floors[index - 1])
-    const rows = [...(state.floors[index - 1]?.feetAbove?.unsupported ?? []), ...onSlab.keys()].sort((a, b) => a - b)
+    const below = state.floors[index - 1]
+    const rows = new Set(below?.feetAbove?.unsupported)
     const force = gravityCases(state).reduce((sum, id) => {
       const at = readCase(state, id)
-      const lost = [...onSlab].reduce((total, [row, part]) => total + part * at(floor.rundown.feet, row), 0)
-      return sum + strandedAt(state, index, id) + lost
+      return [...lostOnSlab(below && floorIn(below, id))].reduce(
+        (total, [row, part]) => {
+          rows.add(row)
+          return total + part * at(floor.rundown.feet, row)
+        },
+        sum + strandedAt(state, index, id),
+      )
     }, 0)
-    const ids = rows.flatMap((row) => floor.operator.plan.frame.columns[row]?.member.id ?? [])
+    const ids = [...rows]
+      .sort((a, b) => a - b)
+      .flatMap((row) => floor.operator.plan.frame.columns[row]?.member.id ?? [])
     if (ids.length === 0) return []
     const labels = ids.map((id) => labelOf(state.document, id)).join(', ')
     const about = ids.map((id) => expandedAt(floor, id))

@@ -12,8 +12,9 @@ export const floorAt = (state: ProjectState, levelId: string): FloorState | unde
 
 /** A floor as one case sees it: members that take no load of its action take none. */
 export function floorIn(floor: FloorState, caseId: string): FloorState {
-  const operator = floor.operator.variants.get(actionOfCase(caseId))
-  return operator ? { ...floor, operator } : floor
+  const action = actionOfCase(caseId)
+  const operator = floor.operator.variants.get(action)
+  return operator ? { ...floor, operator, onSlab: floor.onSlabOf.get(action) ?? null } : floor
 }
 
 /** The floor on a level, as one case sees it. */

@@ -12,7 +12,7 @@ import { sharedOut, type LayoutOperator } from '../rundown/operator'
 import { distance } from '../geometry/segment'
 import { present } from '../outcome/assert'
 import { sumOfShares, type Share } from '../sharing/share'
-import type { LineShare } from './layouts'
+import type { LineShare, SolvedLayout } from './layouts'
 import type { Shares } from './panelShares'
 import type { Standard } from '../standards/layer'
 import { columnsOf, type Columns } from './cells'
@@ -40,6 +40,8 @@ export interface FloorState {
   readonly feetAbove: FootPlan | null
   /** The stretches of walls among them that the slab takes. */
   readonly onSlab: FeetOnSlab | null
+  /** The same by action of which some members take no load. */
+  readonly onSlabOf: ReadonlyMap<string, FeetOnSlab>
 }
 
 const feetStage = stage('feet', (above: FramePlan, below: FramePlan): FootPlan => standFeet(above, below))
@@ -93,6 +95,7 @@ const rundownStage = stage(
     above: FloorRundown | null,
     feet: FootPlan | null,
     onSlab: FeetOnSlab | null,
+    onSlabOf: readonly (FeetOnSlab | null)[],
   ): FloorRundown => {
     const standing = operator.plan.frame.columns
     const columnWeights = new Float64Array(standing.length * columns)
@@ -110,10 +113,10 @@ const rundownStage = stage(
       ending,
     }
     const rundown = floorRundown(operator, input)
-    for (const [action, own] of ofActions) {
+    ofActions.forEach(([action, own], i) => {
       const variant = operator.variants.get(action)
-      if (variant) takeColumns(rundown, floorRundown(variant, input), own)
-    }
+      if (variant) takeColumns(rundown, floorRundown(variant, { ...input, onSlab: onSlabOf[i] ?? null }), own)
+    })
     return rundown
   },
   ({ reactions, beamTotals, tops }) => 8 * (reactions.length + beamTotals.length + 2 * tops.length),
@@ -122,7 +125,7 @@ const rundownStage = stage(
 /** Layouts solved, by their id. */
 interface Solved {
   readonly operators: ReadonlyMap<string, LayoutOperator>
-  readonly lineShares: ReadonlyMap<string, LineShare>
+  readonly solved: ReadonlyMap<string, SolvedLayout>
 }
 
 /** Every carrying floor from the roof down, since each stands on what is below; answered bottom first. */
@@ -130,7 +133,7 @@ export function deriveFloors(
   memo: Memo,
   document: Document,
   levels: readonly Floor[],
-  { operators, lineShares }: Solved,
+  { operators, solved }: Solved,
   keys: ReadonlyMap<string, KeyLoads>,
   caseIds: readonly string[],
   standard: Standard,
@@ -143,8 +146,8 @@ export function deriveFloors(
     if (!layout) continue
     const below = loads.get(levels[floor.below ?? -1]?.layoutId ?? '')
     const slopesBelow = below?.operator.plan.slopes ?? []
-    const lineShare = lineShares.get(floor.layoutId ?? '')
-    const state: FloorState = floorState(memo, floor, { layout, lineShare }, aboves, slopesBelow, caseIds)
+    const own = solved.get(floor.layoutId ?? '')
+    const state: FloorState = floorState(memo, floor, { layout, solved: own }, aboves, slopesBelow, caseIds)
     states.unshift(state)
     aboves.unshift({ state, layout })
   }
@@ -159,7 +162,7 @@ interface Above {
 function floorState(
   memo: Memo,
   floor: Floor,
-  { layout, lineShare }: { readonly layout: LayoutLoads; readonly lineShare: LineShare | undefined },
+  { layout, solved }: { readonly layout: LayoutLoads; readonly solved: SolvedLayout | undefined },
   aboves: readonly Above[],
   slopesBelow: readonly SlopeShape[],
   caseIds: readonly string[],
@@ -168,15 +171,16 @@ function floorState(
   const { level, storeyHeight } = floor
   const [above] = aboves
   const walls = memo.get(wallLoadsStage, operator, runs, wallBuildUps, ceilings(memo, floor, operator, aboves))
-  const { passing, standing, carried, feetAbove, onSlab } = passThrough(
+  const { passing, standing, carried, feetAbove, onSlab, onSlabOf } = passThrough(
     memo,
     operator,
     weights,
     above?.state,
-    lineShare,
+    solved,
   )
   const intensities = memo.get(intensityStage, operator, keys, keyOf, weights, walls, typed, caseIds)
   const { count, ending, ofActions } = columnsOf(caseIds)
+  const sparing = ofActions.filter(([action]) => operator.variants.has(action))
   const rundown = memo.get(
     rundownStage,
     standing,
@@ -185,10 +189,11 @@ function floorState(
     storeyHeight,
     slopesBelow,
     caseIds.indexOf(selfWeight),
-    { count, ending, ofActions: ofActions.filter(([action]) => operator.variants.has(action)) },
+    { count, ending, ofActions: sparing },
     above?.state.rundown ?? null,
     feetAbove,
     onSlab,
+    sparing.map(([action]) => onSlabOf.get(action) ?? null),
   )
   return {
     floor,
@@ -202,6 +207,7 @@ function floorState(
     rundown,
     feetAbove,
     onSlab,
+    onSlabOf,
   }
 }
 
@@ -228,28 +234,44 @@ function passThrough(
   operator: LayoutOperator,
   weights: OwnWeights,
   above: FloorState | undefined,
-  lineShare: LineShare | undefined,
+  solved: SolvedLayout | undefined,
 ) {
   const { frame, panels } = operator.plan
-  if (!above) return { passing: 0, standing: operator, carried: weights, feetAbove: null, onSlab: null }
+  const nothing = {
+    passing: 0,
+    standing: operator,
+    carried: weights,
+    feetAbove: null,
+    onSlab: null,
+    onSlabOf: noneOnSlab,
+  }
+  if (!above) return nothing
   const upper = above.operator.plan.frame
   const feet = memo.get(feetStage, upper, frame)
   const passing = passingColumns(upper, feet, panels)
-  const standing = passing.length === 0 ? operator : memo.get(passingStage, operator, passing)
-  const through = passing.length === 0 ? feet : memo.get(feetStage, upper, standing.plan.frame)
-  const rows = lineShare ? stretchesOnSlab(upper, through, panels) : []
-  const carried = passing.length === 0 ? weights : memo.get(passingWeightsStage, weights, above.weights, passing)
-  if (rows.length === 0 || !lineShare)
-    return { passing: passing.length, standing, carried, feetAbove: through, onSlab: null }
-  const shares = rows.map((row) => perForce(memo, upper.columns[row], lineShare))
+  const goesOn = passing.length > 0
+  const standing = goesOn ? memo.get(passingStage, operator, passing) : operator
+  const carried = goesOn ? memo.get(passingWeightsStage, weights, above.weights, passing) : weights
+  const through = goesOn ? memo.get(feetStage, upper, standing.plan.frame) : feet
+  const rows = stretchesOnSlab(upper, through, panels)
+  const plain = { ...nothing, passing: passing.length, standing, carried, feetAbove: through }
+  if (rows.length === 0 || !solved) return plain
+  const by = (lineShare: LineShare): FeetOnSlab =>
+    memo.get(
+      onSlabStage,
+      standing.plan.frame,
+      rows,
+      rows.map((row) => perForce(memo, upper.columns[row], lineShare)),
+    )
   return {
-    passing: passing.length,
-    standing,
-    carried,
+    ...plain,
     feetAbove: memo.get(heldStage, through, rows),
-    onSlab: memo.get(onSlabStage, standing.plan.frame, rows, shares),
+    onSlab: by(solved.lineShare),
+    onSlabOf: new Map([...solved.lineShareOf].map(([action, lineShare]) => [action, by(lineShare)])),
   }
 }
+
+const noneOnSlab: ReadonlyMap<string, FeetOnSlab> = new Map()
 
 const stretchShareStage = stage('stretchShare', ({ shares: [share] }: Shares, length: number): Share => {
   const ofLine = present(share, 'the one share')

@@ -117,6 +117,8 @@ export type LineShare = (segment: WallSegment) => Shares
 export interface SolvedLayout {
   readonly operator: LayoutOperator
   readonly lineShare: LineShare
+  /** By action of which some members take no load. */
+  readonly lineShareOf: ReadonlyMap<string, LineShare>
 }
 
 /** Every layout that stands on a level, solved, by its id. */
@@ -231,10 +233,15 @@ function withVariants(memo: Memo, shapes: LayoutShapes, limits: Limits): SolvedL
   const solved = solve(memo, shapes, limits)
   const actions = [...new Set(shapes.members.flatMap(({ sparedActions }) => sparedActions))].sort()
   if (actions.length === 0) return solved
-  const operators = actions.map(
-    (action) => solve(memo, { ...shapes, members: shapes.members.map(sparing(action)) }, limits).operator,
+  const variants = actions.map((action) =>
+    solve(memo, { ...shapes, members: shapes.members.map(sparing(action)) }, limits),
   )
-  return { ...solved, operator: memo.get(variantsStage, solved.operator, actions, operators) }
+  const operators = variants.map(({ operator }) => operator)
+  return {
+    operator: memo.get(variantsStage, solved.operator, actions, operators),
+    lineShare: solved.lineShare,
+    lineShareOf: new Map(actions.flatMap((action, i) => (variants[i] ? [[action, variants[i].lineShare]] : []))),
+  }
 }
 
 const sparing = (action: MemberShape['sparedActions'][number]) => (member: MemberShape) =>
@@ -253,7 +260,7 @@ function solve(memo: Memo, shapes: LayoutShapes, limits: Limits): SolvedLayout {
   const wallShares = walls.map(({ segment }) => lineShare(segment))
   const typed = typedSources(shapes, lineShare, forceShare)
   const operator = memo.get(operatorStage, frame, plans, panelShares, walls, wallShares, typed, shapes.slopes)
-  return { operator, lineShare }
+  return { operator, lineShare, lineShareOf: new Map() }
 }
 
 /** Panels, with the openings, patches and slopes that lie over each. */

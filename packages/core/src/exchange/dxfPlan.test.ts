@@ -220,8 +220,12 @@ test('numbers that are none, and a layer with a name that means something elsewh
 })
 
 describe('records from a plan', () => {
-  const importFor = (uses: Readonly<Record<string, LayerUse>>, entities = bay, unit = 1e-3) => {
-    const building = new Building()
+  const importFor = (
+    uses: Readonly<Record<string, LayerUse>>,
+    entities = bay,
+    unit = 1e-3,
+    building = new Building(),
+  ) => {
     building.level('Base', 0)
     const layout = building.layout('Floor', null, building.level('1', 3))
     const { layers } = planFor(entities)
@@ -246,6 +250,30 @@ describe('records from a plan', () => {
       .map(({ label }) => label)
       .sort()
     expect(labels).toEqual(['B1', 'B2', 'B3', 'B4', 'C1', 'C2', 'C3', 'C4'])
+  })
+
+  test('bearing walls from lines and from a closed outline, which they go round; without a rectangle it is said why not', () => {
+    const round = polyline(
+      'WALLS',
+      [
+        [0, 0],
+        [6000, 0],
+        [6000, 4000],
+        [0, 4000],
+      ],
+      true,
+    )
+    const walls = [round, line('WALLS', 3000, 0, 3000, 4000)]
+    const refused = importFor({ WALLS: 'wall' }, walls)
+    expect(refused.records).toEqual([])
+    expect(refused.problem).toMatch(/^A bearing wall has a rectangle as its section/)
+    const building = new Building()
+    building.sectionOf({ shape: 'rectangle', width: 0.24, depth: 1, area: 0.24 })
+    const { records, words } = importFor({ WALLS: 'wall' }, walls, 1e-3, building)
+    expect(words).toBe('2 bearing walls')
+    const paths = records.flatMap((record) => (record.kind === 'member' ? [record.path] : []))
+    expect(paths.map((path) => path.length).sort()).toEqual([2, 5])
+    expect(paths.find((path) => path.length === 5)?.at(-1)).toEqual([0, 0])
   })
 
   test('an arc of a polyline is one bent beam, its straight sides one beam each; no arc is a grid line', () => {

@@ -22,6 +22,23 @@ function site(materials = 1) {
 const only = (text: string, materials = 1) => site(materials).read(text).problems
 
 describe('what a table says becomes members', () => {
+  test('a bearing wall passes other places on its way', () => {
+    const { members, sections, problems } = site().read('role,from,via,to,section\nwall,A1,A2,B2,rectangle 240 x 1000')
+    expect(problems).toEqual([])
+    expect(members).toMatchObject([
+      {
+        label: 'M1',
+        role: 'wall',
+        path: [
+          [0, 0],
+          [6, 0],
+          [6, 4.5],
+        ],
+      },
+    ])
+    expect(sections).toMatchObject([{ shape: 'rectangle', width: 0.24 }])
+  })
+
   test('by grid crossings, with sections of the project and of the tables', () => {
     const { read, section, steel } = site()
     const { members, sections, problems } = read(

@@ -17,6 +17,7 @@ export const layerUses = {
   beam: 'beams',
   girder: 'girders',
   column: 'columns',
+  wall: 'bearing walls',
   gridLine: 'grid lines',
   panel: 'panels',
   opening: 'openings',
@@ -98,6 +99,7 @@ function shapesFor(layer: DxfLayer, use: LayerUse, leave: (why: string) => unkno
       for (let i = straight.length; i < layer.sides.length; i++) leave('arcs that are no straight grid line')
       return straight.map(open)
     }
+    case 'wall':
     case 'wallRun':
       return [...layer.paths.map(open), ...layer.rings.map((points) => ({ points, closed: true }))]
     case 'panel':
@@ -125,6 +127,8 @@ function reasonAgainstLine(points: readonly Point[], use: LayerUse): string | nu
   const [first, last] = [points[0], points.at(-1)]
   const returns = first !== undefined && last !== undefined && distance(first, last) <= onLine
   if (points.length === 2) return returns ? 'lines without length' : null
+  // a wall that closes has its first point twice
+  if (use === 'wall') return points.length > 59 ? 'walls of more than 59 points' : null
   if (use !== 'beam' && use !== 'girder') return null
   if (returns) return 'arcs that end where they begin'
   return points.length > 60 ? 'arcs of more than 60 points' : null
@@ -157,7 +161,9 @@ function skewLine(a: Point, b: Point, there: readonly GridLine[], random: Random
 
 const nameOf = (record: Rec): string =>
   record.kind === 'member'
-    ? record.role
+    ? record.role === 'wall'
+      ? 'bearing wall'
+      : record.role
     : record.kind === 'gridLine'
       ? 'grid line'
       : record.kind === 'wallRun'

@@ -179,7 +179,10 @@ export function columnsStandingOn(
   const standing = (floor.feetAbove?.landings ?? []).flatMap(({ row: foot, on, index, s, part }) =>
     on === target && index === row ? rowOf(foot, part, target === 'beam' ? s : null) : [],
   )
-  return [...standing, ...throughSlab(floor, target, row).flatMap(({ foot, part, at }) => rowOf(foot, part, at))]
+  return [
+    ...standing,
+    ...throughSlab(floorIn(floor, caseId), target, row).flatMap(({ foot, part, at }) => rowOf(foot, part, at)),
+  ]
 }
 
 interface ThroughSlab {
