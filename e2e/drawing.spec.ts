@@ -436,7 +436,7 @@ test('a list of machines: pasted, refused by its row, then all of it in the bala
   await saved(page)
   // beside the two feet of the chiller of the demo
   expect(await drawn(page, 'pointLoad')).toHaveLength(3)
-  await find(page, 'line and point loads')
+  await find(page, 'typed loads')
   // glass screens and chiller of the demo weigh 46.8 kN; on two levels 34.5 kN and 7.2 m of 2.0 kN/m each
   await expect.poll(() => balance(page)).toContain(`applied ${(46.8 + 2 * (34.5 + 14.4)).toFixed(1)} kN`)
 })

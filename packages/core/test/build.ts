@@ -5,6 +5,7 @@ import { documentOf, newId, seededRandom, type Document, type Random } from '../
 import { invariantProblems } from '../src/document/invariants'
 import type {
   Barrier,
+  AreaLoad,
   Basis,
   BuildUp,
   BuildingPart,
@@ -32,6 +33,7 @@ import type {
   WallRun,
 } from '../src/document/recordKinds'
 import type { Point } from '../src/geometry/point'
+import type { Ring } from '../src/geometry/polygon'
 import { rectangle } from './shapes'
 
 type More<R extends Rec> = Partial<Omit<R, 'kind' | 'id'>>
@@ -275,6 +277,23 @@ export class Building {
       use: null,
       path: [at],
       value,
+      ...more,
+    })
+  }
+
+  areaLoad(layout: Layout, outline: Ring, value: number, more: More<AreaLoad> = {}): AreaLoad {
+    return this.add({
+      kind: 'areaLoad',
+      id: newId('areaLoad', this.random),
+      layout: layout.id,
+      label: this.#label('U'),
+      what: '',
+      nature: 'permanent',
+      use: null,
+      outline,
+      value,
+      endValue: null,
+      angle: 0,
       ...more,
     })
   }

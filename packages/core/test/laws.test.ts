@@ -193,6 +193,7 @@ describe('what must not matter does not', () => {
           if (!isDrawn(record)) return record
           const drawn = withPoints(record, pointsOf(record).map(turn))
           if (drawn.kind === 'slope') return { ...drawn, uphill: drawn.uphill + angle }
+          if (drawn.kind === 'areaLoad') return { ...drawn, angle: drawn.angle + angle }
           return drawn.kind === 'panel' ? { ...drawn, ...turnedAngles(drawn, (a) => a + angle) } : drawn
         })
         expectSameFeet(stateOf(document), stateOf(after))
@@ -214,6 +215,7 @@ describe('what must not matter does not', () => {
           const drawn = withPoints(record, mirrored.reverse())
           if (drawn.kind === 'panel') return { ...drawn, ...turnedAngles(drawn, (a) => Math.PI - a) }
           if (drawn.kind === 'slope') return { ...drawn, uphill: Math.PI - drawn.uphill }
+          if (drawn.kind === 'areaLoad') return { ...drawn, angle: Math.PI - drawn.angle }
           if (drawn.kind === 'strut') return { ...drawn, startHeight: drawn.endHeight, endHeight: drawn.startHeight }
           if (drawn.kind === 'member')
             return { ...drawn, startRelease: drawn.endRelease, endRelease: drawn.startRelease }

@@ -64,6 +64,10 @@ export function randomBuilding(seed: number): Document {
   for (const layout of layouts) addBentBeams({ building, dice, layout, stock, ...lines })
   makeContinuous(building.records, seed)
   if (seed % 3 === 1) wallsInPlaceOfBeams(building.records, seed)
+  // without a throw of the dice
+  if (seed % 4 === 2)
+    for (const layout of layouts)
+      building.areaLoad(layout, rectangle(1.0371, 0.5713, 5.1137, 4.0391), 1500, { endValue: 200, angle: seed % 6 })
   if ([0, 5, 6, 7, 8].includes(seed % 10)) shareOtherwise(building.records, seed)
   return building.document
 }

@@ -94,6 +94,7 @@ const elementSteps = {
   wallRun: 'actions',
   lineLoad: 'actions',
   pointLoad: 'actions',
+  areaLoad: 'actions',
   stair: 'actions',
   barrier: 'actions',
   stiffElement: 'building',

@@ -125,6 +125,7 @@ export const kindNames: Readonly<Record<Rec['kind'], string>> = {
   wallRun: 'Wall run',
   lineLoad: 'Line load',
   pointLoad: 'Point load',
+  areaLoad: 'Area load',
   stair: 'Flight of stairs',
   barrier: 'Barrier',
   stiffElement: 'Stiff element',

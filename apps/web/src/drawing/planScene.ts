@@ -18,6 +18,7 @@ import { part, type PlanOptions } from './planOptions'
 import { slopesPart, strutsPart } from './roofPart'
 import { barriersPart, stairsPart } from './stairsPart'
 import { stiffPart } from './stiffPart'
+import { areaLoadsPart } from './areaLoadsPart'
 import { typedLoadsPart } from './typedLoadsPart'
 import { emptyBox, type Label, type Scene, type Shape, type Target } from './scene'
 
@@ -40,6 +41,7 @@ export function planScene(
     beamsPart(floor.beams, options),
     strutsPart(floor, options),
     columnsPart(floor, options),
+    areaLoadsPart(floor, options),
     typedLoadsPart(floor, options),
     barriersPart(floor, options),
     stiffPart(floor, options),
@@ -82,6 +84,7 @@ function boxOfFloor(floor: FloorView, grid: readonly GridLine[]) {
     ...floor.slopes.flatMap(({ outline }) => outline),
     ...floor.struts.flatMap(({ a, b }) => [a, b]),
     ...floor.typed.flatMap(({ a, b }) => [a, b]),
+    ...floor.areaLoads.flatMap(({ outline }) => outline),
     ...floor.stairs.flatMap(({ outline }) => outline),
     ...floor.barriers.flatMap(({ a, b }) => [a, b]),
     ...floor.stiff.flatMap(({ a, b }) => [a, b]),

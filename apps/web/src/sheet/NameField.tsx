@@ -2,6 +2,7 @@ import type {
   Barrier,
   GridLine,
   Level,
+  AreaLoad,
   LineLoad,
   LoadKey,
   Material,
@@ -23,7 +24,19 @@ import { TextLine } from '../ui/TextLine'
 
 type Named = LoadKey | Section | Material | Level | StoreyForces | ReductionTable
 type Labelled =
-  Member | Strut | Panel | Opening | Slope | Patch | GridLine | LineLoad | PointLoad | Stair | Barrier | StiffElement
+  | Member
+  | Strut
+  | Panel
+  | Opening
+  | Slope
+  | Patch
+  | GridLine
+  | LineLoad
+  | PointLoad
+  | AreaLoad
+  | Stair
+  | Barrier
+  | StiffElement
 
 interface NameFieldProps {
   readonly record: Named | Labelled

@@ -87,7 +87,7 @@ const permanentCases: readonly LoadCase[] = [
   { id: walls, name: 'walls', action: 'permanent', group: null },
 ]
 
-const typedCase: LoadCase = { id: typedLoads, name: 'line and point loads', action: 'permanent', group: null }
+const typedCase: LoadCase = { id: typedLoads, name: 'typed loads', action: 'permanent', group: null }
 
 /** What is on plan that cases follow from. */
 export interface OnPlan {

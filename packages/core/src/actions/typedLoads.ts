@@ -1,20 +1,21 @@
 import { recordsOf, type Document } from '../document/document'
-import type { LineLoad, PointLoad, Rec } from '../document/recordKinds'
+import type { AreaLoad, LineLoad, PointLoad, Rec } from '../document/recordKinds'
 import type { Concern } from '../outcome/outcome'
 import type { Standard } from '../standards/layer'
 import { given, type Traced } from '../trace/traced'
 import { typedLoads } from './cases'
 import { casesOfUse } from './keyLoads'
 
-export type TypedLoad = LineLoad | PointLoad
+export type TypedLoad = LineLoad | PointLoad | AreaLoad
 
 export const isTypedLoad = (record: Rec | undefined): record is TypedLoad =>
-  record?.kind === 'lineLoad' || record?.kind === 'pointLoad'
+  record?.kind === 'lineLoad' || record?.kind === 'pointLoad' || record?.kind === 'areaLoad'
 
-/** Line loads, then point loads, each in the order of their ids. */
+/** Line loads, then point and area loads, each in the order of their ids. */
 export const typedLoadsOf = (document: Document): readonly TypedLoad[] => [
   ...recordsOf(document, 'lineLoad'),
   ...recordsOf(document, 'pointLoad'),
+  ...recordsOf(document, 'areaLoad'),
 ]
 
 /** The case that a typed load acts in; null where an imposed one has no use that the standard knows. */
@@ -22,16 +23,21 @@ export function caseOfTyped({ nature, use }: TypedLoad, standard: Standard): str
   return nature === 'permanent' ? typedLoads : (casesOfUse(use, standard)?.imposed ?? null)
 }
 
-/** Its value as it was typed, per metre or at its point. */
+/** Its value at the far end; that of all of it where it is even. */
+export const endValueOf = (load: TypedLoad): number =>
+  load.kind === 'areaLoad' ? (load.endValue ?? load.value) : load.value
+
+/** Its value as it was typed, per metre, at its point, or where its area begins. */
 export const typedValue = (load: TypedLoad): Traced => {
   const from = [`typed for ${load.label}`, load.what].filter(Boolean).join(', ')
+  if (load.kind === 'areaLoad') return given('q', 'pressure', load.value, from)
   return load.kind === 'lineLoad' ? given('q', 'lineLoad', load.value, from) : given('F', 'force', load.value, from)
 }
 
 /** An imposed load without a use that the standard knows belongs to no case. */
 export function typedConcerns(loads: readonly TypedLoad[], standard: Standard): readonly Concern[] {
   return loads.flatMap((load): Concern[] =>
-    caseOfTyped(load, standard) === null && load.value !== 0
+    caseOfTyped(load, standard) === null && (load.value !== 0 || endValueOf(load) !== 0)
       ? [{ code: 'load.no-use', severity: 'blocking', about: [load.id], data: { label: load.label } }]
       : [],
   )

@@ -37,9 +37,9 @@ export function patchesOnNothing({ document, floors }: ProjectState): readonly C
 export function layoutsOnNoLevel({ document, levels }: ProjectState): readonly Concern[] {
   const standing = new Set(levels.map(({ layoutId }) => layoutId))
   const holding = new Set(
-    (['member', 'panel', 'wallRun', 'lineLoad', 'pointLoad', 'stair', 'barrier', 'stiffElement'] as const).flatMap(
-      (kind) => recordsOf(document, kind).map(({ layout }) => layout),
-    ),
+    (
+      ['member', 'panel', 'wallRun', 'lineLoad', 'pointLoad', 'areaLoad', 'stair', 'barrier', 'stiffElement'] as const
+    ).flatMap((kind) => recordsOf(document, kind).map(({ layout }) => layout)),
   )
   return recordsOf(document, 'layout').flatMap(({ id, name }): Concern[] =>
     holding.has(id) && !standing.has(id)

@@ -1,4 +1,4 @@
-import { caseOfTyped, typedLoadsOf } from '../actions/typedLoads'
+import { caseOfTyped, endValueOf, typedLoadsOf } from '../actions/typedLoads'
 import type { KeyLoads } from '../actions/keyLoads'
 import { trussLengths, trussParts } from '../building/truss'
 import { recordsOf, type Document } from '../document/document'
@@ -86,7 +86,7 @@ export function layoutLoads(
           keyOf,
           typed: (typed.get(id) ?? []).flatMap((load): TypedIntensity[] => {
             const caseId = caseOfTyped(load, standard)
-            return caseId === null ? [] : [{ id: load.id, caseId, value: load.value }]
+            return caseId === null ? [] : [{ id: load.id, caseId, value: load.value, endValue: endValueOf(load) }]
           }),
         },
       ]

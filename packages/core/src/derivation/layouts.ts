@@ -7,6 +7,7 @@ import { recordsOf, type Document } from '../document/document'
 import { once } from '../document/once'
 import type { Basis, Panel } from '../document/recordKinds'
 import {
+  areaLoadShape,
   lineLoadShape,
   memberShape,
   openingShape,
@@ -17,6 +18,7 @@ import {
   stairShape,
   strutShape,
   wallShape,
+  type AreaLoadShape,
   type LineLoadShape,
   type MemberShape,
   type OpeningShape,
@@ -34,6 +36,7 @@ import type { Ring } from '../geometry/polygon'
 import { present } from '../outcome/assert'
 import { layoutOperator, type LayoutOperator } from '../rundown/operator'
 import {
+  areaSource,
   beamSource,
   lineSource,
   pointSource,
@@ -50,6 +53,7 @@ import { byLayout } from './byLayout'
 import { elasticUnder, noStock, stockOf, type Stock } from './elastic'
 import type { Memo } from './memo'
 import {
+  areaShareStage,
   forceShareStage,
   notPlated,
   panelShareStage,
@@ -135,6 +139,7 @@ export function deriveLayouts(
     wallRuns: byLayout(recordsOf(document, 'wallRun')),
     lineLoads: byLayout(recordsOf(document, 'lineLoad')),
     pointLoads: byLayout(recordsOf(document, 'pointLoad')),
+    areaLoads: byLayout(recordsOf(document, 'areaLoad')),
     stairs: byLayout(recordsOf(document, 'stair')),
     slopes: byLayout(recordsOf(document, 'slope')),
     struts: byLayout(recordsOf(document, 'strut')),
@@ -156,6 +161,7 @@ export function deriveLayouts(
           wallRuns: (grouped.wallRuns.get(id) ?? []).map(wallShape),
           lineLoads: (grouped.lineLoads.get(id) ?? []).map(lineLoadShape),
           pointLoads: (grouped.pointLoads.get(id) ?? []).map(pointLoadShape),
+          areaLoads: (grouped.areaLoads.get(id) ?? []).map(areaLoadShape),
           stairs: (grouped.stairs.get(id) ?? []).map(stairShape),
           slopes: (grouped.slopes.get(id) ?? []).map(slopeShape),
           struts: (grouped.struts.get(id) ?? []).map(strutShape),
@@ -190,6 +196,7 @@ interface LayoutShapes extends Stock {
   readonly wallRuns: readonly WallShape[]
   readonly lineLoads: readonly LineLoadShape[]
   readonly pointLoads: readonly PointLoadShape[]
+  readonly areaLoads: readonly AreaLoadShape[]
   readonly stairs: readonly StairShape[]
   readonly slopes: readonly SlopeShape[]
   readonly struts: readonly StrutShape[]
@@ -252,13 +259,13 @@ const takingNone = once((member: MemberShape): MemberShape => Object.freeze({ ..
 function solve(memo: Memo, shapes: LayoutShapes, limits: Limits): SolvedLayout {
   const frame = memo.get(frameStage, shapes.members)
   const plans = plansOf(memo, shapes)
-  const { panelShare, lineShare, forceShare } = sharingOf(memo, shapes, frame, plans, limits)
+  const { panelShare, lineShare, forceShare, areaShare } = sharingOf(memo, shapes, frame, plans, limits)
   const walls = shapes.wallRuns.flatMap((run) =>
     memo.get(segmentsStage, run).segments.map((segment) => ({ run, segment })),
   )
   const panelShares = plans.map(panelShare)
   const wallShares = walls.map(({ segment }) => lineShare(segment))
-  const typed = typedSources(shapes, lineShare, forceShare)
+  const typed = typedSources(shapes, lineShare, forceShare, areaShare)
   const operator = memo.get(operatorStage, frame, plans, panelShares, walls, wallShares, typed, shapes.slopes)
   return { operator, lineShare, lineShareOf: new Map() }
 }
@@ -314,6 +321,10 @@ function sharingOf(memo: Memo, shapes: LayoutShapes, frame: FramePlan, plans: re
       const [near, under] = groundUnder(segment.a, segment.b)
       return memo.get(wallShareStage, segment, near, columnsUnder(under), limits, under, platesUnder(under))
     },
+    areaShare: (load: AreaLoadShape): Shares => {
+      const [near, under] = groundUnder(...load.outline)
+      return memo.get(areaShareStage, load, near, columnsUnder(under), limits, under, platesUnder(under))
+    },
     forceShare: (at: Point): Shares => {
       const [near, under] = groundUnder(at)
       const columns = [...new Set([...columnsNear([at]), ...columnsUnder(under)])]
@@ -326,9 +337,10 @@ const only = ({ shares }: Shares): Share => present(shares[0], 'the one share')
 
 /** Typed loads, stretch by stretch, flights of stairs by their ends, and members in space. */
 const typedSources = (
-  { lineLoads, pointLoads, stairs, struts }: LayoutShapes,
+  { lineLoads, pointLoads, areaLoads, stairs, struts }: LayoutShapes,
   lineShare: (segment: WallSegment) => Shares,
   forceShare: (at: Point) => Shares,
+  areaShare: (load: AreaLoadShape) => Shares,
 ): readonly Source[] => [
   ...lineLoads.flatMap((load) =>
     wallSegments({ path: load.path, closed: false }).map((segment) =>
@@ -336,6 +348,7 @@ const typedSources = (
     ),
   ),
   ...pointLoads.flatMap((load) => load.path.map((at) => pointSource(load, at, only(forceShare(at))))),
+  ...areaLoads.flatMap((load) => areaShare(load).shares.map((share, end) => areaSource(load, end, share))),
   ...stairs.flatMap((stair) => stairEnds(stair).map((end) => stairSource(stair, end, only(lineShare(end))))),
   ...struts.map((strut) => strutSource(strut, (at) => only(forceShare(at)))),
 ]

@@ -137,11 +137,12 @@ export const trussInputs = (
 /** Which load key a region or a flight of stairs carries: by the patch's or stair's id, with `default` for the layout's own. */
 export type KeysInUse = readonly (readonly [of: string, key: string])[]
 
-/** A typed load with the case that it acts in: N/m or N. */
+/** A typed load with the case that it acts in: N/m, N, or N/m² at either end. */
 export interface TypedIntensity {
   readonly id: string
   readonly caseId: string
   readonly value: number
+  readonly endValue: number
 }
 
 export interface Intensities {
@@ -186,9 +187,10 @@ export const intensityStage = stage(
         },
       }
       if (source.kind === 'wall') put.load(walls, wallLoads.loads[wall++]?.value ?? 0)
-      else if (source.kind === 'line' || source.kind === 'point') {
+      else if (source.kind === 'line' || source.kind === 'point' || source.kind === 'area') {
         const load = typedOf.get(source.load.id)
-        if (load) put.load(load.caseId, load.value)
+        const atEnd = source.kind === 'area' && source.end === 1
+        if (load) put.load(load.caseId, atEnd ? load.endValue : load.value)
       } else if (source.kind === 'stair') putStair(source, loads, weights, put)
       else if (source.kind === 'beam' || source.kind === 'strut')
         put.load(selfWeight, weights.members.get(source.id) ?? 0)

@@ -1,7 +1,7 @@
 import { massShareOfUse } from '../actions/massShare'
 import { selfWeight } from '../actions/cases'
 import type { KeyLoads } from '../actions/keyLoads'
-import { isTypedLoad } from '../actions/typedLoads'
+import { endValueOf, isTypedLoad } from '../actions/typedLoads'
 import { once } from '../document/once'
 import type { Point } from '../geometry/point'
 import type { Source } from '../rundown/sources'
@@ -85,8 +85,10 @@ function levelMass(state: ProjectState, floor: FloorState): LevelMass {
 /** Weight per unit of a source, part by part: Pa, N/m or N. */
 function partsOf(state: ProjectState, floor: FloorState, source: Source, row: number): readonly Part[] {
   const permanent = permanentAt(state, floor, row)
-  if (source.kind === 'line' || source.kind === 'point')
-    return permanent === 0 ? typedImposed(state, source.load.id) : [['permanent', permanent]]
+  if (source.kind === 'line' || source.kind === 'point' || source.kind === 'area')
+    return permanent === 0
+      ? typedImposed(state, source.load.id, source.kind === 'area' && source.end === 1)
+      : [['permanent', permanent]]
   const share = keyShareOf(state, source)
   const loads = share ? state.keys.get(share.keyId) : undefined
   return [['permanent', permanent], ...(share && loads ? ofKey(state, loads, share) : [])]
@@ -117,10 +119,11 @@ function ofKey({ standard }: ProjectState, loads: KeyLoads, { plan, lying }: Key
 function typedImposed(
   { document, standard }: ProjectState,
   id: string,
+  atEnd: boolean,
 ): readonly (readonly [keyof MassParts, number])[] {
   const load = document.records.get(id)
   if (!isTypedLoad(load) || load.nature !== 'imposed') return []
-  return [['imposed', massShareOfUse(load.use, 0, standard).value * load.value]]
+  return [['imposed', massShareOfUse(load.use, 0, standard).value * (atEnd ? endValueOf(load) : load.value)]]
 }
 
 /** Half of the columns whose top is at a floor. */

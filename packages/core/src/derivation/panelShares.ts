@@ -1,12 +1,14 @@
 import type { Column } from '../building/frame'
 import type { PanelPlan } from '../building/panelRegions'
 import type { WallSegment } from '../building/wallSegments'
+import type { AreaLoadShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
 import type { Plate } from '../plate/plate'
 import { plateOf, type Elastic } from '../sharing/byStiffness'
 import { groundOf, sharerOf, type Standing } from '../sharing/ground'
 import type { Carrier, Limits } from '../sharing/rails'
 import type { Share } from '../sharing/share'
+import { shareVaryingArea } from '../sharing/varyingArea'
 import { shareForce, shareWall } from '../sharing/wallPath'
 import { stage } from './stage'
 
@@ -73,6 +75,13 @@ export const panelShareStage = stage(
 export const wallShareStage = stage(
   'wallShare',
   (segment: WallSegment, ...under: Under): Shares => ({ shares: [shareWall(segment, under[3], standing(...under))] }),
+  bytesOfShares,
+)
+
+/** Of an area load: falling from its beginning, then rising to its end. */
+export const areaShareStage = stage(
+  'areaShare',
+  (load: AreaLoadShape, ...under: Under): Shares => ({ shares: shareVaryingArea(load, under[3], standing(...under)) }),
   bytesOfShares,
 )
 

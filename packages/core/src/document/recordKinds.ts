@@ -14,6 +14,7 @@ import {
   type ObjectOf,
 } from './fields'
 import { alongSpan, onLine } from '../geometry/tolerance'
+import { areaLoad } from './areaLoadKind'
 import { stiffElement, storeyForces } from './lateralKinds'
 import { reductionTable } from './reductionKind'
 import { family, label, ring, source, standardTable, typedLoad } from './recordParts'
@@ -299,6 +300,7 @@ export const recordKinds = {
   },
   /** A load typed along a path: N/m downwards, less than zero where it lifts. */
   lineLoad: { ...typedLoad, path: list(point(), 500, 2), value: number('lineLoad', { min: -1e7, max: 1e7 }) },
+  areaLoad,
   /** A load typed at a point: N downwards, less than zero where it lifts. */
   pointLoad: { ...typedLoad, path: list(point(), 1, 1), value: number('force', { min: -1e9, max: 1e9 }) },
   /**
@@ -392,6 +394,7 @@ export type Patch = RecOf<'patch'>
 export type WallRun = RecOf<'wallRun'>
 export type LineLoad = RecOf<'lineLoad'>
 export type PointLoad = RecOf<'pointLoad'>
+export type AreaLoad = RecOf<'areaLoad'>
 export type Stair = RecOf<'stair'>
 export type Barrier = RecOf<'barrier'>
 export type ReductionTable = RecOf<'reductionTable'>

@@ -1,5 +1,6 @@
 import { once } from './once'
 import type {
+  AreaLoad,
   LineLoad,
   Material,
   Member,
@@ -52,6 +53,7 @@ export const openingShape = picker<Opening>()('id', 'outline')
 export const patchShape = picker<Patch>()('id', 'outline', 'mode', 'order')
 export const wallShape = picker<WallRun>()('id', 'path', 'closed')
 export const lineLoadShape = picker<LineLoad>()('id', 'path')
+export const areaLoadShape = picker<AreaLoad>()('id', 'outline', 'angle')
 export const stairShape = picker<Stair>()('id', 'path', 'width')
 export const pointLoadShape = picker<PointLoad>()('id', 'path')
 
@@ -74,6 +76,7 @@ export type OpeningShape = ReturnType<typeof openingShape>
 export type PatchShape = ReturnType<typeof patchShape>
 export type WallShape = ReturnType<typeof wallShape>
 export type LineLoadShape = ReturnType<typeof lineLoadShape>
+export type AreaLoadShape = ReturnType<typeof areaLoadShape>
 export type StairShape = ReturnType<typeof stairShape>
 export type StairStock = ReturnType<typeof stairStock>
 export type PointLoadShape = ReturnType<typeof pointLoadShape>

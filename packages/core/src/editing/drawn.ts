@@ -9,6 +9,7 @@ import type {
   Opening,
   Panel,
   Patch,
+  AreaLoad,
   PointLoad,
   Slope,
   Stair,
@@ -56,6 +57,7 @@ export const tools = {
   wallRun: { name: 'wall run', shape: 'path' },
   lineLoad: { name: 'line load', shape: 'path' },
   pointLoad: { name: 'point load', shape: 'point' },
+  areaLoad: { name: 'area load', shape: 'ring' },
   stair: { name: 'flight of stairs', shape: 'segment' },
   barrier: { name: 'barrier', shape: 'path' },
   stiffElement: { name: 'stiff element', shape: 'segment' },
@@ -87,6 +89,7 @@ export const letters: Readonly<Record<Tool, string>> = {
   wallRun: 'W',
   lineLoad: 'Q',
   pointLoad: 'F',
+  areaLoad: 'U',
   stair: 'Z',
   barrier: 'H',
   stiffElement: 'E',
@@ -110,7 +113,9 @@ export function drawRecord(tool: Tool, points: readonly Point[], ground: Ground)
   const label = nextLabel(tool, document, layout)
   const base = { layout: layout.id, label }
   if (points.length < leastPoints[tools[tool].shape])
-    return problem(`A ${tools[tool].name} needs ${leastPoints[tools[tool].shape]} points.`)
+    return problem(
+      `${/^[aeiou]/.test(tools[tool].name) ? 'An' : 'A'} ${tools[tool].name} needs ${leastPoints[tools[tool].shape]} points.`,
+    )
   return makers[tool](points, base, ground)
 }
 
@@ -175,6 +180,16 @@ const makers: Readonly<Record<Tool, Maker>> = {
       ...base,
       ...usualLoad(recordsOf(document, 'lineLoad')),
       path,
+    }),
+  areaLoad: (outline, base, { document, random }) =>
+    made<AreaLoad>({
+      kind: 'areaLoad',
+      id: newId('areaLoad', random),
+      ...base,
+      ...usualLoad(recordsOf(document, 'areaLoad')),
+      outline,
+      endValue: null,
+      angle: 0,
     }),
   pointLoad: (points, base, { document, random }) =>
     made<PointLoad>({

@@ -11,6 +11,7 @@ import type {
   Panel,
   Patch,
   PointLoad,
+  AreaLoad,
   Rec,
   Slope,
   Stair,
@@ -23,7 +24,19 @@ import type { Repeat } from './repeatText'
 
 /** Records that are drawn: they differ in shape only (two points, one, a ring, a path). */
 export type Drawn =
-  Member | Strut | Panel | Opening | Slope | Patch | WallRun | LineLoad | PointLoad | Stair | Barrier | StiffElement
+  | Member
+  | Strut
+  | Panel
+  | Opening
+  | Slope
+  | Patch
+  | WallRun
+  | LineLoad
+  | PointLoad
+  | AreaLoad
+  | Stair
+  | Barrier
+  | StiffElement
 
 const drawnKinds = [
   'member',
@@ -35,6 +48,7 @@ const drawnKinds = [
   'wallRun',
   'lineLoad',
   'pointLoad',
+  'areaLoad',
   'stair',
   'barrier',
   'stiffElement',

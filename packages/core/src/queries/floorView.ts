@@ -1,5 +1,5 @@
 import { barrierCase } from '../actions/cases'
-import { isTypedLoad } from '../actions/typedLoads'
+import { endValueOf, isTypedLoad } from '../actions/typedLoads'
 import { heightOn } from '../building/slopes'
 import { stairOutline } from '../building/stairs'
 import { barriersOn } from '../derivation/barriers'
@@ -11,7 +11,7 @@ import { recordsOf } from '../document/document'
 import { labelOf, memberOf, panelOf, sectionOf } from '../document/labels'
 import type { Member, Panel, StiffElement, Strut } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
-import { centroid, type Region } from '../geometry/polygon'
+import { centroid, type Region, type Ring } from '../geometry/polygon'
 import type { LoadLine, LoadPoint } from '../rundown/memberLines'
 
 export interface BeamView {
@@ -85,6 +85,24 @@ export interface TypedLoadView {
   readonly load: number
   /** N/m or N as typed, whatever the case. */
   readonly value: number
+  /** The part that nothing carries, N per unit. */
+  readonly notCarried: number
+}
+
+/** A typed area load as the plan draws it. */
+export interface AreaLoadView {
+  readonly id: string
+  readonly expandedId: string
+  readonly label: string
+  readonly what: string
+  readonly outline: Ring
+  /** The way from its beginning to its end, from global X. */
+  readonly angle: number
+  /** Where it begins and where it ends, N/m² as typed. */
+  readonly value: number
+  readonly endValue: number
+  /** Whether it acts in the case. */
+  readonly acts: boolean
   /** The part that nothing carries, N per unit. */
   readonly notCarried: number
 }
@@ -171,6 +189,7 @@ export interface FloorView {
   readonly regions: readonly RegionView[]
   readonly walls: readonly WallView[]
   readonly typed: readonly TypedLoadView[]
+  readonly areaLoads: readonly AreaLoadView[]
   readonly openings: readonly OpeningView[]
   readonly slopes: readonly SlopeView[]
   readonly struts: readonly StrutView[]
@@ -194,6 +213,7 @@ export function floorView(state: ProjectState, levelId: string, caseId: string):
     regions: regionViews(state, floor, caseId),
     walls: wallViews(state, floor, caseId),
     typed: typedViews(state, floor, caseId),
+    areaLoads: areaLoadViews(state, floor, caseId),
     openings: recordsOf(state.document, 'opening')
       .filter(({ layout }) => layout === layoutId)
       .map(({ id, label, outline }) => ({ id, expandedId: expandedAt(floor, id), label, outline })),
@@ -361,12 +381,38 @@ const barrierViews = (state: ProjectState, floor: FloorState, caseId: string): r
     }
   })
 
+function areaLoadViews(state: ProjectState, floor: FloorState, caseId: string): readonly AreaLoadView[] {
+  const at = readCase(state, caseId)
+  return floor.operator.plan.sources.flatMap((source, row): AreaLoadView[] => {
+    const record = source.kind === 'area' && source.end === 0 ? state.document.records.get(source.load.id) : undefined
+    if (record?.kind !== 'areaLoad') return []
+    const { id, label, what, outline, angle, value } = record
+    const [falling = 0, rising = 0] = [row, row + 1].map((k) => at(floor.intensities, k))
+    const notCarried = [row, row + 1].reduce((sum, k) => sum + (floor.operator.notCarried[k] ?? 0), 0)
+    const expandedId = expandedAt(floor, id)
+    return [
+      {
+        id,
+        expandedId,
+        label,
+        what,
+        outline,
+        angle,
+        value,
+        endValue: endValueOf(record),
+        acts: falling !== 0 || rising !== 0,
+        notCarried,
+      },
+    ]
+  })
+}
+
 function typedViews(state: ProjectState, floor: FloorState, caseId: string): readonly TypedLoadView[] {
   const at = readCase(state, caseId)
   return floor.operator.plan.sources.flatMap((source, row): TypedLoadView[] => {
     if (source.kind !== 'line' && source.kind !== 'point') return []
     const record = state.document.records.get(source.load.id)
-    if (!isTypedLoad(record)) return []
+    if (!isTypedLoad(record) || record.kind === 'areaLoad') return []
     const { id, label, what, value } = record
     return [
       {

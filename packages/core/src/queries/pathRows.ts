@@ -9,7 +9,7 @@ import { recordOfSource, type RegionSource, type Source } from '../rundown/sourc
 
 /** A part of what lands on a member, or where it goes; N, downwards. `detail` is worded where it is shown. */
 export interface PathRow {
-  readonly kind: 'region' | 'wall' | 'line' | 'point' | 'stair' | 'ownWeight' | 'beam' | 'strut' | 'column'
+  readonly kind: 'region' | 'wall' | 'line' | 'point' | 'area' | 'stair' | 'ownWeight' | 'beam' | 'strut' | 'column'
   readonly label: string
   readonly force: number
   /** Load per unit and how much of it: Pa and m², or N/m and m. */
@@ -88,6 +88,7 @@ export function sourceAddress(state: ProjectState, source: Source, caseId: strin
   if (source.kind === 'wall') return `wall:${source.id}@${levelId}`
   if (source.kind === 'beam' || source.kind === 'strut') return `beamWeight:${source.id}`
   if (source.kind === 'line' || source.kind === 'point') return `typed:${source.load.id}`
+  if (source.kind === 'area') return `typed:${source.load.id}${source.end === 1 ? ':end' : ''}`
   if (source.kind === 'stair') return `stairEnd:${source.stair.id}:${caseId}`
   const address = regionAddress(state, source, caseId)
   const { slopeId } = source.region

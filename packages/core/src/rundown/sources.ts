@@ -4,6 +4,7 @@ import { stretchesAlong, trueLength } from '../building/slopes'
 import { goingOf } from '../building/stairs'
 import type { WallSegment } from '../building/wallSegments'
 import type {
+  AreaLoadShape,
   LineLoadShape,
   MemberShape,
   PointLoadShape,
@@ -21,7 +22,8 @@ import { emptyShare, sumOfShares, type Share } from '../sharing/share'
  * A load that acts per unit: an area of a panel, a stretch of wall, a typed load, an end of a flight of stairs, or the weight of
  * a beam or strut along itself.
  */
-export type Source = RegionSource | WallSource | LineSource | PointSource | StairSource | BeamSource | StrutSource
+export type Source =
+  RegionSource | WallSource | LineSource | PointSource | AreaSource | StairSource | BeamSource | StrutSource
 
 export interface RegionSource {
   readonly kind: 'region'
@@ -59,6 +61,16 @@ export interface PointSource {
   readonly id: string
   readonly load: PointLoadShape
   readonly at: Point
+  readonly share: Share
+}
+
+/** A typed area load, per N/m² at one of its ends: falling from its beginning, or rising to its end. */
+export interface AreaSource {
+  readonly kind: 'area'
+  /** `loadId/0` for what falls from its beginning, `loadId/1` for what rises to its end. */
+  readonly id: string
+  readonly load: AreaLoadShape
+  readonly end: number
   readonly share: Share
 }
 
@@ -144,6 +156,14 @@ export const pointSource = (load: PointLoadShape, at: Point, share: Share): Poin
   share,
 })
 
+export const areaSource = (load: AreaLoadShape, end: number, share: Share): AreaSource => ({
+  kind: 'area',
+  id: `${load.id}/${end}`,
+  load,
+  end,
+  share,
+})
+
 export const stairSource = (stair: StairShape, { index, a, b }: WallSegment, share: Share): StairSource => ({
   kind: 'stair',
   id: `${stair.id}/${index}`,
@@ -162,6 +182,7 @@ export function recordOfSource(source: Source): string {
       return source.run.id
     case 'line':
     case 'point':
+    case 'area':
       return source.load.id
     case 'stair':
       return source.stair.id

@@ -1,11 +1,11 @@
 import type { Point } from '../geometry/point'
 import { regionArea, regionMoments, type Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
+import { addLines } from './addLines'
 import { piecesBeside, raysOf } from './besideSite'
-import { mergeLines } from './mergeLines'
 import { breaksAlong } from './nearestAlong'
 import { cornersOf, nearestFeet, type Foot } from './nearest'
-import { bendsOf, type Carrier } from './rails'
+import type { Carrier } from './rails'
 import { areasRound } from './roundCorner'
 import { emptyShare, type Share, type ShareLine, type SharePoint } from './share'
 import { placeOn, type Site } from './sites'
@@ -21,7 +21,7 @@ export function shareAreaToNearest(sites: readonly Site[], carriers: readonly Ca
   const points = cornersOf(sites).flatMap((corner) =>
     [...areasRound(corner, sites, region)].flatMap(([{ site, s }, area]) => pointsOn(site, s, area)),
   )
-  return { ...alone, lines: added(lines, carriers), points: joined(points) }
+  return { ...alone, lines: addLines(lines, carriers), points: joined(points) }
 }
 
 /** Shares one unit of line load along a–b. */
@@ -47,7 +47,7 @@ export function shareLineToNearest(sites: readonly Site[], carriers: readonly Ca
       else lines.push(...linesOn(foot.site, foot.s - run / 2, foot.s + run / 2, load / run, load / run))
     }
   })
-  return { ...alone, lines: added(lines, carriers), points: joined(points) }
+  return { ...alone, lines: addLines(lines, carriers), points: joined(points) }
 }
 
 /** A length that only rounding makes, m. */
@@ -76,7 +76,7 @@ export function shareAreaEvenly(sites: readonly Site[], carriers: readonly Carri
   const q = applied / length
   return {
     ...alone,
-    lines: added(
+    lines: addLines(
       sites.flatMap((site) => linesOn(site, 0, site.length, q, q)),
       carriers,
     ),
@@ -107,36 +107,4 @@ function joined(points: readonly SharePoint[]): readonly SharePoint[] {
     found.set(key, known ? { ...known, force: known.force + point.force } : point)
   }
   return [...found.values()].sort((p, q) => (p.member === q.member ? p.s - q.s : p.member < q.member ? -1 : 1))
-}
-
-/** What comes from both sides of a member as one ordinate, in the fewest pieces. */
-function added(lines: readonly ShareLine[], carriers: readonly Carrier[]): readonly ShareLine[] {
-  const byMember = new Map<string, ShareLine[]>()
-  for (const line of lines) {
-    const there = byMember.get(line.member)
-    if (there) there.push(line)
-    else byMember.set(line.member, [line])
-  }
-  return mergeLines([...byMember.values()].flatMap(sumOf), bendsOf(carriers))
-}
-
-/** Lines of one member, which may lie over one another, as pieces one after the other. */
-function sumOf(lines: readonly ShareLine[]): readonly ShareLine[] {
-  const [first] = lines
-  if (!first) return []
-  const stops = lines.flatMap(({ s0, s1 }) => [s0, s1]).sort((p, q) => p - q)
-  const places = stops.filter((s, i) => i === 0 || s - (stops[i - 1] ?? 0) > tiny)
-  const sum = places.slice(1).map((to, i) => ({ member: first.member, s0: places[i] ?? 0, s1: to, q0: 0, q1: 0 }))
-  let start = 0
-  for (const line of [...lines].sort((p, q) => p.s0 - q.s0)) {
-    const at = (s: number) => line.q0 + ((line.q1 - line.q0) * (s - line.s0)) / (line.s1 - line.s0)
-    while ((sum[start]?.s1 ?? Infinity) <= line.s0 + tiny) start++
-    for (let k = start; k < sum.length; k++) {
-      const piece = sum[k]
-      if (!piece || piece.s0 >= line.s1 - tiny) break
-      piece.q0 += at(piece.s0)
-      piece.q1 += at(piece.s1)
-    }
-  }
-  return sum
 }

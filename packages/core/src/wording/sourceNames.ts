@@ -4,6 +4,7 @@ export const sourceNames = {
   wall: 'wall run',
   line: 'line load',
   point: 'point load',
+  area: 'area load',
   stair: 'flight of stairs',
   ownWeight: 'own weight',
   beam: 'beam',

@@ -30,7 +30,7 @@ export function PlaceLine({ placing }: { readonly placing: Placing }) {
         />
       </TextField>
       <Hint>
-        {points.length} {points.length === 1 ? 'point' : 'points'} of a {name}
+        {points.length} {points.length === 1 ? 'point' : 'points'} of {/^[aeiou]/.test(name) ? 'an' : 'a'} {name}
         {shape === 'ring' || shape === 'path' ? '; Ctrl+Enter ends it' : ''}
       </Hint>
       {(shape === 'ring' || shape === 'path') && (

@@ -97,6 +97,7 @@ const words = {
   wallRun: ['Wall run', 'wall runs'],
   lineLoad: ['Line load', 'line loads'],
   pointLoad: ['Point load', 'point loads'],
+  areaLoad: ['Area load', 'area loads'],
   stair: ['Flight', 'flights of stairs'],
   barrier: ['Barrier', 'barriers'],
 } as const

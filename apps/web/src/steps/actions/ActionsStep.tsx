@@ -39,7 +39,10 @@ export function ActionsStep() {
       name="Actions"
       bar={
         <ViewBar patches>
-          <ToolBar offered={['patch', 'wallRun', 'lineLoad', 'pointLoad']} more={['patchInRing', 'stair', 'barrier']} />
+          <ToolBar
+            offered={['patch', 'wallRun', 'lineLoad', 'pointLoad']}
+            more={['areaLoad', 'patchInRing', 'stair', 'barrier']}
+          />
         </ViewBar>
       }
       drawing={

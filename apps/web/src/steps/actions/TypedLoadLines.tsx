@@ -3,6 +3,8 @@ import {
   expanded,
   formatQuantity,
   lengthAlong,
+  signedArea,
+  type AreaLoad,
   type Layout,
   type LineLoad,
   type PointLoad,
@@ -28,10 +30,11 @@ const natures = [
   ['permanent', 'permanent'],
   ['imposed', 'imposed'],
 ] as const
-/** The picked line and point loads: what they are, how much, and which case they act in. */
+/** The picked line, point and area loads: what they are, how much, and which case they act in. */
 export const TypedLoadLines = memo(function TypedLoadLines({ loads }: { readonly loads: readonly TypedLoad[] }) {
   const lines = loads.filter((load): load is LineLoad => load.kind === 'lineLoad')
   const points = loads.filter((load): load is PointLoad => load.kind === 'pointLoad')
+  const areas = loads.filter((load): load is AreaLoad => load.kind === 'areaLoad')
   const [first] = loads
   if (!first) return null
   return (
@@ -43,6 +46,7 @@ export const TypedLoadLines = memo(function TypedLoadLines({ loads }: { readonly
       )}
       {lines.length > 0 && <LineValue loads={lines} />}
       {points.length > 0 && <PointValue loads={points} />}
+      {areas.length > 0 && <AreaValues loads={areas} />}
       <NatureLine loads={loads} />
       <ConcernsHere ids={loads.map(({ id }) => id).join()} />
     </Section>
@@ -90,6 +94,45 @@ function PointValue({ loads }: { readonly loads: readonly PointLoad[] }) {
   )
 }
 
+/** Even, or from one value to another along a way. */
+function AreaValues({ loads }: { readonly loads: readonly AreaLoad[] }) {
+  const fieldOf = useFieldOf()
+  const format = useFormat()
+  const area = loads.reduce((sum, { outline }) => sum + Math.abs(signedArea(outline)), 0)
+  const said = ({ value, endValue }: AreaLoad) =>
+    [value, ...(endValue === null ? [] : [endValue])].map((q) => formatQuantity(q, 'pressure', format)).join(' to ')
+  return (
+    <>
+      <Line reference="per area of plan, down" result={<Value value={area} quantity="area" strong={false} />}>
+        <QuantityField {...fieldOf(loads, 'value', 'area load', 'pressure', { min: -1e6, max: 1e6 })} />
+        <Several records={loads} textOf={said} />
+      </Line>
+      <Line reference="at its end">
+        <QuantityField
+          {...fieldOf(loads, 'endValue', 'area load at its end', 'pressure', {
+            min: -1e6,
+            max: 1e6,
+            optional: true,
+            placeholder: 'the same',
+          })}
+        />{' '}
+        {loads.some(({ endValue }) => endValue !== null) && (
+          <>
+            , straight along{' '}
+            <QuantityField
+              {...fieldOf(loads, 'angle', 'way of the area load', 'angle', { min: -2 * Math.PI, max: 2 * Math.PI })}
+            />{' '}
+            from east
+          </>
+        )}
+      </Line>
+    </>
+  )
+}
+
+const kindWords = { lineLoad: 'line load', pointLoad: 'point load', areaLoad: 'area load' } as const
+const quantities = { lineLoad: 'lineLoad', pointLoad: 'force', areaLoad: 'pressure' } as const
+
 /** Permanent, or imposed with the use whose factors it goes by. */
 function NatureLine({ loads }: { readonly loads: readonly TypedLoad[] }) {
   const choiceOf = useChoiceOf()
@@ -113,27 +156,27 @@ export const TypedLoadsOfLayout = memo(function TypedLoadsOfLayout({
   readonly layout: Layout
   readonly levelId: string
 }) {
-  const all: readonly TypedLoad[] = [...useRecords('lineLoad'), ...useRecords('pointLoad')]
+  const format = useFormat()
+  const all: readonly TypedLoad[] = [...useRecords('lineLoad'), ...useRecords('pointLoad'), ...useRecords('areaLoad')]
   const loads = all.filter((load) => load.layout === layout.id).sort((a, b) => byNumber.compare(a.label, b.label))
   return (
-    <Section title="Line and point loads">
+    <Section title="Line, point and area loads">
       {loads.length === 0 && <Note>None: draw one for a stair flight, a machine or a facade.</Note>}
       {loads.map((load) => (
         <PickLine
           key={load.id}
           id={expanded(load.id, levelId)}
           reference={load.label}
-          name={load.what === '' ? (load.kind === 'lineLoad' ? 'line load' : 'point load') : load.what}
-          result={
-            <Value
-              value={load.value}
-              quantity={load.kind === 'lineLoad' ? 'lineLoad' : 'force'}
-              address={`typed:${load.id}`}
-            />
-          }
+          name={load.what === '' ? kindWords[load.kind] : load.what}
+          result={<Value value={load.value} quantity={quantities[load.kind]} address={`typed:${load.id}`} />}
         >
           {' '}
-          <small>{load.nature}</small>
+          <small>
+            {load.kind === 'areaLoad' &&
+              load.endValue !== null &&
+              `to ${formatQuantity(load.endValue, 'pressure', format)}, `}
+            {load.nature}
+          </small>
         </PickLine>
       ))}
     </Section>

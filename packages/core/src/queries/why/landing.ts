@@ -70,6 +70,16 @@ export function landing(state: ProjectState, rest: string, why: Why): Traced | n
       q: { ...traced, quantity: 'pressure', value: intensity },
       A: given('A', 'area', part, partOfArea[source.panel.panel.sharing]),
     })
+  if (source.kind === 'area')
+    return areaForce({
+      q: { ...traced, quantity: 'pressure', value: intensity },
+      A: given(
+        'A',
+        'area',
+        part,
+        source.end === 0 ? 'area, falling to nothing at its end' : 'area, rising from nothing',
+      ),
+    })
   if (source.kind === 'point')
     return pointForce({
       F: { ...traced, quantity: 'force', value: intensity },

@@ -40,7 +40,7 @@ export function termOf({ kind, label, force, intensity, part, address }: PathRow
 
 const product = (kind: PathRow['kind'], intensity: number, part: number): readonly Amount[] => {
   const [load, amount] =
-    kind === 'region'
+    kind === 'region' || kind === 'area'
       ? (['pressure', 'area'] as const)
       : kind === 'point'
         ? (['force', 'factor'] as const)

@@ -1,7 +1,7 @@
 import { barrierLoad } from '../../actions/barriers'
 import { constructionImposed, constructionPermanent, windDirectionOf } from '../../actions/cases'
 import { buildUpWeight, slabWeight } from '../../actions/ownWeight'
-import { isTypedLoad, typedValue } from '../../actions/typedLoads'
+import { endValueOf, isTypedLoad, typedValue } from '../../actions/typedLoads'
 import { windSite } from '../../derivation/climate'
 import { floorAt } from '../../derivation/floorQueries'
 import { wallSourcesOf } from '../../derivation/heads'
@@ -152,10 +152,12 @@ function wallRun(state: ProjectState, rest: string): Traced | null {
   return terms.length === 0 ? null : tracedSum('G', 'force', 'sum of the stretches', terms)
 }
 
-/** `typed:LOAD`: a line or point load as it was typed. */
-function typedLoad({ document }: ProjectState, id: string): Traced | null {
-  const load = document.records.get(id)
-  return isTypedLoad(load) ? typedValue(load) : null
+/** `typed:LOAD`: a load as it was typed; `typed:LOAD:end` what an area load comes to at its end. */
+function typedLoad({ document }: ProjectState, rest: string): Traced | null {
+  const atEnd = rest.endsWith(':end')
+  const load = document.records.get(atEnd ? rest.slice(0, -4) : rest)
+  if (!isTypedLoad(load)) return null
+  return atEnd ? { ...typedValue(load), value: endValueOf(load) } : typedValue(load)
 }
 
 const barrierParts = ['load', 'place', 'moment'] as const

@@ -1,0 +1,42 @@
+import { expect, test } from '@playwright/test'
+import { balance, find, newProject, saved, type, typePlace } from './support'
+
+test('an area load that falls along the roof: drawn by typing, two values, on the balance and at the columns', async ({
+  page,
+  request,
+}) => {
+  const id = await newProject(request, 'Drift')
+  await page.goto(`/p/${id}/building`)
+  await page
+    .getByRole('textbox', { name: 'The building in one sentence' })
+    .fill('2 x 6 m by 1 x 6 m, 1 storey of 4 m, beams every 2 m, 150 mm concrete, offices')
+  await page.getByRole('button', { name: 'Build this' }).click()
+  await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
+  await find(page, 'actions step')
+  await page.getByRole('button', { name: /Draw something else/ }).click()
+  await page.getByRole('option', { name: 'area load' }).click()
+  for (const place of ['A1', 'A3', 'B3']) await typePlace(page, place)
+  await typePlace(page, 'B1', 'Control+Enter')
+  await expect(page.getByRole('heading', { name: 'Area load U1' })).toBeVisible()
+  await type(page, /^area load$/, '3')
+  await type(page, /^area load at its end$/, '0.5')
+  await saved(page)
+  await find(page, 'typed loads')
+  // hand: (3.0 + 0.5) / 2 · 12 · 6 m
+  await expect
+    .poll(() => balance(page))
+    .toMatch(/applied 126\.0 kN.*on members 126\.0 kN.*at supports 126\.0 kN.*nothing missing/)
+  await page.getByRole('button', { name: 'as a list' }).click()
+  await expect(page.getByRole('option', { name: /^Area load U1, from 3\.00 kN\/m² to 0\.50 kN\/m²/ })).toBeVisible()
+  const force = async (name: string) =>
+    Number(
+      /([\d.]+) kN at its foot/.exec(
+        await page.getByRole('option', { name: new RegExp(`^Column ${name},`) }).innerText(),
+      )?.[1],
+    )
+  const [high, low] = [await force('C1'), await force('C3')]
+  // hand: between 3 and 1.75 kN/m² on the left bay, 1.75 and 0.5 kN/m² on the right one
+  // left bay 6 · 6 · (3 + 1.75) / 2 = 85.5 kN; right bay: 6 · 6 · (1.75 + 0.5) / 2 = 40.5 kN; a quarter of each to a corner, more at the high side of a bay and less at the low one
+  expect(high).toBeGreaterThan(85.5 / 4)
+  expect(low).toBeLessThan(40.5 / 4)
+})
