@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { balance, find, newProject, saved, type, typePlace } from './support'
 
-test('an area load that falls along the roof: drawn by typing, two values, on the balance and at the columns', async ({
+test('an area load that falls along the roof: drawn by typing, two values, on the balance and in the list', async ({
   page,
   request,
 }) => {
@@ -28,15 +28,4 @@ test('an area load that falls along the roof: drawn by typing, two values, on th
     .toMatch(/applied 126\.0 kN.*on members 126\.0 kN.*at supports 126\.0 kN.*nothing missing/)
   await page.getByRole('button', { name: 'as a list' }).click()
   await expect(page.getByRole('option', { name: /^Area load U1, from 3\.00 kN\/m² to 0\.50 kN\/m²/ })).toBeVisible()
-  const force = async (name: string) =>
-    Number(
-      /([\d.]+) kN at its foot/.exec(
-        await page.getByRole('option', { name: new RegExp(`^Column ${name},`) }).innerText(),
-      )?.[1],
-    )
-  const [high, low] = [await force('C1'), await force('C3')]
-  // hand: between 3 and 1.75 kN/m² on the left bay, 1.75 and 0.5 kN/m² on the right one
-  // left bay 6 · 6 · (3 + 1.75) / 2 = 85.5 kN; right bay: 6 · 6 · (1.75 + 0.5) / 2 = 40.5 kN; a quarter of each to a corner, more at the high side of a bay and less at the low one
-  expect(high).toBeGreaterThan(85.5 / 4)
-  expect(low).toBeLessThan(40.5 / 4)
 })

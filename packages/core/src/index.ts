@@ -140,14 +140,13 @@ export {
   type Overview,
   type WordedConcern,
 } from './queries/overview'
+export type { AreaLoadView, TypedLoadView } from './queries/typedLoadViews'
 export type {
   BeamView,
   ColumnView as ColumnOnPlan,
   FloorView,
   OpeningView,
   RegionView,
-  TypedLoadView,
-  AreaLoadView,
   WallView,
   SlopeView,
   StrutView,

@@ -53,10 +53,9 @@ function shapesOf(load: AreaLoadView, tone: Tone): readonly Shape[] {
     closed: true,
     stroke: { tone: colour, width: acts ? 2.4 : 1.4, dash: [7, 3] },
   }
-  const face: Shape = { kind: 'area', region: [outline], ground: 'film' }
-  if (!acts || !varies(load)) return acts ? [face, border] : [border]
+  if (!acts || !varies(load)) return [border]
   const [from, to] = endsOf(load)
-  return [face, border, { kind: 'line', points: [from, to], stroke: { tone: colour, width: 1 } }]
+  return [border, { kind: 'line', points: [from, to], stroke: { tone: colour, width: 1 } }]
 }
 
 /** Where a line along its way through the middle of its outline begins and ends. */

@@ -32,6 +32,7 @@ export function planScene(
   const ordinate = ordinateScale(floor.beams, options)
   const parts = [
     regionsPart(floor, options),
+    areaLoadsPart(floor, options),
     dividingPart(options),
     openingsPart(floor),
     slopesPart(floor, options),
@@ -41,7 +42,6 @@ export function planScene(
     beamsPart(floor.beams, options),
     strutsPart(floor, options),
     columnsPart(floor, options),
-    areaLoadsPart(floor, options),
     typedLoadsPart(floor, options),
     barriersPart(floor, options),
     stiffPart(floor, options),

@@ -19,7 +19,15 @@ import type { BuildUp, LoadKey } from '../document/recordKinds'
 import type { MaterialWeight, MemberStock, PanelSlab, SectionArea, StairStock, WallStock } from '../document/shapes'
 import { legsOf } from '../geometry/course'
 import type { LayoutOperator } from '../rundown/operator'
-import { keyExtentOf, type KeyExtent, type RegionSource, type StairSource } from '../rundown/sources'
+import {
+  keyExtentOf,
+  type KeyExtent,
+  type AreaSource,
+  type LineSource,
+  type PointSource,
+  type RegionSource,
+  type StairSource,
+} from '../rundown/sources'
 import { familyOf } from '../standards/families'
 import type { FamilyId } from '../standards/family'
 import type { Standard } from '../standards/layer'
@@ -187,11 +195,9 @@ export const intensityStage = stage(
         },
       }
       if (source.kind === 'wall') put.load(walls, wallLoads.loads[wall++]?.value ?? 0)
-      else if (source.kind === 'line' || source.kind === 'point' || source.kind === 'area') {
-        const load = typedOf.get(source.load.id)
-        const atEnd = source.kind === 'area' && source.end === 1
-        if (load) put.load(load.caseId, atEnd ? load.endValue : load.value)
-      } else if (source.kind === 'stair') putStair(source, loads, weights, put)
+      else if (source.kind === 'line' || source.kind === 'point' || source.kind === 'area')
+        putTyped(source, typedOf.get(source.load.id), put)
+      else if (source.kind === 'stair') putStair(source, loads, weights, put)
       else if (source.kind === 'beam' || source.kind === 'strut')
         put.load(selfWeight, weights.members.get(source.id) ?? 0)
       else putRegion(source, loads, weights, put)
@@ -210,6 +216,11 @@ interface Put {
   readonly use: (caseId: string, area: number) => void
   /** Area and load of a case that may be reduced. */
   readonly reducible: (caseId: string, area: number, load: number) => void
+}
+
+/** Of an area load what rises to its end brings the value there. */
+function putTyped(source: LineSource | PointSource | AreaSource, load: TypedIntensity | undefined, put: Put): void {
+  if (load) put.load(load.caseId, source.kind === 'area' && source.end === 1 ? load.endValue : load.value)
 }
 
 interface RegionLoads {

@@ -14,10 +14,10 @@ import {
   type ObjectOf,
 } from './fields'
 import { alongSpan, onLine } from '../geometry/tolerance'
-import { areaLoad } from './areaLoadKind'
 import { stiffElement, storeyForces } from './lateralKinds'
 import { reductionTable } from './reductionKind'
-import { family, label, ring, source, standardTable, typedLoad } from './recordParts'
+import { family, label, ring, source, standardTable } from './recordParts'
+import { areaLoad, lineLoad, pointLoad } from './typedLoadKinds'
 import { useSorts } from './useSorts'
 
 /** Of limits of what supports a panel: from a millimetre to half a metre, and from half a degree to 60. */
@@ -298,11 +298,9 @@ export const recordKinds = {
       [],
     ),
   },
-  /** A load typed along a path: N/m downwards, less than zero where it lifts. */
-  lineLoad: { ...typedLoad, path: list(point(), 500, 2), value: number('lineLoad', { min: -1e7, max: 1e7 }) },
+  lineLoad,
+  pointLoad,
   areaLoad,
-  /** A load typed at a point: N downwards, less than zero where it lifts. */
-  pointLoad: { ...typedLoad, path: list(point(), 1, 1), value: number('force', { min: -1e9, max: 1e9 }) },
   /**
    * A straight flight of stairs: half of its weight and of what is on it goes to each of its ends, which lie on a landing or a
    * beam of the same level.

@@ -1,5 +1,4 @@
 import { barrierCase } from '../actions/cases'
-import { endValueOf, isTypedLoad } from '../actions/typedLoads'
 import { heightOn } from '../building/slopes'
 import { stairOutline } from '../building/stairs'
 import { barriersOn } from '../derivation/barriers'
@@ -11,8 +10,9 @@ import { recordsOf } from '../document/document'
 import { labelOf, memberOf, panelOf, sectionOf } from '../document/labels'
 import type { Member, Panel, StiffElement, Strut } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
-import { centroid, type Region, type Ring } from '../geometry/polygon'
+import { centroid, type Region } from '../geometry/polygon'
 import type { LoadLine, LoadPoint } from '../rundown/memberLines'
+import { areaLoadViews, typedViews, type AreaLoadView, type TypedLoadView } from './typedLoadViews'
 
 export interface BeamView {
   readonly id: string
@@ -70,41 +70,6 @@ export interface WallView {
   /** In the case, N/m. */
   readonly load: number
   readonly notCarriedLength: number
-}
-
-export interface TypedLoadView {
-  readonly id: string
-  readonly expandedId: string
-  readonly label: string
-  readonly what: string
-  readonly kind: 'line' | 'point'
-  readonly a: Point
-  /** The same as `a` for a point. */
-  readonly b: Point
-  /** In the case, N/m or N. */
-  readonly load: number
-  /** N/m or N as typed, whatever the case. */
-  readonly value: number
-  /** The part that nothing carries, N per unit. */
-  readonly notCarried: number
-}
-
-/** A typed area load as the plan draws it. */
-export interface AreaLoadView {
-  readonly id: string
-  readonly expandedId: string
-  readonly label: string
-  readonly what: string
-  readonly outline: Ring
-  /** The way from its beginning to its end, from global X. */
-  readonly angle: number
-  /** Where it begins and where it ends, N/m² as typed. */
-  readonly value: number
-  readonly endValue: number
-  /** Whether it acts in the case. */
-  readonly acts: boolean
-  /** The part that nothing carries, N per unit. */
-  readonly notCarried: number
 }
 
 /** A flight of stairs as the plan draws it. */
@@ -380,53 +345,3 @@ const barrierViews = (state: ProjectState, floor: FloorState, caseId: string): r
       value,
     }
   })
-
-function areaLoadViews(state: ProjectState, floor: FloorState, caseId: string): readonly AreaLoadView[] {
-  const at = readCase(state, caseId)
-  return floor.operator.plan.sources.flatMap((source, row): AreaLoadView[] => {
-    const record = source.kind === 'area' && source.end === 0 ? state.document.records.get(source.load.id) : undefined
-    if (record?.kind !== 'areaLoad') return []
-    const { id, label, what, outline, angle, value } = record
-    const [falling = 0, rising = 0] = [row, row + 1].map((k) => at(floor.intensities, k))
-    const notCarried = [row, row + 1].reduce((sum, k) => sum + (floor.operator.notCarried[k] ?? 0), 0)
-    const expandedId = expandedAt(floor, id)
-    return [
-      {
-        id,
-        expandedId,
-        label,
-        what,
-        outline,
-        angle,
-        value,
-        endValue: endValueOf(record),
-        acts: falling !== 0 || rising !== 0,
-        notCarried,
-      },
-    ]
-  })
-}
-
-function typedViews(state: ProjectState, floor: FloorState, caseId: string): readonly TypedLoadView[] {
-  const at = readCase(state, caseId)
-  return floor.operator.plan.sources.flatMap((source, row): TypedLoadView[] => {
-    if (source.kind !== 'line' && source.kind !== 'point') return []
-    const record = state.document.records.get(source.load.id)
-    if (!isTypedLoad(record) || record.kind === 'areaLoad') return []
-    const { id, label, what, value } = record
-    return [
-      {
-        id,
-        expandedId: expandedAt(floor, id),
-        label,
-        what,
-        kind: source.kind,
-        a: source.kind === 'line' ? source.a : source.at,
-        b: source.kind === 'line' ? source.b : source.at,
-        load: at(floor.intensities, row),
-        value,
-        notCarried: floor.operator.notCarried[row] ?? 0,
-      },
-    ]
-  })
-}

@@ -83,13 +83,20 @@ const subjectOf = (source: Source): readonly [PathRow['kind'], string] => [
   recordOfSource(source),
 ]
 
+/** Of a typed load; null for others. */
+function typedAddress(source: Source): string | null {
+  if (source.kind === 'area') return `typed:${source.load.id}${source.end === 1 ? ':end' : ''}`
+  return source.kind === 'line' || source.kind === 'point' ? `typed:${source.load.id}` : null
+}
+
 /** Where the trace of a source's load begins. */
 export function sourceAddress(state: ProjectState, source: Source, caseId: string, levelId: string): string | null {
   if (source.kind === 'wall') return `wall:${source.id}@${levelId}`
   if (source.kind === 'beam' || source.kind === 'strut') return `beamWeight:${source.id}`
-  if (source.kind === 'line' || source.kind === 'point') return `typed:${source.load.id}`
-  if (source.kind === 'area') return `typed:${source.load.id}${source.end === 1 ? ':end' : ''}`
+  const typed = typedAddress(source)
+  if (typed !== null) return typed
   if (source.kind === 'stair') return `stairEnd:${source.stair.id}:${caseId}`
+  if (source.kind !== 'region') return null
   const address = regionAddress(state, source, caseId)
   const { slopeId } = source.region
   const lies = caseId.startsWith('permanent/') || caseId === constructionPermanent

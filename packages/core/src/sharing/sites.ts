@@ -186,10 +186,10 @@ function joinedAtEnds(placed: readonly Placed[]): readonly Site[] {
     carriers,
   }))
   const onOther = (p: Point): Point => {
-    let [least, at] = [onLine, p]
+    let [least, at] = [meets, p]
     for (const { a, b } of met) {
       const { s, off } = project(a, b, p)
-      if (p === a || p === b || Math.abs(off) > least || s <= onLine || s >= distance(a, b) - onLine) continue
+      if (p === a || p === b || Math.abs(off) > least || s <= meets || s >= distance(a, b) - meets) continue
       ;[least, at] = [Math.abs(off), along(a, b, s)]
     }
     return at
@@ -212,6 +212,9 @@ function joinedAtEnds(placed: readonly Placed[]): readonly Site[] {
 
 const origin: Point = [0, 0]
 
+/** At the tolerance itself what adding and turning leaves behind must not decide. */
+const meets = onLine + 1e-6
+
 /** For each end, two by site, the one point of all ends that are joined with it. */
 function middlesOf(placed: readonly Placed[]): readonly Point[] {
   const ends = placed.flatMap(({ a, b }) => [a, b])
@@ -221,7 +224,7 @@ function middlesOf(placed: readonly Placed[]): readonly Point[] {
       // the two ends of a short site are two points unless another end joins them
       const own = i % 2 === 0 && j === i + 1
       const [from, to] = [group[i], group[j]]
-      if (own || from === to || distance(p, ends[j] ?? p) > onLine) continue
+      if (own || from === to || distance(p, ends[j] ?? p) > meets) continue
       group.forEach((of, k) => {
         if (of === to) group[k] = from ?? k
       })

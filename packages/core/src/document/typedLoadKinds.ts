@@ -1,5 +1,19 @@
-import { nullable, number } from './fields'
+import { list, nullable, number, point } from './fields'
 import { ring, typedLoad } from './recordParts'
+
+/** A load typed along a path: N/m downwards, less than zero where it lifts. */
+export const lineLoad = {
+  ...typedLoad,
+  path: list(point(), 500, 2),
+  value: number('lineLoad', { min: -1e7, max: 1e7 }),
+} as const
+
+/** A load typed at a point: N downwards, less than zero where it lifts. */
+export const pointLoad = {
+  ...typedLoad,
+  path: list(point(), 1, 1),
+  value: number('force', { min: -1e9, max: 1e9 }),
+} as const
 
 const pressure = number('pressure', { min: -1e6, max: 1e6 })
 
