@@ -1,17 +1,16 @@
 import { expect, test } from '@playwright/test'
-import { balance, find, newProject, saved, type, typePlace } from './support'
+import { balance, builtFrom, find, saved, type, typePlace } from './support'
 
 test('an area load that falls along the roof: drawn by typing, two values, on the balance and in the list', async ({
   page,
   request,
 }) => {
-  const id = await newProject(request, 'Drift')
-  await page.goto(`/p/${id}/building`)
-  await page
-    .getByRole('textbox', { name: 'The building in one sentence' })
-    .fill('2 x 6 m by 1 x 6 m, 1 storey of 4 m, beams every 2 m, 150 mm concrete, offices')
-  await page.getByRole('button', { name: 'Build this' }).click()
-  await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
+  await builtFrom(
+    page,
+    request,
+    'Drift',
+    '2 x 6 m by 1 x 6 m, 1 storey of 4 m, beams every 2 m, 150 mm concrete, offices',
+  )
   await find(page, 'actions step')
   await page.getByRole('button', { name: /Draw something else/ }).click()
   await page.getByRole('option', { name: 'area load' }).click()

@@ -1,17 +1,16 @@
 import { expect, test } from '@playwright/test'
-import { balance, find, newProject, saved } from './support'
+import { balance, builtFrom, find, saved } from './support'
 
 test('beams that become bearing walls: line reactions, stretch by stretch, down to the base', async ({
   page,
   request,
 }) => {
-  const id = await newProject(request, 'Walls that bear')
-  await page.goto(`/p/${id}/building`)
-  await page
-    .getByRole('textbox', { name: 'The building in one sentence' })
-    .fill('1 x 8 m by 1 x 6 m, 2 storeys of 3 m, beams every 6 m, 200 mm concrete, homes')
-  await page.getByRole('button', { name: 'Build this' }).click()
-  await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
+  await builtFrom(
+    page,
+    request,
+    'Walls that bear',
+    '1 x 8 m by 1 x 6 m, 2 storeys of 3 m, beams every 6 m, 200 mm concrete, homes',
+  )
   await page.getByRole('button', { name: 'as a list' }).click()
 
   // both beams under the slab become walls; girders and columns go

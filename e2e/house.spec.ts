@@ -1,17 +1,16 @@
 import { expect, test } from '@playwright/test'
-import { balance, find, newProject, saved, type } from './support'
+import { balance, builtFrom, find, saved, type } from './support'
 
 test('a house with a slab that cantilevers: panels in rings, slab edge, walls on the edge', async ({
   page,
   request,
 }) => {
-  const id = await newProject(request, 'House')
-  await page.goto(`/p/${id}/building`)
-  await page
-    .getByRole('textbox', { name: 'The building in one sentence' })
-    .fill('2 x 4 m by 1 x 6 m, 2 storeys of 3 m, beams every 6 m, 200 mm concrete, homes')
-  await page.getByRole('button', { name: 'Build this' }).click()
-  await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
+  await builtFrom(
+    page,
+    request,
+    'House',
+    '2 x 4 m by 1 x 6 m, 2 storeys of 3 m, beams every 6 m, 200 mm concrete, homes',
+  )
 
   // a panel away, and its ring filled again in one step
   await page.getByRole('button', { name: 'as a list' }).click()

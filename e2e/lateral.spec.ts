@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { balance, find, newProject, saved, type, typePlace } from './support'
+import { balance, builtFrom, find, saved, type, typePlace } from './support'
 
 /** A stiff element of a typed stiffness, drawn by typing, MN/m. */
 async function draw(page: Page, from: string, to: string, stiffness: string): Promise<void> {
@@ -19,13 +19,12 @@ async function draw(page: Page, from: string, to: string, stiffness: string): Pr
 }
 
 test('storey forces are shared among stiff elements, with torsion, down to the ground', async ({ page, request }) => {
-  const id = await newProject(request, 'Held')
-  await page.goto(`/p/${id}/building`)
-  await page
-    .getByRole('textbox', { name: 'The building in one sentence' })
-    .fill('2 x 4 m by 1 x 6 m, 2 storeys of 3 m, beams every 6 m, 200 mm concrete, homes')
-  await page.getByRole('button', { name: 'Build this' }).click()
-  await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
+  await builtFrom(
+    page,
+    request,
+    'Held',
+    '2 x 4 m by 1 x 6 m, 2 storeys of 3 m, beams every 6 m, 200 mm concrete, homes',
+  )
 
   // one case: 20 kN on the first floor, 40 kN on the roof, eastwards at the centre of mass (4; 3)
   await find(page, 'actions step')

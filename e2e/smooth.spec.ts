@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { demo, newProject, saved } from './support'
+import { builtFrom, demo, newProject, saved } from './support'
 
 // recording a trace would itself be the longest task
 test.use({ trace: 'off' })
@@ -109,13 +109,12 @@ test('a tower of forty storeys with more than 500 members each: opening it and e
   request,
 }) => {
   test.setTimeout(300_000)
-  const id = await newProject(request, 'Tall')
-  await page.goto(`/p/${id}/building`)
-  await page
-    .getByRole('textbox', { name: 'The building in one sentence' })
-    .fill('12 x 7.2 m by 10 x 6 m, 40 storeys of 3.5 m, steel beams every 3 m, 150 mm concrete, offices')
-  await page.getByRole('button', { name: 'Build this' }).click()
-  await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
+  const id = await builtFrom(
+    page,
+    request,
+    'Tall',
+    '12 x 7.2 m by 10 x 6 m, 40 storeys of 3.5 m, steel beams every 3 m, 150 mm concrete, offices',
+  )
   await saved(page)
   await go(page, 'Actions')
   await page.getByRole('button', { name: 'Wall round the outline' }).click()

@@ -19,6 +19,21 @@ export async function newProject(
   return ((await reply.json()) as Summary).id
 }
 
+/** A project of the test's own, built from the opening sentence and open in Building; its id. */
+export async function builtFrom(
+  page: Page,
+  request: APIRequestContext,
+  name: string,
+  sentence: string,
+): Promise<string> {
+  const id = await newProject(request, name)
+  await page.goto(`/p/${id}/building`)
+  await page.getByRole('textbox', { name: 'The building in one sentence' }).fill(sentence)
+  await page.getByRole('button', { name: 'Build this' }).click()
+  await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
+  return id
+}
+
 /** Waits until every change has reached the server. */
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('saved')
 

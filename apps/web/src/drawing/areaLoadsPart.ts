@@ -6,18 +6,13 @@ import {
   type NumberFormat,
   type Point,
 } from '@hedrion/core'
-import type { Label, Mark, Scene, Shape, Target, Tone } from './scene'
-
-interface AreaOptions {
-  readonly format: NumberFormat
-  readonly mark: Mark
-  readonly area: boolean
-}
+import type { Label, Scene, Shape, Target, Tone } from './scene'
+import type { TypedOptions } from './typedLoadsPart'
 
 /** Typed area loads: a dashed outline, with its values where it begins and where it ends. */
 export function areaLoadsPart(
   { areaLoads }: Pick<FloorView, 'areaLoads'>,
-  { format, mark, area }: AreaOptions,
+  { format, mark, area }: TypedOptions,
 ): Pick<Scene, 'shapes' | 'labels' | 'targets'> {
   const tone: Tone = mark === 'imposed' ? 'imposed' : 'permanent'
   return {

@@ -2,7 +2,8 @@ import { formatQuantity, meanOf, type FloorView, type NumberFormat, type TypedLo
 import { typedText } from './describe'
 import type { Label, Mark, Scene, Shape, Target, Tone } from './scene'
 
-interface TypedOptions {
+/** How typed loads are shown. */
+export interface TypedOptions {
   readonly format: NumberFormat
   readonly mark: Mark
   readonly area: boolean
