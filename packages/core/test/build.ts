@@ -139,6 +139,7 @@ export class Building {
       takesLoad: true,
       sparedActions: [],
       elementFactor: null,
+      openShare: 0,
       truss: null,
       ...more,
     })

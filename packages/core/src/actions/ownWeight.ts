@@ -27,9 +27,9 @@ export const stretchWeight = formula({
   symbol: 'g_0',
   quantity: 'lineLoad',
   clause: 'EN 1991-1-1 5.2.1(1)',
-  inputs: { t: 'smallLength', l: 'length', gamma: 'unitWeight' },
-  expression: 't * l * gamma',
-  evaluate: ({ t, l, gamma }) => t * l * gamma,
+  inputs: { t: 'smallLength', l: 'length', gamma: 'unitWeight', o: 'factor' },
+  expression: 't * l * gamma * (1 - o)',
+  evaluate: ({ t, l, gamma, o }) => t * l * gamma * (1 - o),
 })
 
 /** Weight of a truss per length of its top chord: chords and web by their lengths, joints not counted. */

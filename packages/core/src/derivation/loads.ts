@@ -96,9 +96,9 @@ export const weightsStage = stage(
         ? trussWeight.evaluate(trussInputs(truss, own, (of) => areaOf.get(of) ?? 0))
         : memberWeight.evaluate(own)
     }
-    const perHeight = ({ id, path, section, material }: WallStock) =>
+    const perHeight = ({ id, path, section, material, openShare }: WallStock) =>
       stretchesOf(legsOf(path)).map(({ s0, s1 }, k): readonly [string, number] => {
-        const own = { t: widthOf.get(section) ?? 0, l: s1 - s0, gamma: gamma(material) }
+        const own = { t: widthOf.get(section) ?? 0, l: s1 - s0, gamma: gamma(material), o: openShare }
         return [stretchId(id, k), stretchWeight.evaluate(own)]
       })
     return {

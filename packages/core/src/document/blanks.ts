@@ -61,6 +61,7 @@ export const simpleMember = {
   takesLoad: true,
   sparedActions: [],
   elementFactor: null,
+  openShare: 0,
   truss: null,
 } as const satisfies Partial<Member>
 

@@ -16,7 +16,7 @@ import {
 import { alongSpan, onLine } from '../geometry/tolerance'
 import { stiffElement, storeyForces } from './lateralKinds'
 import { reductionTable } from './reductionKind'
-import { family, label, ring, source, standardTable } from './recordParts'
+import { family, label, ring, source, standardTable, truss } from './recordParts'
 import { areaLoad, lineLoad, pointLoad } from './typedLoadKinds'
 import { useSorts } from './useSorts'
 
@@ -166,23 +166,10 @@ export const recordKinds = {
     sparedActions: withDefault(list(oneOf('permanent', 'imposed', 'roof', 'construction'), 4), []),
     /** Live load element factor K_LL (ASCE 7 table 4.7-1); null where it follows from the member. */
     elementFactor: withDefault(nullable(number('factor', { min: 1, max: 4 })), null),
+    /** Of a bearing wall: the part of its face that openings take off its weight. */
+    openShare: withDefault(number('factor', { min: 0, max: 1 }), 0),
     /** What a truss is made of below its top chord. */
-    truss: withDefault(
-      nullable(
-        object({
-          /** Follows the top chord, or runs straight from end to end. */
-          bottom: oneOf('alongTop', 'straight'),
-          /** Between the axes of the chords at the ends. */
-          depth: number('length', { above: 0, max: 20 }),
-          /** Equal parts of the length, each with one diagonal. */
-          bays: number('count', { min: 2, max: 60 }),
-          posts: flag(),
-          bottomSection: ref('section'),
-          webSection: ref('section'),
-        }),
-      ),
-      null,
-    ),
+    truss: withDefault(nullable(truss), null),
   },
   /** A member in space from point to point, heights from the level of its layout: it hands its weight to what is at its ends. */
   strut: {

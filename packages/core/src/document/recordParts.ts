@@ -38,3 +38,16 @@ export const typedLoad = {
   /** The use whose factors an imposed one goes by. */
   use: nullable(text(60)),
 }
+
+/** What a truss is made of below its top chord. */
+export const truss = object({
+  /** Follows the top chord, or runs straight from end to end. */
+  bottom: oneOf('alongTop', 'straight'),
+  /** Between the axes of the chords at the ends. */
+  depth: number('length', { above: 0, max: 20 }),
+  /** Equal parts of the length, each with one diagonal. */
+  bays: number('count', { min: 2, max: 60 }),
+  posts: flag(),
+  bottomSection: ref('section'),
+  webSection: ref('section'),
+})

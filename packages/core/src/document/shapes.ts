@@ -59,7 +59,7 @@ export const pointLoadShape = picker<PointLoad>()('id', 'path')
 
 // And what of it weighs, so that a new label weighs nothing again.
 export const memberStock = picker<Member | Strut>()('id', 'section', 'material')
-export const wallStock = picker<Member>()('id', 'path', 'section', 'material')
+export const wallStock = picker<Member>()('id', 'path', 'section', 'material', 'openShare')
 export const panelSlab = picker<Panel>()('id', 'slab')
 export const stairStock = picker<Stair>()('id', 'path', 'rise', 'waist', 'riser', 'material')
 export const sectionArea = picker<Section>()('id', 'area', 'width')

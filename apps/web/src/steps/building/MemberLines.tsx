@@ -209,15 +209,26 @@ const endsOf = ({ startRelease, endRelease }: Member): string =>
 function Weight({ member, sections }: { readonly member: Member; readonly sections: readonly SectionRecord[] }) {
   const section = sections.find(({ id }) => id === member.section)
   const material = useRecord(member.material)
+  const fieldOf = useFieldOf()
   if (!section || material?.kind !== 'material') return null
   if (member.role === 'wall')
     return (
       <Line
         reference="own weight"
-        result={<Value value={section.width * material.unitWeight} quantity="pressure" strong={false} />}
+        result={
+          <Value
+            value={section.width * material.unitWeight * (1 - member.openShare)}
+            quantity="pressure"
+            strong={false}
+          />
+        }
       >
         <Symbol name="g_0" /> = t · γ = <Value value={section.width} quantity="smallLength" strong={false} /> ·{' '}
-        <Value value={material.unitWeight} quantity="unitWeight" strong={false} />, per area of wall
+        <Value value={material.unitWeight} quantity="unitWeight" strong={false} />, per area of wall, less{' '}
+        <QuantityField
+          {...fieldOf([member], 'openShare', 'share of openings in the wall', 'factor', { min: 0, max: 1 })}
+        />{' '}
+        of it for openings
       </Line>
     )
   return (

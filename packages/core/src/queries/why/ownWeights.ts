@@ -31,7 +31,7 @@ export function weightOfMember(state: ProjectState, address: string): Traced | n
 }
 
 function weightOfStretch(
-  { path }: Member,
+  { path, label, openShare }: Member,
   stretch: number,
   section: Section,
   gamma: Traced<'unitWeight'>,
@@ -39,7 +39,8 @@ function weightOfStretch(
   const found = stretchesOf(legsOf(path))[stretch]
   if (!found) return null
   const t = given('t', 'smallLength', section.width, withSource(section))
-  return stretchWeight({ t, l: given('l', 'length', found.s1 - found.s0, 'of the stretch'), gamma })
+  const o = given('o', 'factor', openShare, `openings in ${label}`)
+  return stretchWeight({ t, l: given('l', 'length', found.s1 - found.s0, 'of the stretch'), gamma, o })
 }
 
 function weightOfTruss(
