@@ -23,6 +23,8 @@ const turned = (document: Document, angle: number, [dx, dy]: Point): Document =>
         return { ...record, outline: record.outline.map(turn), spanAngle: record.spanAngle + angle }
       if (record.kind === 'slope')
         return { ...record, outline: record.outline.map(turn), uphill: record.uphill + angle }
+      if (record.kind === 'areaLoad')
+        return { ...record, outline: record.outline.map(turn), angle: record.angle + angle }
       if ('path' in record) return { ...record, path: record.path.map(turn) }
       return 'outline' in record ? { ...record, outline: record.outline.map(turn) } : record
     }),
