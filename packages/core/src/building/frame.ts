@@ -89,3 +89,15 @@ export interface FramePlan {
   /** Beams that carry each other in a ring; their load is not carried. */
   readonly loop: readonly number[]
 }
+
+/** Where the foot of a column stands on the floor below: on a column or a stretch of wall, or on a beam (a transfer) at s along it. */
+export interface Landing {
+  /** The column's index on its own floor. */
+  readonly row: number
+  readonly on: 'column' | 'beam'
+  /** Index into the columns or beams of the floor below. */
+  readonly index: number
+  readonly s: number
+  /** Of its force: all of it for a column, less for a stretch of wall that stands on several. */
+  readonly part: number
+}

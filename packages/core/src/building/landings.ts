@@ -4,21 +4,9 @@ import type { Point } from '../geometry/point'
 import { touches } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
-import { pointsOfBeam, type Column, type FramePlan } from './frame'
+import { pointsOfBeam, type Column, type FramePlan, type Landing } from './frame'
 import type { PanelPlan } from './panelRegions'
 import { wallFeet, type Ground } from './wallFeet'
-
-/** Where the foot of a column stands on the floor below: on a column or a stretch of wall, or on a beam (a transfer) at s along it. */
-export interface Landing {
-  /** The column's index on its own floor. */
-  readonly row: number
-  readonly on: 'column' | 'beam'
-  /** Index into the columns or beams of the floor below. */
-  readonly index: number
-  readonly s: number
-  /** Of its force: all of it for a column, less for a stretch of wall that stands on several. */
-  readonly part: number
-}
 
 export interface FootPlan {
   readonly landings: readonly Landing[]

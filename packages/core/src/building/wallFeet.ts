@@ -4,8 +4,7 @@ import type { Point } from '../geometry/point'
 import { footOn, overlapOn } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import { placesOnWall, type Stretch } from './bearingWalls'
-import type { Column, FramePlan } from './frame'
-import type { Landing } from './landings'
+import type { Column, FramePlan, Landing } from './frame'
 
 /** The floor below, with what of it is near. */
 export interface Ground {

@@ -1,4 +1,4 @@
-import type { Landing } from '../building/landings'
+import type { Landing } from '../building/frame'
 import { present } from '../outcome/assert'
 import { pointReactions } from './beamStatics'
 import { takenOf, type LayoutOperator, type SharedOut, type SparseRows } from './operator'
