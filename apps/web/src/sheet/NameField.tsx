@@ -1,42 +1,9 @@
-import type {
-  Barrier,
-  GridLine,
-  Level,
-  AreaLoad,
-  LineLoad,
-  LoadKey,
-  Material,
-  Member,
-  Opening,
-  Panel,
-  Patch,
-  PointLoad,
-  ReductionTable,
-  Section,
-  Slope,
-  Stair,
-  StiffElement,
-  StoreyForces,
-  Strut,
-} from '@hedrion/core'
+import type { Drawn, GridLine, Level, LoadKey, Material, ReductionTable, Section, StoreyForces } from '@hedrion/core'
 import { kindNames, useEdit, useNote } from '../compute/useEdit'
 import { TextLine } from '../ui/TextLine'
 
 type Named = LoadKey | Section | Material | Level | StoreyForces | ReductionTable
-type Labelled =
-  | Member
-  | Strut
-  | Panel
-  | Opening
-  | Slope
-  | Patch
-  | GridLine
-  | LineLoad
-  | PointLoad
-  | AreaLoad
-  | Stair
-  | Barrier
-  | StiffElement
+type Labelled = Drawn | GridLine
 
 interface NameFieldProps {
   readonly record: Named | Labelled

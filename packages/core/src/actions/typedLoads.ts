@@ -23,21 +23,22 @@ export function caseOfTyped({ nature, use }: TypedLoad, standard: Standard): str
   return nature === 'permanent' ? typedLoads : (casesOfUse(use, standard)?.imposed ?? null)
 }
 
-/** Its value at the far end; that of all of it where it is even. */
-export const endValueOf = (load: TypedLoad): number =>
-  load.kind === 'areaLoad' ? (load.endValue ?? load.value) : load.value
+/** Its value, N/m, N or N/m²; at the end of an area load it may be another one. */
+export const valueAt = (load: TypedLoad, end: 'start' | 'end'): number =>
+  load.kind === 'areaLoad' && end === 'end' ? (load.endValue ?? load.value) : load.value
 
-/** Its value as it was typed, per metre, at its point, or where its area begins. */
-export const typedValue = (load: TypedLoad): Traced => {
+const quantities = { lineLoad: 'lineLoad', pointLoad: 'force', areaLoad: 'pressure' } as const
+
+/** Its value as it was typed. */
+export const typedValue = (load: TypedLoad, end: 'start' | 'end' = 'start'): Traced => {
   const from = [`typed for ${load.label}`, load.what].filter(Boolean).join(', ')
-  if (load.kind === 'areaLoad') return given('q', 'pressure', load.value, from)
-  return load.kind === 'lineLoad' ? given('q', 'lineLoad', load.value, from) : given('F', 'force', load.value, from)
+  return given(load.kind === 'pointLoad' ? 'F' : 'q', quantities[load.kind], valueAt(load, end), from)
 }
 
 /** An imposed load without a use that the standard knows belongs to no case. */
 export function typedConcerns(loads: readonly TypedLoad[], standard: Standard): readonly Concern[] {
   return loads.flatMap((load): Concern[] =>
-    caseOfTyped(load, standard) === null && (load.value !== 0 || endValueOf(load) !== 0)
+    caseOfTyped(load, standard) === null && (load.value !== 0 || valueAt(load, 'end') !== 0)
       ? [{ code: 'load.no-use', severity: 'blocking', about: [load.id], data: { label: load.label } }]
       : [],
   )

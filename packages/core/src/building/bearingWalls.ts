@@ -26,8 +26,6 @@ export const stretchesOf = (legs: readonly Leg[]): readonly Stretch[] =>
     })
   })
 
-export const middleOf = ({ a, b }: Pick<Stretch, 'a' | 'b'>): Point => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
-
 /** What of a trapezoid of line load lies on each stretch: each takes what stands on it, without a lever. */
 export const stretchForces = (
   stretches: readonly Stretch[],

@@ -1,8 +1,9 @@
 import { stretchId } from '../document/labels'
 import type { MemberShape } from '../document/shapes'
 import { legsOf, lengthOfLegs } from '../geometry/course'
+import { meanOf } from '../geometry/polygon'
 import { onLine, sameSupport } from '../geometry/tolerance'
-import { middleOf, stretchesOf } from './bearingWalls'
+import { stretchesOf } from './bearingWalls'
 import type { Beam, Column, FramePlan, Station, Support } from './frame'
 import { findSupports, isStable, type Draft } from './supports'
 import { supportOrder } from './supportOrder'
@@ -18,28 +19,29 @@ export function framePlan(members: readonly MemberShape[]): FramePlan {
     const legs = legsOf(member.path)
     const length = lengthOfLegs(legs)
     if (member.role === 'column' || !a || !b || length < onLine) return []
-    return [{ member, a, b, legs, length, supports: [] }]
+    const plain = { member, a, b, legs, length, supports: [] }
+    return [member.role === 'wall' ? { ...plain, stretches: stretchesOf(legs) } : plain]
   })
-  const walls = drafts.filter(({ member }) => member.role === 'wall')
-  let first = standing.length
-  for (const wall of walls) {
-    wall.stretches = stretchesOf(wall.legs)
-    wall.stretches.forEach(({ s0, s1 }, k) =>
-      wall.supports.push({ s: (s0 + s1) / 2, on: 'column', index: first + k, at: 0 }),
-    )
-    first += wall.stretches.length
+  const columns = [...standing]
+  for (const wall of drafts) {
+    const own = stretchColumns(wall)
+    wall.supports.push(...own.map(({ s }, k): Support => ({ s, on: 'column', index: columns.length + k, at: 0 })))
+    columns.push(...own.map(({ column }) => column))
   }
   findSupports(drafts, standing)
-  const columns = [...standing, ...walls.flatMap(stretchColumns)]
   const beams = drafts.map(finish)
   return { beams, columns, ...supportOrder(beams) }
 }
 
-/** The stretches of a wall as what goes down to the next level. */
-const stretchColumns = ({ member, stretches = [] }: Draft): readonly Column[] =>
+/** The stretches of a wall as what goes down to the next level, each with its place along the wall; none of a beam. */
+const stretchColumns = ({
+  member,
+  stretches = [],
+}: Draft): readonly { readonly s: number; readonly column: Column }[] =>
   stretches.map((stretch, k) => {
-    const at = middleOf(stretch)
-    return { member: { ...member, id: stretchId(member.id, k), path: [at] }, at, stretch }
+    const at = meanOf([stretch.a, stretch.b])
+    const column = { member: { ...member, id: stretchId(member.id, k), path: [at] }, at, stretch }
+    return { s: (stretch.s0 + stretch.s1) / 2, column }
   })
 
 function finish(draft: Draft): Beam {

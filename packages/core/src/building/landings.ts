@@ -43,22 +43,20 @@ export const stretchesOnSlab = (
   { unsupported }: FootPlan,
   panels: readonly PanelPlan[],
 ): readonly number[] =>
-  unsupported.filter((row) => {
-    const column = above.columns[row]
-    return column?.stretch !== undefined && panels.some(({ net }) => touches(net, column.at))
-  })
+  unsupported.filter((row) => above.columns[row]?.stretch && overFloor(above.columns[row], panels))
 
 /** Columns that find nothing under them and no floor either: they go on down through the level (a hall beside it, a void). */
-export function passingColumns(
+export const passingColumns = (
   above: FramePlan,
   { unsupported }: FootPlan,
   panels: readonly PanelPlan[],
-): readonly Column[] {
-  return unsupported.flatMap((row) => {
+): readonly Column[] =>
+  unsupported.flatMap((row) => {
     const column = above.columns[row]
-    return column && !panels.some(({ net }) => touches(net, column.at)) ? [column] : []
+    return column && !overFloor(column, panels) ? [column] : []
   })
-}
+
+const overFloor = ({ at }: Column, panels: readonly PanelPlan[]): boolean => panels.some(({ net }) => touches(net, at))
 
 function columnFeet({ at }: Column, row: number, { frame, columnsNear, beamsNear }: Ground): readonly Landing[] {
   const onColumn = columnsNear([at]).find((i) => stands(frame.columns[i], at))

@@ -16,7 +16,7 @@ export interface Draft {
   readonly length: number
   readonly supports: Support[]
   /** Of a bearing wall, with a support under each; undefined for a beam. */
-  stretches?: readonly Stretch[]
+  readonly stretches?: readonly Stretch[]
 }
 
 /**

@@ -59,16 +59,12 @@ const rounding = 1e-9
 export function strandedColumns(state: ProjectState): readonly Concern[] {
   return state.floors.flatMap((floor, index) => {
     const below = state.floors[index - 1]
-    const rows = new Set(below?.feetAbove?.unsupported)
-    const force = gravityCases(state).reduce((sum, id) => {
+    const cases = gravityCases(state).map((id) => ({ id, onSlab: lostOnSlab(below && floorIn(below, id)) }))
+    const rows = new Set([below?.feetAbove?.unsupported ?? [], ...cases.map(({ onSlab }) => [...onSlab.keys()])].flat())
+    const force = cases.reduce((sum, { id, onSlab }) => {
       const at = readCase(state, id)
-      return [...lostOnSlab(below && floorIn(below, id))].reduce(
-        (total, [row, part]) => {
-          rows.add(row)
-          return total + part * at(floor.rundown.feet, row)
-        },
-        sum + strandedAt(state, index, id),
-      )
+      const lost = [...onSlab].reduce((total, [row, part]) => total + part * at(floor.rundown.feet, row), 0)
+      return sum + strandedAt(state, index, id) + lost
     }, 0)
     const ids = [...rows]
       .sort((a, b) => a - b)

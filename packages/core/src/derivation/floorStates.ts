@@ -122,32 +122,24 @@ const rundownStage = stage(
   ({ reactions, beamTotals, tops }) => 8 * (reactions.length + beamTotals.length + 2 * tops.length),
 )
 
-/** Layouts solved, by their id. */
-interface Solved {
-  readonly operators: ReadonlyMap<string, LayoutOperator>
-  readonly solved: ReadonlyMap<string, SolvedLayout>
-}
-
 /** Every carrying floor from the roof down, since each stands on what is below; answered bottom first. */
 export function deriveFloors(
   memo: Memo,
   document: Document,
   levels: readonly Floor[],
-  { operators, solved }: Solved,
+  solved: ReadonlyMap<string, SolvedLayout>,
   keys: ReadonlyMap<string, KeyLoads>,
   caseIds: readonly string[],
   standard: Standard,
 ): readonly FloorState[] {
-  const loads = layoutLoads(memo, document, operators, keys, standard)
+  const loads = layoutLoads(memo, document, solved, keys, standard)
   const states: FloorState[] = []
   const aboves: Above[] = []
   for (const floor of [...levels].reverse()) {
     const layout = loads.get(floor.layoutId ?? '')
     if (!layout) continue
     const below = loads.get(levels[floor.below ?? -1]?.layoutId ?? '')
-    const slopesBelow = below?.operator.plan.slopes ?? []
-    const own = solved.get(floor.layoutId ?? '')
-    const state: FloorState = floorState(memo, floor, { layout, solved: own }, aboves, slopesBelow, caseIds)
+    const state: FloorState = floorState(memo, floor, layout, aboves, below?.operator.plan.slopes ?? [], caseIds)
     states.unshift(state)
     aboves.unshift({ state, layout })
   }
@@ -162,7 +154,7 @@ interface Above {
 function floorState(
   memo: Memo,
   floor: Floor,
-  { layout, solved }: { readonly layout: LayoutLoads; readonly solved: SolvedLayout | undefined },
+  layout: LayoutLoads,
   aboves: readonly Above[],
   slopesBelow: readonly SlopeShape[],
   caseIds: readonly string[],
@@ -171,13 +163,7 @@ function floorState(
   const { level, storeyHeight } = floor
   const [above] = aboves
   const walls = memo.get(wallLoadsStage, operator, runs, wallBuildUps, ceilings(memo, floor, operator, aboves))
-  const { passing, standing, carried, feetAbove, onSlab, onSlabOf } = passThrough(
-    memo,
-    operator,
-    weights,
-    above?.state,
-    solved,
-  )
+  const { passing, standing, carried, feetAbove, onSlab, onSlabOf } = passThrough(memo, layout, above?.state)
   const intensities = memo.get(intensityStage, operator, keys, keyOf, weights, walls, typed, caseIds)
   const { count, ending, ofActions } = columnsOf(caseIds)
   const sparing = ofActions.filter(([action]) => operator.variants.has(action))
@@ -231,10 +217,8 @@ function ceilings(
 
 function passThrough(
   memo: Memo,
-  operator: LayoutOperator,
-  weights: OwnWeights,
+  { operator, weights, lineShare, lineShareOf }: LayoutLoads,
   above: FloorState | undefined,
-  solved: SolvedLayout | undefined,
 ) {
   const { frame, panels } = operator.plan
   const nothing = {
@@ -255,19 +239,19 @@ function passThrough(
   const through = goesOn ? memo.get(feetStage, upper, standing.plan.frame) : feet
   const rows = stretchesOnSlab(upper, through, panels)
   const plain = { ...nothing, passing: passing.length, standing, carried, feetAbove: through }
-  if (rows.length === 0 || !solved) return plain
-  const by = (lineShare: LineShare): FeetOnSlab =>
+  if (rows.length === 0) return plain
+  const by = (share: LineShare): FeetOnSlab =>
     memo.get(
       onSlabStage,
       standing.plan.frame,
       rows,
-      rows.map((row) => perForce(memo, upper.columns[row], lineShare)),
+      rows.map((row) => perForce(memo, upper.columns[row], share)),
     )
   return {
     ...plain,
     feetAbove: memo.get(heldStage, through, rows),
-    onSlab: by(solved.lineShare),
-    onSlabOf: new Map([...solved.lineShareOf].map(([action, lineShare]) => [action, by(lineShare)])),
+    onSlab: by(lineShare),
+    onSlabOf: new Map([...lineShareOf].map(([action, share]) => [action, by(share)])),
   }
 }
 

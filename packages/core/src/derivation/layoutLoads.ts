@@ -1,4 +1,4 @@
-import { caseOfTyped, endValueOf, typedLoadsOf } from '../actions/typedLoads'
+import { caseOfTyped, typedLoadsOf, valueAt } from '../actions/typedLoads'
 import type { KeyLoads } from '../actions/keyLoads'
 import { trussLengths, trussParts } from '../building/truss'
 import { recordsOf, type Document } from '../document/document'
@@ -14,17 +14,16 @@ import {
   type SlopeShape,
   type TrussShape,
 } from '../document/shapes'
-import type { LayoutOperator } from '../rundown/operator'
 import type { Standard } from '../standards/layer'
 import type { Depths } from './heads'
 import { byLayout } from './byLayout'
+import type { SolvedLayout } from './layouts'
 import { weightsStage, type KeysInUse, type OwnWeights, type TrussWeight, type TypedIntensity } from './loads'
 import type { Memo } from './memo'
 import { stage } from './stage'
 
 /** What a layout contributes to every level that it stands on. */
-export interface LayoutLoads {
-  readonly operator: LayoutOperator
+export interface LayoutLoads extends SolvedLayout {
   readonly runs: readonly WallRun[]
   readonly wallBuildUps: readonly BuildUp[]
   readonly weights: OwnWeights
@@ -52,7 +51,7 @@ export function keysInUse(document: Document): (layoutId: string) => KeysInUse {
 export function layoutLoads(
   memo: Memo,
   document: Document,
-  operators: ReadonlyMap<string, LayoutOperator>,
+  solved: ReadonlyMap<string, SolvedLayout>,
   keys: ReadonlyMap<string, KeyLoads>,
   standard: Standard,
 ): ReadonlyMap<string, LayoutLoads> {
@@ -64,17 +63,17 @@ export function layoutLoads(
   const runs = byLayout(recordsOf(document, 'wallRun'))
   const typed = byLayout(typedLoadsOf(document))
   return new Map(
-    [...operators].map(([id, operator]) => {
+    [...solved].map(([id, layout]) => {
       const [ownMembers, ownPanels] = [members.get(id) ?? [], panels.get(id) ?? []]
       const keyOf = keysOf(id)
       const used = [...new Set(keyOf.map(([, key]) => key))].sort()
       return [
         id,
         {
-          operator,
+          ...layout,
           runs: runs.get(id) ?? [],
           wallBuildUps: buildUpsOf(document, runs.get(id) ?? []),
-          weights: weightsOf(memo, document, operator.plan.slopes, {
+          weights: weightsOf(memo, document, layout.operator.plan.slopes, {
             members: ownMembers,
             struts: struts.get(id) ?? [],
             panels: ownPanels,
@@ -86,7 +85,7 @@ export function layoutLoads(
           keyOf,
           typed: (typed.get(id) ?? []).flatMap((load): TypedIntensity[] => {
             const caseId = caseOfTyped(load, standard)
-            return caseId === null ? [] : [{ id: load.id, caseId, value: load.value, endValue: endValueOf(load) }]
+            return caseId === null ? [] : [{ id: load.id, caseId, start: load.value, end: valueAt(load, 'end') }]
           }),
         },
       ]

@@ -19,15 +19,7 @@ import type { BuildUp, LoadKey } from '../document/recordKinds'
 import type { MaterialWeight, MemberStock, PanelSlab, SectionArea, StairStock, WallStock } from '../document/shapes'
 import { legsOf } from '../geometry/course'
 import type { LayoutOperator } from '../rundown/operator'
-import {
-  keyExtentOf,
-  type KeyExtent,
-  type AreaSource,
-  type LineSource,
-  type PointSource,
-  type RegionSource,
-  type StairSource,
-} from '../rundown/sources'
+import { endOf, keyExtentOf, type KeyExtent, type RegionSource, type StairSource } from '../rundown/sources'
 import { familyOf } from '../standards/families'
 import type { FamilyId } from '../standards/family'
 import type { Standard } from '../standards/layer'
@@ -149,8 +141,8 @@ export type KeysInUse = readonly (readonly [of: string, key: string])[]
 export interface TypedIntensity {
   readonly id: string
   readonly caseId: string
-  readonly value: number
-  readonly endValue: number
+  readonly start: number
+  readonly end: number
 }
 
 export interface Intensities {
@@ -196,7 +188,7 @@ export const intensityStage = stage(
       }
       if (source.kind === 'wall') put.load(walls, wallLoads.loads[wall++]?.value ?? 0)
       else if (source.kind === 'line' || source.kind === 'point' || source.kind === 'area')
-        putTyped(source, typedOf.get(source.load.id), put)
+        putTyped(typedOf.get(source.load.id), endOf(source), put)
       else if (source.kind === 'stair') putStair(source, loads, weights, put)
       else if (source.kind === 'beam' || source.kind === 'strut')
         put.load(selfWeight, weights.members.get(source.id) ?? 0)
@@ -218,9 +210,8 @@ interface Put {
   readonly reducible: (caseId: string, area: number, load: number) => void
 }
 
-/** Of an area load what rises to its end brings the value there. */
-function putTyped(source: LineSource | PointSource | AreaSource, load: TypedIntensity | undefined, put: Put): void {
-  if (load) put.load(load.caseId, source.kind === 'area' && source.end === 1 ? load.endValue : load.value)
+function putTyped(load: TypedIntensity | undefined, end: 'start' | 'end', put: Put): void {
+  if (load) put.load(load.caseId, load[end])
 }
 
 interface RegionLoads {

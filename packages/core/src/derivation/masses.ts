@@ -1,10 +1,10 @@
 import { massShareOfUse } from '../actions/massShare'
 import { selfWeight } from '../actions/cases'
 import type { KeyLoads } from '../actions/keyLoads'
-import { endValueOf, isTypedLoad } from '../actions/typedLoads'
+import { isTypedLoad, valueAt } from '../actions/typedLoads'
 import { once } from '../document/once'
 import type { Point } from '../geometry/point'
-import type { Source } from '../rundown/sources'
+import { endOf, type Source } from '../rundown/sources'
 import { familyOf } from '../standards/families'
 import { tracedSum, type Traced, type TracedTerm } from '../trace/traced'
 import { caseRow, readCase } from './cells'
@@ -86,9 +86,7 @@ function levelMass(state: ProjectState, floor: FloorState): LevelMass {
 function partsOf(state: ProjectState, floor: FloorState, source: Source, row: number): readonly Part[] {
   const permanent = permanentAt(state, floor, row)
   if (source.kind === 'line' || source.kind === 'point' || source.kind === 'area')
-    return permanent === 0
-      ? typedImposed(state, source.load.id, source.kind === 'area' && source.end === 1)
-      : [['permanent', permanent]]
+    return permanent === 0 ? typedImposed(state, source.load.id, endOf(source)) : [['permanent', permanent]]
   const share = keyShareOf(state, source)
   const loads = share ? state.keys.get(share.keyId) : undefined
   return [['permanent', permanent], ...(share && loads ? ofKey(state, loads, share) : [])]
@@ -119,11 +117,11 @@ function ofKey({ standard }: ProjectState, loads: KeyLoads, { plan, lying }: Key
 function typedImposed(
   { document, standard }: ProjectState,
   id: string,
-  atEnd: boolean,
+  end: 'start' | 'end',
 ): readonly (readonly [keyof MassParts, number])[] {
   const load = document.records.get(id)
   if (!isTypedLoad(load) || load.nature !== 'imposed') return []
-  return [['imposed', massShareOfUse(load.use, 0, standard).value * (atEnd ? endValueOf(load) : load.value)]]
+  return [['imposed', massShareOfUse(load.use, 0, standard).value * valueAt(load, end)]]
 }
 
 /** Half of the columns whose top is at a floor. */

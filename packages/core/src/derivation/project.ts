@@ -66,7 +66,7 @@ export function deriveProject(memo: Memo, document: Document): ProjectState {
     barriers: recordsOf(document, 'barrier').some(({ layout }) => operators.has(layout)),
     lateral: recordsOf(document, 'storeyForces').map(({ id, name }) => ({ id, name })),
   })
-  const floors = deriveFloors(memo, document, levels, { operators, solved }, keys, caseIds, standard)
+  const floors = deriveFloors(memo, document, levels, solved, keys, caseIds, standard)
   return { document, basis, part, standard, levels, floors, keys, actions, caseIds, wind, extent }
 }
 

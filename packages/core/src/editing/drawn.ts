@@ -65,6 +65,10 @@ export const tools = {
 
 export type Tool = keyof typeof tools
 
+/** "A beam", "an opening". */
+export const withArticle = (name: string, article: 'A' | 'a' = 'a'): string =>
+  `${article}${/^[aeiou]/.test(name) ? 'n' : ''} ${name}`
+
 /** Points that a shape needs at least. */
 export const leastPoints = { point: 1, segment: 2, ring: 3, path: 2 } as const
 
@@ -113,9 +117,7 @@ export function drawRecord(tool: Tool, points: readonly Point[], ground: Ground)
   const label = nextLabel(tool, document, layout)
   const base = { layout: layout.id, label }
   if (points.length < leastPoints[tools[tool].shape])
-    return problem(
-      `${/^[aeiou]/.test(tools[tool].name) ? 'An' : 'A'} ${tools[tool].name} needs ${leastPoints[tools[tool].shape]} points.`,
-    )
+    return problem(`${withArticle(tools[tool].name, 'A')} needs ${leastPoints[tools[tool].shape]} points.`)
   return makers[tool](points, base, ground)
 }
 

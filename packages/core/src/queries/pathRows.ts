@@ -4,8 +4,8 @@ import { expandedAt, floorAbove, floorIn, keyOfRegion, lengthOfColumn, type Plac
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, panelOf } from '../document/labels'
-import type { SparseRows } from '../rundown/operator'
-import { recordOfSource, type RegionSource, type Source } from '../rundown/sources'
+import { rowSum, type SparseRows } from '../rundown/operator'
+import { endOf, recordOfSource, type RegionSource, type Source } from '../rundown/sources'
 
 /** A part of what lands on a member, or where it goes; N, downwards. `detail` is worded where it is shown. */
 export interface PathRow {
@@ -85,7 +85,7 @@ const subjectOf = (source: Source): readonly [PathRow['kind'], string] => [
 
 /** Of a typed load; null for others. */
 function typedAddress(source: Source): string | null {
-  if (source.kind === 'area') return `typed:${source.load.id}${source.end === 1 ? ':end' : ''}`
+  if (source.kind === 'area') return `typed:${source.load.id}${endOf(source) === 'end' ? ':end' : ''}`
   return source.kind === 'line' || source.kind === 'point' ? `typed:${source.load.id}` : null
 }
 
@@ -205,25 +205,12 @@ function throughSlab({ onSlab, operator }: FloorState, target: 'beam' | 'column'
   const { rows, shared } = onSlab
   const beam = target === 'beam' ? operator.plan.frame.beams[row] : undefined
   return rows.map((foot, k): ThroughSlab => {
-    const part = rowSum(target === 'beam' ? shared.toBeams : shared.toColumns, k, row, row + 1)
+    const part = rowSum(target === 'beam' ? shared.toBeams : shared.toColumns, k, row)
     if (!beam || part === 0) return { foot, part, at: null }
     const first = shared.firstSupport[row] ?? 0
-    const moment = beam.supports.reduce(
-      (sum, { s }, i) => sum + s * rowSum(shared.toSupports, k, first + i, first + i + 1),
-      0,
-    )
+    const moment = beam.supports.reduce((sum, { s }, i) => sum + s * rowSum(shared.toSupports, k, first + i), 0)
     return { foot, part, at: moment / part }
   })
-}
-
-/** The sum of the entries of a sparse row from one index to before another. */
-function rowSum({ start, index, value }: SparseRows, k: number, from: number, to: number): number {
-  let sum = 0
-  for (let e = start[k] ?? 0; e < (start[k + 1] ?? 0); e++) {
-    const at = index[e] ?? -1
-    if (at >= from && at < to) sum += value[e] ?? 0
-  }
-  return sum
 }
 
 /** What enters a column length: the column above, the beams that end on it, its own weight. */

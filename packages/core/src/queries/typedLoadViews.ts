@@ -1,4 +1,4 @@
-import { endValueOf, isTypedLoad } from '../actions/typedLoads'
+import { isTypedLoad, valueAt } from '../actions/typedLoads'
 import { readCase } from '../derivation/cells'
 import { expandedAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
@@ -61,7 +61,7 @@ export function areaLoadViews(state: ProjectState, floor: FloorState, caseId: st
         outline,
         angle,
         value,
-        endValue: endValueOf(record),
+        endValue: valueAt(record, 'end'),
         acts: falling !== 0 || rising !== 0,
         notCarried,
       },

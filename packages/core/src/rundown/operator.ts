@@ -123,10 +123,16 @@ function forcesByBeam(
   return found
 }
 
+/** The sum of what a sparse row has from one index to before another; of one index where no other is given. */
+export function rowSum({ start, index, value }: SparseRows, row: number, from: number, before = from + 1): number {
+  let sum = 0
+  for (let e = start[row] ?? 0; e < (start[row + 1] ?? 0); e++) {
+    const at = index[e] ?? -1
+    if (at >= from && at < before) sum += value[e] ?? 0
+  }
+  return sum
+}
+
 /** How much of one unit of a source members take: what is on beams, and what goes to columns directly. */
 export const takenOf = ({ toBeams, toColumns }: LayoutOperator, row: number): number =>
-  [toBeams, toColumns].reduce(
-    (sum, { start, value }) =>
-      value.subarray(start[row] ?? 0, start[row + 1] ?? 0).reduce((total, part) => total + part, sum),
-    0,
-  )
+  rowSum(toBeams, row, 0, Infinity) + rowSum(toColumns, row, 0, Infinity)

@@ -173,6 +173,9 @@ export const stairSource = (stair: StairShape, { index, a, b }: WallSegment, sha
   share,
 })
 
+/** Which value of its load a source brings: the one at the far end for what rises to the end of an area load. */
+export const endOf = (source: Source): 'start' | 'end' => (source.kind === 'area' && source.end === 1 ? 'end' : 'start')
+
 /** The record that a source comes from. */
 export function recordOfSource(source: Source): string {
   switch (source.kind) {

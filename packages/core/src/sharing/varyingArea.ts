@@ -8,7 +8,7 @@ import { groundOf, sharerOf, type Standing } from './ground'
 import { emptyShare, sumOfShares, type Share } from './share'
 
 /** A load that varies is followed in so many bands, each even at its own mean: force exact, moments to a thousandth. */
-export const bandCount = 24
+const bandCount = 24
 
 /** Areas below this are what clipping leaves, m². */
 const rounding = 1e-9
@@ -16,6 +16,7 @@ const rounding = 1e-9
 interface Piece {
   readonly region: Region
   readonly area: number
+  readonly moments: Point
   /** Mean of the part of the way that lies behind it: 0 where the outline begins, 1 where it ends. */
   readonly t: number
 }
@@ -35,15 +36,15 @@ export function shareVaryingArea(
   const [from, to] = [Math.min(...places), Math.max(...places)]
   const pieceOf = (region: Region): Piece => {
     const [area, moments] = [regionArea(region), regionMoments(region)]
-    return { region, area, t: area <= rounding ? 0 : (along(moments) / area - from) / (to - from) }
+    return { region, area, moments, t: area <= rounding ? 0 : (along(moments) / area - from) / (to - from) }
   }
   const bands = Array.from({ length: bandCount }, (_, i) =>
-    intersection(regionOf(outline), regionOf(bandAcross(outline, way, from, to, i))),
+    pieceOf(intersection(regionOf(outline), regionOf(bandAcross(outline, way, from, to, i)))),
   )
   const sharers = plans.map((plan) => [plan, sharerOf(groundOf(plan, standing))] as const)
   const shared = bands.flatMap((band) => {
     // where panels overlap, which is a concern of its own, the first of them takes it
-    let rest = band
+    let rest = band.region
     return sharers.flatMap(([plan, sharer]) => {
       const piece = pieceOf(intersection(rest, plan.net))
       if (piece.area <= rounding) return []
@@ -53,11 +54,10 @@ export function shareVaryingArea(
   })
   const weighed = (weight: (t: number) => number): Share => {
     let [applied, mx, my] = [0, 0, 0]
-    for (const { region, area, t } of bands.map(pieceOf)) {
-      const [x, y] = regionMoments(region)
+    for (const { area, moments, t } of bands) {
       applied += weight(t) * area
-      mx += weight(t) * x
-      my += weight(t) * y
+      mx += weight(t) * moments[0]
+      my += weight(t) * moments[1]
     }
     const whole: Share = { ...emptyShare, applied, appliedMoments: [mx, my] }
     const sum = sumOfShares(

@@ -1,4 +1,4 @@
-import { leastPoints, tools } from '@hedrion/core'
+import { leastPoints, tools, withArticle } from '@hedrion/core'
 import { useState, type KeyboardEvent } from 'react'
 import { Input, TextField } from 'react-aria-components'
 import styled from 'styled-components'
@@ -30,7 +30,7 @@ export function PlaceLine({ placing }: { readonly placing: Placing }) {
         />
       </TextField>
       <Hint>
-        {points.length} {points.length === 1 ? 'point' : 'points'} of {/^[aeiou]/.test(name) ? 'an' : 'a'} {name}
+        {points.length} {points.length === 1 ? 'point' : 'points'} of {withArticle(name)}
         {shape === 'ring' || shape === 'path' ? '; Ctrl+Enter ends it' : ''}
       </Hint>
       {(shape === 'ring' || shape === 'path') && (

@@ -4,6 +4,7 @@ import {
   formatQuantity,
   lengthAlong,
   signedArea,
+  typedValue,
   type AreaLoad,
   type Layout,
   type LineLoad,
@@ -11,7 +12,7 @@ import {
   type TypedLoad,
 } from '@hedrion/core'
 import { useFormat, useRecords } from '../../compute/SessionContext'
-import { useEdit, useNote } from '../../compute/useEdit'
+import { kindNames, useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
 import { PickLine } from '../../sheet/PickLine'
@@ -130,9 +131,6 @@ function AreaValues({ loads }: { readonly loads: readonly AreaLoad[] }) {
   )
 }
 
-const kindWords = { lineLoad: 'line load', pointLoad: 'point load', areaLoad: 'area load' } as const
-const quantities = { lineLoad: 'lineLoad', pointLoad: 'force', areaLoad: 'pressure' } as const
-
 /** Permanent, or imposed with the use whose factors it goes by. */
 function NatureLine({ loads }: { readonly loads: readonly TypedLoad[] }) {
   const choiceOf = useChoiceOf()
@@ -167,8 +165,8 @@ export const TypedLoadsOfLayout = memo(function TypedLoadsOfLayout({
           key={load.id}
           id={expanded(load.id, levelId)}
           reference={load.label}
-          name={load.what === '' ? kindWords[load.kind] : load.what}
-          result={<Value value={load.value} quantity={quantities[load.kind]} address={`typed:${load.id}`} />}
+          name={load.what === '' ? kindNames[load.kind].toLowerCase() : load.what}
+          result={<Value value={load.value} quantity={typedValue(load).quantity} address={`typed:${load.id}`} />}
         >
           {' '}
           <small>

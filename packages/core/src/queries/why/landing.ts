@@ -3,6 +3,7 @@ import { floorIn, lengthOfColumn, placeOf } from '../../derivation/floorQueries'
 import type { ProjectState } from '../../derivation/project'
 import { formula } from '../../trace/formula'
 import { given, type Traced } from '../../trace/traced'
+import { rowSum } from '../../rundown/operator'
 import type { SharingRule } from '../../sharing/ground'
 import { sourceAddress } from '../pathRows'
 import { splitCase } from './sums'
@@ -64,7 +65,7 @@ export function landing(state: ProjectState, rest: string, why: Why): Traced | n
   const intensity = readCase(state, caseId)(place.floor.intensities, row)
   const address = sourceAddress(state, source, caseId, place.floor.level.id)
   const traced = (address && why(state, address)) || given('q', 'pressure', intensity, 'nothing')
-  const part = partOn(floorIn(place.floor, caseId).operator.toBeams, row, place.row)
+  const part = rowSum(floorIn(place.floor, caseId).operator.toBeams, row, place.row)
   if (source.kind === 'region')
     return areaForce({
       q: { ...traced, quantity: 'pressure', value: intensity },
@@ -89,16 +90,6 @@ export function landing(state: ProjectState, rest: string, why: Why): Traced | n
     q: { ...traced, quantity: 'lineLoad', value: intensity },
     l: given('l', 'length', part, lengthOf[source.kind]),
   })
-}
-
-function partOn(
-  { start, index, value }: { readonly start: Int32Array; readonly index: Int32Array; readonly value: Float64Array },
-  source: number,
-  beam: number,
-): number {
-  let part = 0
-  for (let e = start[source] ?? 0; e < (start[source + 1] ?? 0); e++) if (index[e] === beam) part += value[e] ?? 0
-  return part
 }
 
 /** `columnWeight:MEMBER@LEVEL`: own weight of one length. */

@@ -2,6 +2,7 @@ import { isBent, isContinuous, type Beam } from '../../building/frame'
 import { floorIn, placeOf, type Place } from '../../derivation/floorQueries'
 import type { ProjectState } from '../../derivation/project'
 import { pointReactions } from '../../rundown/beamStatics'
+import { rowSum } from '../../rundown/operator'
 import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 import { landingRows, type PathRow } from '../pathRows'
 import { sourceNames } from '../../wording/sourceNames'
@@ -29,11 +30,8 @@ const wayOf = (beam: Beam): string => {
 function partOf({ floor, row }: Place, { source, intensity, at, force }: PathRow, support: number): number {
   const beam = floor.operator.plan.frame.beams[row]
   if (source === null) return beam ? (pointReactions(beam, at ?? 0, force)[support] ?? 0) : 0
-  const { start, index, value } = floor.operator.toSupports
   const wanted = (floor.operator.firstSupport[row] ?? 0) + support
-  let part = 0
-  for (let e = start[source] ?? 0; e < (start[source + 1] ?? 0); e++) if (index[e] === wanted) part += value[e] ?? 0
-  return part * (intensity ?? 0)
+  return rowSum(floor.operator.toSupports, source, wanted) * (intensity ?? 0)
 }
 
 function termOf({ kind, label, force, address }: PathRow, value: number): TracedTerm {

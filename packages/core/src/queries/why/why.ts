@@ -1,7 +1,7 @@
 import { barrierLoad } from '../../actions/barriers'
 import { constructionImposed, constructionPermanent, windDirectionOf } from '../../actions/cases'
 import { buildUpWeight, slabWeight } from '../../actions/ownWeight'
-import { endValueOf, isTypedLoad, typedValue } from '../../actions/typedLoads'
+import { isTypedLoad, typedValue } from '../../actions/typedLoads'
 import { windSite } from '../../derivation/climate'
 import { floorAt } from '../../derivation/floorQueries'
 import { wallSourcesOf } from '../../derivation/heads'
@@ -157,7 +157,7 @@ function typedLoad({ document }: ProjectState, rest: string): Traced | null {
   const atEnd = rest.endsWith(':end')
   const load = document.records.get(atEnd ? rest.slice(0, -4) : rest)
   if (!isTypedLoad(load)) return null
-  return atEnd ? { ...typedValue(load), value: endValueOf(load) } : typedValue(load)
+  return typedValue(load, atEnd ? 'end' : 'start')
 }
 
 const barrierParts = ['load', 'place', 'moment'] as const
