@@ -116,7 +116,7 @@ function AreaValues({ loads }: { readonly loads: readonly AreaLoad[] }) {
             optional: true,
             placeholder: 'the same',
           })}
-        />{' '}
+        />
         {loads.some(({ endValue }) => endValue !== null) && (
           <>
             , straight along{' '}

@@ -69,7 +69,9 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
                 label="Role"
                 value={first.role === 'column' ? null : first.role}
                 options={roles}
-                onChange={(role) => set(`role ${role}`, { role, ...(role === 'truss' ? {} : { truss: null }) })}
+                onChange={(role) =>
+                  set(`role ${wordOf(roles, role)}`, { role, ...(role === 'truss' ? {} : { truss: null }) })
+                }
               />
             </>
           )}
