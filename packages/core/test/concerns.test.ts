@@ -277,6 +277,31 @@ const triggers: readonly Trigger[] = [
     says: /^C\d, C\d under level 2 stand on nothing, and 8\.0 kN with them\./,
   },
   {
+    code: 'hanger.unsupported',
+    make: storeyWith(({ building, layout }) => {
+      building.member(layout, 'hanger', [[3, 2]], { label: 'N1' })
+      const [a, b] = [building.beam(layout, [0, 2], [3, 2]), building.beam(layout, [3, 2], [6, 2])]
+      building.lineLoad(layout, [...a.path, ...b.path], 1000)
+    }),
+    says: /^N1 of level Top hangs from nothing, and 15\.0 kN with it\. Put beams or hangers above\.$/,
+  },
+  {
+    code: 'hanger.ring',
+    make: () => {
+      const building = new Building()
+      building.level('Base', 0)
+      const [first, second] = [building.level('1', 3), building.level('2', 6)]
+      const [lower, upper] = [building.layout('Lower', null, first), building.layout('Upper', null, second)]
+      building.column(lower, [0, 0])
+      building.lineLoad(lower, building.beam(lower, [0, 0], [6, 0]).path, 1000)
+      building.member(lower, 'hanger', [[6, 0]], { label: 'N1' })
+      for (const x of [0, 2]) building.column(upper, [x, 0])
+      building.beam(upper, [0, 0], [6, 0])
+      return building
+    },
+    says: /^N1 of level 1 hangs from what it holds up, and 3\.0 kN with it\./,
+  },
+  {
     code: 'selfweight.twice',
     make: storeyWith(({ building, layout, key }) => {
       const buildUp = building.buildUp([

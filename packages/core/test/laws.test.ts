@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { balanceOf, equilibriumResidual } from '../src/derivation/balance'
+import { balanceOf, equilibriumResidual, hangingFromNothing, onNothing } from '../src/derivation/balance'
 import { readArea, readCase } from '../src/derivation/cells'
 import { expandedAt, floorArea, keyShareOf } from '../src/derivation/floorQueries'
 import { Memo } from '../src/derivation/memo'
@@ -7,6 +7,7 @@ import { deriveProject, type ProjectState } from '../src/derivation/project'
 import { isHorizontal } from '../src/actions/cases'
 import { documentOf, type Document } from '../src/document/document'
 import { stretchesOf } from '../src/building/bearingWalls'
+import { isHanger } from '../src/building/frame'
 import { legsOf } from '../src/geometry/course'
 import { splitStretch, stretchId } from '../src/document/labels'
 import type { LoadKey, Panel, Rec } from '../src/document/recordKinds'
@@ -142,10 +143,10 @@ describe('whatever is drawn, every newton arrives or is named', () => {
         const total = state.floors.reduce((sum, floor) => sum + floorArea(state, floor), 0)
         const lost = state.floors.reduce((sum, { rundown }) => sum + area(rundown.notCarried, 0), 0)
         const stranded = state.floors.flatMap((floor, i) =>
-          (state.floors[i - 1]?.feetAbove?.unsupported ?? []).map((row) => area(floor.rundown.feet, row)),
+          [...onNothing(state, i), ...hangingFromNothing(floor)].map((row) => area(floor.rundown.feet, row)),
         )
-        const base = (state.floors[0]?.operator.plan.frame.columns ?? []).map((_, row) =>
-          area(state.floors[0]?.rundown.feet ?? new Float64Array(), row),
+        const base = (state.floors[0]?.operator.plan.frame.columns ?? []).map((column, row) =>
+          isHanger(column) ? 0 : area(state.floors[0]?.rundown.feet ?? new Float64Array(), row),
         )
         const arrived = [...stranded, ...base].reduce((sum, value) => sum + value, 0)
         expect(Math.abs(total - lost - arrived)).toBeLessThan(1e-6 * Math.max(1, total))

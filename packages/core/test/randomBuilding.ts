@@ -64,6 +64,7 @@ export function randomBuilding(seed: number): Document {
   for (const layout of layouts) addBentBeams({ building, dice, layout, stock, ...lines })
   makeContinuous(building.records, seed)
   if (seed % 3 === 1) wallsInPlaceOfBeams(building.records, seed)
+  if (seed % 5 === 3) hangersInPlaceOfColumns(building.records, seed)
   // without a throw of the dice
   if (seed % 4 === 2)
     for (const layout of layouts)
@@ -84,6 +85,14 @@ function wallsInPlaceOfBeams(records: Rec[], seed: number): void {
   records.forEach((record, i) => {
     if (record.kind === 'member' && record.role === 'beam' && (i + seed) % 4 === 0)
       records[i] = { ...record, role: 'wall' }
+  })
+}
+
+/** Every third column is a hanger, on whichever floor, without a throw of the dice. */
+function hangersInPlaceOfColumns(records: Rec[], seed: number): void {
+  records.forEach((record, i) => {
+    if (record.kind === 'member' && record.role === 'column' && (i + seed) % 3 === 0)
+      records[i] = { ...record, role: 'hanger' }
   })
 }
 

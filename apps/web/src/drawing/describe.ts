@@ -26,6 +26,7 @@ export const roleNames: Readonly<Record<BeamView['role'], string>> = {
   purlin: 'Purlin',
   truss: 'Truss',
   column: 'Column',
+  hanger: 'Hanger',
   wall: 'Bearing wall',
 }
 
@@ -45,8 +46,10 @@ export function beamText(
   return `${roleNames[role]} ${label}, ${length}, ${load}${more}${takesLoad ? '' : ', takes no load of panels'}${stable ? '' : ', nothing carries it'}`
 }
 
-export const columnText = ({ label, force, passing }: ColumnOnPlan, format: NumberFormat): string =>
-  `Column ${label}${passing ? ', passes through' : ''}, ${formatQuantity(force, 'force', format)} at its foot`
+export const columnText = ({ label, force, passing, hangs }: ColumnOnPlan, format: NumberFormat): string =>
+  hangs
+    ? `Hanger ${label}, ${formatQuantity(force, 'force', format)} tension at its upper end`
+    : `Column ${label}${passing ? ', passes through' : ''}, ${formatQuantity(force, 'force', format)} at its foot`
 
 export function regionText(
   { label, keyName, patchId, area, pressure, notCarriedArea }: RegionView,

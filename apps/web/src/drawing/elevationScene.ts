@@ -94,7 +94,7 @@ const strokes: Partial<Record<ElevationView['lines'][number]['role'], Stroke>> =
 }
 
 /** A column as a line, a stretch of wall by its face. */
-function standingShape({ u, from, to, z0, z1 }: ElevationView['columns'][number]): Shape {
+function standingShape({ u, from, to, z0, z1, hangs }: ElevationView['columns'][number]): Shape {
   if (to - from > 0.01) {
     const face: Ring = [
       [from, z0],
@@ -110,7 +110,7 @@ function standingShape({ u, from, to, z0, z1 }: ElevationView['columns'][number]
       [u, z0],
       [u, z1],
     ],
-    stroke: { tone: 'ink', width: 2.4 },
+    stroke: { tone: 'ink', width: hangs ? 1.2 : 2.4 },
   }
 }
 
@@ -121,7 +121,7 @@ function framePart({ columns, lines }: ElevationView): Part {
       ...columns.map(standingShape),
     ],
     labels: [],
-    targets: columns.map(({ expandedId, label, u, z0, z1 }): Target => ({
+    targets: columns.map(({ expandedId, label, u, z0, z1, hangs }): Target => ({
       id: expandedId,
       kind: 'column',
       shape: {
@@ -131,7 +131,7 @@ function framePart({ columns, lines }: ElevationView): Part {
           [u, z1],
         ],
       },
-      text: `Column ${label}`,
+      text: `${hangs ? 'Hanger' : 'Column'} ${label}`,
     })),
   }
 }

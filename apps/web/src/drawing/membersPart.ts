@@ -179,11 +179,12 @@ const ends = ([s0, s1, q0, q1]: Ordinates[number]) =>
 export function columnsPart({ columns }: FloorView, { names, format }: PlanOptions) {
   return part({
     // one that goes on from above is lighter
-    shapes: columns.map(({ at, passing }): Shape => ({
+    shapes: columns.map(({ at, passing, hangs }): Shape => ({
       kind: 'dot',
       at,
       size: passing ? 9 : 11,
       tone: passing ? 'quiet' : 'ink',
+      ...(hangs ? { hollow: true } : {}),
     })),
     labels: names
       ? columns.map(({ at, label, expandedId }) => ({

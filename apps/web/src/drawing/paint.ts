@@ -96,7 +96,7 @@ function paintArea(
 
 function paintDot(
   pen: Pen,
-  { at, size, tone, round }: Extract<Shape, { kind: 'dot' }>,
+  { at, size, tone, round, hollow }: Extract<Shape, { kind: 'dot' }>,
   view: Viewport,
   palette: Palette,
 ): void {
@@ -106,6 +106,9 @@ function paintDot(
   if (round) pen.arc(x, y, size / 2, 0, 2 * Math.PI)
   else pen.rect(x - size / 2, y - size / 2, size, size)
   pen.fill()
+  if (!hollow) return
+  pen.fillStyle = palette.film
+  pen.fillRect(x - size / 2 + 2, y - size / 2 + 2, size - 4, size - 4)
 }
 
 function paintArrow(pen: Pen, shape: Extract<Shape, { kind: 'arrow' }>, view: Viewport, palette: Palette): void {

@@ -30,7 +30,15 @@ export type Shape =
     }
   | { readonly kind: 'line'; readonly points: readonly Point[]; readonly stroke: Stroke; readonly closed?: boolean }
   /** A square or a disc of a size in pixels. */
-  | { readonly kind: 'dot'; readonly at: Point; readonly size: number; readonly tone: Tone; readonly round?: boolean }
+  | {
+      readonly kind: 'dot'
+      readonly at: Point
+      readonly size: number
+      readonly tone: Tone
+      readonly round?: boolean
+      /** Open in the middle: what hangs, where a column would be solid. */
+      readonly hollow?: boolean
+    }
   /** An upright bar in pixels above its point: outlined to its height, filled to a lower one. */
   | {
       readonly kind: 'bar'

@@ -1,4 +1,4 @@
-import { boxOf, type Member, type Rec } from '@hedrion/core'
+import { isUpright, boxOf, type Member, type Rec } from '@hedrion/core'
 import { emptyBox, type Scene, type Shape } from './scene'
 
 /** A plan from records alone, with no load on it: members, panels and grid of one layout, the first that has members. */
@@ -12,7 +12,7 @@ export function sketchScene(records: readonly Rec[]): Scene {
   const floors: readonly Shape[] = panels.map((outline) => ({ kind: 'area', region: [outline], ground: 'floor' }))
   const lines = members.flatMap(({ role, path }): Shape[] => {
     const [a] = path
-    if (role === 'column' && a) return [{ kind: 'dot', at: a, size: 10, tone: 'ink' }]
+    if (isUpright(role) && a) return [{ kind: 'dot', at: a, size: 10, tone: 'ink' }]
     return [{ kind: 'line', points: path, stroke: { tone: 'ink', width: role === 'girder' ? 3 : 1.6 } }]
   })
   return {

@@ -73,12 +73,18 @@ export function heldEnds({
   }
 }
 
-/** A column, or a stretch of a bearing wall, which goes down like one: its id is that of the wall with its number (`stretchId`). */
+/**
+ * A column; a stretch of a bearing wall, which goes down like one: its id is that of the wall with its number (`stretchId`); or a
+ * hanger, which goes up.
+ */
 export interface Column {
   readonly member: MemberShape
   readonly at: Point
   readonly stretch?: Stretch
 }
+
+/** Whether it holds its level up from above: its force is tension, and counts as what it bears. */
+export const isHanger = ({ member }: Pick<Column, 'member'>): boolean => member.role === 'hanger'
 
 /** The members of one layout and what rests on what. */
 export interface FramePlan {

@@ -1,5 +1,6 @@
 import { stretchId } from '../document/labels'
 import type { MemberShape } from '../document/shapes'
+import { isUpright } from '../document/roles'
 import { legsOf, lengthOfLegs } from '../geometry/course'
 import { meanOf } from '../geometry/polygon'
 import { onLine, sameSupport } from '../geometry/tolerance'
@@ -12,13 +13,13 @@ import { supportOrder } from './supportOrder'
 export function framePlan(members: readonly MemberShape[]): FramePlan {
   const standing = members.flatMap((member): Column[] => {
     const at = member.path[0]
-    return member.role === 'column' && at ? [{ member, at }] : []
+    return isUpright(member.role) && at ? [{ member, at }] : []
   })
   const drafts = members.flatMap((member): Draft[] => {
     const [a, b] = [member.path[0], member.path.at(-1)]
     const legs = legsOf(member.path)
     const length = lengthOfLegs(legs)
-    if (member.role === 'column' || !a || !b || length < onLine) return []
+    if (isUpright(member.role) || !a || !b || length < onLine) return []
     const plain = { member, a, b, legs, length, supports: [] }
     return [member.role === 'wall' ? { ...plain, stretches: stretchesOf(legs) } : plain]
   })

@@ -4,7 +4,7 @@ import type { Point } from '../geometry/point'
 import { touches } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
-import { pointsOfBeam, type Column, type FramePlan, type Landing } from './frame'
+import { isHanger, pointsOfBeam, type Column, type FramePlan, type Landing } from './frame'
 import type { PanelPlan } from './panelRegions'
 import { wallFeet, type Ground } from './wallFeet'
 
@@ -16,7 +16,7 @@ export interface FootPlan {
 
 /**
  * Columns stand on a column at the same point, else on a beam or wall under it, else on nothing. Stretches of a wall stand on
- * what is under each; over a gap they go to both sides of it (`wallFeet`).
+ * what is under each; over a gap they go to both sides of it (`wallFeet`). Hangers have no feet and bear none.
  */
 export function standFeet(above: FramePlan, below: FramePlan): FootPlan {
   const ground: Ground = {
@@ -28,6 +28,7 @@ export function standFeet(above: FramePlan, below: FramePlan): FootPlan {
   const unsupported: number[] = []
   const walls = wallFeet(above.columns, ground)
   above.columns.forEach((column, row) => {
+    if (isHanger(column)) return
     const found = column.stretch ? (walls.get(row) ?? []) : columnFeet(column, row, ground)
     if (found.length > 0) landings.push(...found)
     else unsupported.push(row)
@@ -65,7 +66,7 @@ function columnFeet({ at }: Column, row: number, { frame, columnsNear, beamsNear
 }
 
 const stands = (column: Column | undefined, at: Point): boolean =>
-  column !== undefined && !column.stretch && distance(column.at, at) <= onLine
+  column !== undefined && !column.stretch && !isHanger(column) && distance(column.at, at) <= onLine
 
 function onBeam(at: Point, row: number, { beams }: FramePlan, near: Near): readonly Landing[] {
   for (const index of near([at])) {

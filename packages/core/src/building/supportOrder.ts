@@ -22,7 +22,7 @@ export function supportOrder(beams: readonly Standing[]): SupportOrder {
 }
 
 /** Takes nodes, again and again, that no other node points at; `left out` nodes count as gone already. */
-function peel(
+export function peel(
   next: readonly (readonly number[])[],
   from: readonly (readonly number[])[],
   leftOut: ReadonlySet<number>,

@@ -4,7 +4,7 @@ import type { Point } from '../geometry/point'
 import { footOn, overlapOn } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import { placesOnWall, type Stretch } from './bearingWalls'
-import type { Column, FramePlan, Landing } from './frame'
+import { isHanger, type Column, type FramePlan, type Landing } from './frame'
 
 /** The floor below, with what of it is near. */
 export interface Ground {
@@ -85,7 +85,7 @@ function underStretch({ a, b, s0, s1 }: Stretch, { frame, columnsNear, beamsNear
   if (walls.length > 0) return walls
   const columns = near.flatMap((index): readonly Under[] => {
     const column = frame.columns[index]
-    if (!column || column.stretch || footOn(a, b, column.at, onLine) === undefined) return []
+    if (!column || column.stretch || isHanger(column) || footOn(a, b, column.at, onLine) === undefined) return []
     return [{ on: 'column', index, s: 0, length: 0 }]
   })
   if (columns.length > 0) return columns

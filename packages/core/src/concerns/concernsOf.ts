@@ -7,7 +7,7 @@ import { frameConcerns, sameLabels, crossedOutlines } from './frame'
 import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing, wallsWithoutThickness } from './idle'
 import { jointConcerns } from './joints'
 import { lateralConcerns } from './lateral'
-import { lostLoads, strandedColumns } from './lostLoads'
+import { hangersFromNothing, lostLoads, strandedColumns } from './lostLoads'
 import { overlappingPanels, overlappingSlopes } from './overlaps'
 import { reducedBesidePsi } from './reductions'
 import { closeSupports, coarsePlates, oneSupport, ruleLacks } from './sharing'
@@ -35,6 +35,7 @@ const checks: readonly Check[] = [
   layoutsOnNoLevel,
   frameConcerns,
   strandedColumns,
+  hangersFromNothing,
   strutEnds,
   weightTwice,
   ({ keys }) => [...keys.values()].flatMap(({ concerns }) => concerns),

@@ -1,6 +1,7 @@
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
 import { sectionAt } from '../document/labels'
+import { isUpright } from '../document/roles'
 import { lengthAlong } from '../geometry/course'
 import { onLine } from '../geometry/tolerance'
 import type { Concern } from '../outcome/outcome'
@@ -8,7 +9,7 @@ import type { Concern } from '../outcome/outcome'
 /** Beams too short to be one: they carry and weigh nothing. */
 export const beamsWithoutLength = ({ document }: ProjectState): readonly Concern[] =>
   recordsOf(document, 'member').flatMap(({ id, label, role, path }): Concern[] =>
-    role !== 'column' && lengthAlong(path) < onLine
+    !isUpright(role) && lengthAlong(path) < onLine
       ? [{ code: 'member.no-length', severity: 'caution', about: [id], data: { label } }]
       : [],
   )

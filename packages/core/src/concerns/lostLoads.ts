@@ -1,5 +1,5 @@
 import { isConstruction, isHorizontal } from '../actions/cases'
-import { strandedAt } from '../derivation/balance'
+import { feetSum, onNothing } from '../derivation/balance'
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorIn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
@@ -60,11 +60,12 @@ export function strandedColumns(state: ProjectState): readonly Concern[] {
   return state.floors.flatMap((floor, index) => {
     const below = state.floors[index - 1]
     const cases = gravityCases(state).map((id) => ({ id, onSlab: lostOnSlab(below && floorIn(below, id)) }))
-    const rows = new Set([below?.feetAbove?.unsupported ?? [], ...cases.map(({ onSlab }) => [...onSlab.keys()])].flat())
+    const standing = onNothing(state, index)
+    const rows = new Set([standing, ...cases.map(({ onSlab }) => [...onSlab.keys()])].flat())
     const force = cases.reduce((sum, { id, onSlab }) => {
       const at = readCase(state, id)
       const lost = [...onSlab].reduce((total, [row, part]) => total + part * at(floor.rundown.feet, row), 0)
-      return sum + strandedAt(state, index, id) + lost
+      return sum + feetSum(state, floor, standing, id) + lost
     }, 0)
     const ids = [...rows]
       .sort((a, b) => a - b)
@@ -80,5 +81,23 @@ export function strandedColumns(state: ProjectState): readonly Concern[] {
         data: { labels, level: floor.level.name, force },
       } as const,
     ]
+  })
+}
+
+/** Hangers that find nothing to hang from, and those that hang from what they hold up, with all that they hold. */
+export function hangersFromNothing(state: ProjectState): readonly Concern[] {
+  return state.floors.flatMap((floor): Concern[] => {
+    const lost = [
+      ['hanger.unsupported', floor.hung.unsupported],
+      ['hanger.ring', floor.rings],
+    ] as const
+    return lost.flatMap(([code, rows]): Concern[] => {
+      const ids = rows.flatMap((row) => floor.operator.plan.frame.columns[row]?.member.id ?? [])
+      if (ids.length === 0) return []
+      const force = gravityCases(state).reduce((sum, id) => sum + feetSum(state, floor, rows, id), 0)
+      const labels = ids.map((id) => labelOf(state.document, id)).join(', ')
+      const about = ids.map((id) => expandedAt(floor, id))
+      return [{ code, severity: 'blocking', about, data: { labels, level: floor.level.name, force } }]
+    })
   })
 }

@@ -44,18 +44,22 @@ function endsOf(state: ProjectState, floor: FloorState, strut: Strut): readonly 
   })
 }
 
-function reachesAt(state: ProjectState, { operator, level }: FloorState, at: Point): readonly Reach[] {
+function reachesAt(state: ProjectState, { operator, level, hung }: FloorState, at: Point): readonly Reach[] {
   const { frame, panels, slopes } = operator.plan
   const top = heightAt(slopes, at)
   const near: Reach = [top - meets, top + meets]
   const below = state.levels.flatMap(({ level: { elevation } }) =>
     elevation < level.elevation ? [elevation - level.elevation] : [],
   )
-  const columns = frame.columns.filter((column) => distance(column.at, at) <= onLine)
+  const standing = frame.columns.flatMap((column, row) =>
+    distance(column.at, at) <= onLine ? [hung.lengths[row] ?? null] : [],
+  )
   const beams = frame.beams.filter(({ legs }) => feetAlong(legs, at, onLine).length > 0)
   const found: readonly Reach[] = [
     // it may pass levels, and one more may stand under it
-    ...columns.map((): Reach => [Math.min(0, ...below) - meets, top + meets]),
+    ...standing.map((hanging): Reach =>
+      hanging === null ? [Math.min(0, ...below) - meets, top + meets] : [top - meets, top + hanging + meets],
+    ),
     ...beams.map(({ member }): Reach => {
       const truss = memberOf(state.document, member.id)?.truss
       return truss ? [top - truss.depth - meets, top + meets] : near

@@ -1,4 +1,5 @@
 import { barrierCase, isHorizontal } from '../actions/cases'
+import { isHanger } from '../building/frame'
 import { pressedOnBarriers } from './barriers'
 import { readCase } from './cells'
 import type { FloorState } from './floorStates'
@@ -50,14 +51,23 @@ function balanceOfStoreys(state: ProjectState, forces: StoreyForcesOfCase): Bala
   return { caseId, applied, onMembers: 0, atSupports, notCarried: unheld, handedOn: 'stiffElements' }
 }
 
-/** Force at the feet of columns that stand on nothing, by the floor that they belong to. */
+/** Rows of the hangers of a floor that find nothing to hang from, or only what they hold up themselves. */
+export const hangingFromNothing = ({ hung, rings }: FloorState): readonly number[] => [...hung.unsupported, ...rings]
+
+/** Force at the feet of columns that stand on nothing, and of hangers that hang from nothing, by the floor that they belong to. */
 export function strandedAt(state: ProjectState, index: number, caseId: string): number {
-  const [floor, below] = [state.floors[index], state.floors[index - 1]]
+  const floor = state.floors[index]
+  return floor ? feetSum(state, floor, [...onNothing(state, index), ...hangingFromNothing(floor)], caseId) : 0
+}
+
+/** Rows of the columns of a floor that stand on nothing. */
+export const onNothing = (state: ProjectState, index: number): readonly number[] =>
+  state.floors[index - 1]?.feetAbove?.unsupported ?? []
+
+/** What some columns or hangers of a floor hand on, N. */
+export function feetSum(state: ProjectState, { rundown }: FloorState, rows: readonly number[], caseId: string): number {
   const at = readCase(state, caseId)
-  return (below?.feetAbove?.unsupported ?? []).reduce(
-    (total, row) => total + (floor ? at(floor.rundown.feet, row) : 0),
-    0,
-  )
+  return rows.reduce((total, row) => total + at(rundown.feet, row), 0)
 }
 
 const strandedSum = (state: ProjectState, caseId: string): number =>
@@ -67,7 +77,7 @@ function baseSum(state: ProjectState, caseId: string): number {
   const bottom = state.floors[0]
   const at = readCase(state, caseId)
   return (bottom?.operator.plan.frame.columns ?? []).reduce(
-    (total, _, row) => total + (bottom ? at(bottom.rundown.feet, row) : 0),
+    (total, column, row) => total + (bottom && !isHanger(column) ? at(bottom.rundown.feet, row) : 0),
     0,
   )
 }

@@ -1,4 +1,5 @@
 import { windDirectionOf } from '../actions/cases'
+import { isHanger } from '../building/frame'
 import { expanded, labelOf } from '../document/labels'
 import { alike, type CaseEffects } from '../envelopes/extremes'
 import type { Quantity } from '../units/quantity'
@@ -50,19 +51,29 @@ export function effectsOf(state: ProjectState, kind: EffectKind): readonly Effec
 }
 
 function columnEffects(state: ProjectState, floor: FloorState, kind: 'reaction' | 'columnForce'): readonly Effect[] {
-  return floor.operator.plan.frame.columns.map(({ member }, row) => {
-    const values = caseRow(state, floor.rundown.feet, row)
+  return floor.operator.plan.frame.columns.flatMap(({ member }, row): readonly Effect[] => {
+    const hangs = isHanger({ member })
+    if (kind === 'reaction' && hangs) return []
+    // the force of a hanger is tension
+    const sign = hangs ? -1 : 1
+    const values = caseRow(state, floor.rundown.feet, row).map((force) => sign * force)
     const expandedId = expanded(member.id, floor.level.id)
-    return {
-      kind,
-      expandedId,
-      component: kind === 'reaction' ? 'Z' : 'N',
-      label: labelOf(state.document, member.id),
-      levelName: floor.level.name,
-      quantity: 'force',
-      values,
-      ...reduced(state, values, (caseId) => reducedFeet(state).get(footKey(expandedId, caseId))),
+    const reducedTo = (caseId: string): number | undefined => {
+      const force = reducedFeet(state).get(footKey(expandedId, caseId))
+      return force === undefined ? undefined : sign * force
     }
+    return [
+      {
+        kind,
+        expandedId,
+        component: kind === 'reaction' ? 'Z' : 'N',
+        label: labelOf(state.document, member.id),
+        levelName: floor.level.name,
+        quantity: 'force',
+        values,
+        ...reduced(state, values, reducedTo),
+      },
+    ]
   })
 }
 

@@ -1,5 +1,6 @@
 import { actionOfCase } from '../actions/cases'
-import { columnLength } from '../building/slopes'
+import { isHanger } from '../building/frame'
+import { columnLength, heightAt } from '../building/slopes'
 import { expanded, splitExpanded } from '../document/labels'
 import { readArea, readCase } from './cells'
 import { memberLoads, type MemberLoad } from '../rundown/memberLines'
@@ -64,7 +65,10 @@ export function floorArea(state: ProjectState, floor: FloorState): number {
   )
 }
 
-/** The lengths of one column from the roof down, as far as columns stand on columns. */
+/**
+ * The lengths of one column from the roof down, as far as columns stand on columns; of a hanger from the lowest up, as far as hangers
+ * hang from hangers: in the order in which load comes together.
+ */
 export function columnChain(state: ProjectState, expandedId: string): readonly Place[] {
   const start = placeOf(state, expandedId, 'columns')
   if (!start) return []
@@ -75,6 +79,7 @@ export function columnChain(state: ProjectState, expandedId: string): readonly P
 }
 
 function lengthAbove(state: ProjectState, { floor, row }: Place): Place | undefined {
+  if (hangs(floor, row)) return hungFrom(state, { floor, row }, 'column')[0]?.place
   const above = floorAbove(state, floor)
   const landing = floor.feetAbove?.landings.find(
     ({ on, index, part }) => on === 'column' && index === row && part > 0.5,
@@ -83,15 +88,60 @@ function lengthAbove(state: ProjectState, { floor, row }: Place): Place | undefi
 }
 
 function lengthBelow(state: ProjectState, { floor, row }: Place): Place | undefined {
+  if (hangs(floor, row)) {
+    const held = hungOn(state, { floor, row })
+    return held?.on === 'column' ? held.place : undefined
+  }
   const below = floorBelow(state, floor)
   const landing = below?.feetAbove?.landings.find((candidate) => candidate.row === row && candidate.part > 0.5)
   return below && landing?.on === 'column' ? { floor: below, row: landing.index } : undefined
 }
 
 /** Length of the column in a row of its floor, m. */
-export function lengthOfColumn({ floor, operator, slopesBelow }: FloorState, row: number): number {
+export function lengthOfColumn({ floor, operator, slopesBelow, hung }: FloorState, row: number): number {
   const at = operator.plan.frame.columns[row]?.at ?? [0, 0]
-  return columnLength(floor.storeyHeight, operator.plan.slopes, slopesBelow, at)
+  return hung.lengths[row] ?? columnLength(floor.storeyHeight, operator.plan.slopes, slopesBelow, at)
+}
+
+/** Heights of the lower and of the upper end of the column or hanger in a row of its floor, m. */
+export function heightsOfColumn(floor: FloorState, row: number): readonly [low: number, high: number] {
+  const column = floor.operator.plan.frame.columns[row]
+  const own = floor.level.elevation + heightAt(floor.operator.plan.slopes, column?.at ?? [0, 0])
+  const length = lengthOfColumn(floor, row)
+  return column && isHanger(column) ? [own, own + length] : [own - length, own]
+}
+
+const hangs = ({ operator }: FloorState, row: number): boolean => {
+  const column = operator.plan.frame.columns[row]
+  return column !== undefined && isHanger(column)
+}
+
+/** What holds a hanger, or what hangs: at s along a beam. */
+export interface Hung {
+  readonly on: 'beam' | 'column'
+  readonly s: number
+  readonly place: Place
+}
+
+/** What a hanger hangs from; undefined where that is nothing, or what it holds up. */
+export function hungOn(state: ProjectState, { floor, row }: Place): Hung | undefined {
+  const landing = floor.rings.includes(row) ? undefined : floor.hung.landings.find((one) => one.row === row)
+  const target = landing && state.floors[orderOf(state, floor) + landing.up]
+  return landing && target && { on: landing.on, s: landing.s, place: { floor: target, row: landing.index } }
+}
+
+/** Hangers that hang from a beam or hanger, with where on it. */
+export function hungFrom(state: ProjectState, { floor, row }: Place, target: Hung['on']): readonly Hung[] {
+  const own = orderOf(state, floor)
+  return state.floors
+    .slice(0, own)
+    .flatMap((below, i) =>
+      below.hung.landings.flatMap(({ row: hanger, on, index, s, up }): readonly Hung[] =>
+        i + up === own && on === target && index === row && !below.rings.includes(hanger)
+          ? [{ on, s, place: { floor: below, row: hanger } }]
+          : [],
+      ),
+    )
 }
 
 export const expandedAt = (floor: FloorState, id: string): string => expanded(id, floor.level.id)

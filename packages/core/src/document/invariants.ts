@@ -97,6 +97,7 @@ function rangeProblems(document: Document): readonly Problem[] {
 /** Least and most; all others are lines through two points or more. */
 const pointsOfMember: Readonly<Partial<Record<Member['role'], readonly [least: number, most: number]>>> = {
   column: [1, 1],
+  hanger: [1, 1],
   truss: [2, 2],
 }
 

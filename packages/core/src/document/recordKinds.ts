@@ -146,12 +146,12 @@ export const recordKinds = {
   },
   /**
    * A beam has two points, or more where it is bent or follows a curve; a column one, and goes from its level down to the next, as a
-   * bearing wall does along all of its points.
+   * bearing wall does along all of its points; a hanger one, and goes from the level that it holds up to the next above.
    */
   member: {
     layout: ref('layout'),
     label,
-    role: oneOf('beam', 'girder', 'joist', 'rafter', 'purlin', 'truss', 'column', 'wall'),
+    role: oneOf('beam', 'girder', 'joist', 'rafter', 'purlin', 'truss', 'column', 'hanger', 'wall'),
     path: list(point(), 60, 1),
     /** Of a truss: its top chord. Of a wall: a rectangle as wide as the wall is thick. */
     section: ref('section'),

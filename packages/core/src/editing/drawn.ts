@@ -17,6 +17,7 @@ import type {
   Strut,
   WallRun,
 } from '../document/recordKinds'
+import { isUpright } from '../document/roles'
 import type { Point } from '../geometry/point'
 import { signedArea } from '../geometry/polygon'
 import type { Ring } from '../geometry/polygon'
@@ -46,6 +47,7 @@ export const tools = {
   truss: { name: 'truss', shape: 'segment' },
   bentBeam: { name: 'bent beam', shape: 'path' },
   column: { name: 'column', shape: 'point' },
+  hanger: { name: 'hanger', shape: 'point' },
   wall: { name: 'bearing wall', shape: 'path' },
   panel: { name: 'panel', shape: 'ring' },
   panelInRing: { name: 'panel in a ring of beams', shape: 'point' },
@@ -82,6 +84,7 @@ export const letters: Readonly<Record<Tool, string>> = {
   truss: 'T',
   bentBeam: 'B',
   column: 'C',
+  hanger: 'N',
   wall: 'M',
   panel: 'P',
   panelInRing: 'P',
@@ -122,7 +125,7 @@ export function drawRecord(tool: Tool, points: readonly Point[], ground: Ground)
 }
 
 /** Roles of members, each a tool of its own. */
-export const memberRoles = ['beam', 'girder', 'joist', 'rafter', 'purlin', 'truss', 'column', 'wall'] as const
+export const memberRoles = ['beam', 'girder', 'joist', 'rafter', 'purlin', 'truss', 'column', 'hanger', 'wall'] as const
 
 const isMemberTool = (tool: Tool): tool is Member['role'] => (memberRoles as readonly string[]).includes(tool)
 
@@ -242,7 +245,7 @@ function drawMember(
     id: newId('member', random),
     ...base,
     role,
-    path: role === 'column' ? points.slice(0, 1) : points,
+    path: isUpright(role) ? points.slice(0, 1) : points,
     ...stock,
     ...simpleMember,
     truss: role === 'truss' ? (alike[0]?.truss ?? usualTruss(points, stock.section)) : null,

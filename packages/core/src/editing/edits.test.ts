@@ -144,6 +144,7 @@ describe('drawing', () => {
     ],
     slope: rectangle(0, 0, 6, 4),
     column: [[0, 0]],
+    hanger: [[3, 3]],
     panelInRing: [[3, 2]],
     patchInRing: [[3, 2]],
     panel: rectangle(0, 0, 6, 4),

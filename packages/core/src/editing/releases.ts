@@ -1,13 +1,14 @@
 import type { Edit } from '../document/changes'
 import { recordsOf, type Document } from '../document/document'
 import type { Member } from '../document/recordKinds'
+import { isUpright } from '../document/roles'
 import { nearby } from '../geometry/nearby'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
 import { alongSpan, onLine } from '../geometry/tolerance'
 
-/** Columns and walls go down: they have no ends that turn. */
-const hasEnds = (role: Member['role']): boolean => role !== 'column' && role !== 'wall'
+/** Columns, hangers and walls go up or down: they have no ends that turn. */
+const hasEnds = (role: Member['role']): boolean => !isUpright(role) && role !== 'wall'
 
 /** Ends of beams by rule: those that go on in line in another beam are held against turning, all others are pinned. */
 export function releaseEdits(document: Document, members: readonly Member[]): readonly Edit[] {

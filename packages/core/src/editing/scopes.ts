@@ -1,4 +1,5 @@
 import type { Member, Panel } from '../document/recordKinds'
+import { isUpright } from '../document/roles'
 import { legsOf, lengthOfLegs } from '../geometry/course'
 import type { Point } from '../geometry/point'
 import { along } from '../geometry/segment'
@@ -73,7 +74,7 @@ function edgeOf(panels: readonly Panel[]): (record: Drawn) => boolean {
   const near = nearby(panels.map(({ outline }) => outline))
   const covered = (point: Point) => near([point]).some((i) => contains([panels[i]?.outline ?? []], point))
   return (record) => {
-    if (record.kind !== 'member' || record.role === 'column' || record.role === 'wall') return false
+    if (record.kind !== 'member' || isUpright(record.role) || record.role === 'wall') return false
     const [left, right] = sidesOf(record).map(covered)
     return left !== right
   }

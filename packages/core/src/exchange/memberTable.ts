@@ -1,5 +1,6 @@
 import { simpleMember } from '../document/blanks'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
+import { isUpright } from '../document/roles'
 import type { Layout, Material, Member, Section, Strut } from '../document/recordKinds'
 import { letters, memberRoles } from '../editing/drawn'
 import { readPlaces } from '../editing/placeText'
@@ -99,12 +100,12 @@ function readRow(cells: MemberCells, ground: Ground, stock: Stock, taken: Readon
     ...base,
     ...simpleMember,
     role,
-    path: role === 'column' ? path.slice(0, 1) : line,
+    path: isUpright(role) ? path.slice(0, 1) : line,
     truss: role === 'truss' ? usualTruss(path, section) : null,
   }
 }
 
-const straightRoles: ReadonlySet<Role> = new Set(['column', 'truss'])
+const straightRoles: ReadonlySet<Role> = new Set(['column', 'hanger', 'truss'])
 
 /** A member that passes other places on its way, or rises in an arc to the left of the line between its ends. */
 function bentPath(cells: MemberCells, path: readonly Point[], role: Member['role'], ground: Ground): readonly Point[] {
@@ -147,7 +148,7 @@ function readRole(cells: MemberCells, path: readonly Point[]): Role {
   const text = cells.role?.text.toLowerCase()
   const role = text ?? (path.length === 1 ? 'column' : 'beam')
   if (!isRole(role)) return refuseCell('role', `“${role.slice(0, 40)}” is none of ${roles.join(', ')}.`)
-  if (role !== 'column' && path.length < 2) return refuseCell('to', `A ${role} needs an end.`)
+  if (!isUpright(role) && path.length < 2) return refuseCell('to', `A ${role} needs an end.`)
   return role
 }
 

@@ -2,6 +2,7 @@ import { isOnGridLine } from '../building/grid'
 import { newGridLine } from '../document/blanks'
 import { recordsOf, type Document, type Random } from '../document/document'
 import { gridLetter } from '../document/labels'
+import { isUpright } from '../document/roles'
 import type { GridLine, Layout, Rec } from '../document/recordKinds'
 import type { DxfLayer } from './dxfPlan'
 import type { Point } from '../geometry/point'
@@ -17,6 +18,7 @@ export const layerUses = {
   beam: 'beams',
   girder: 'girders',
   column: 'columns',
+  hanger: 'hangers',
   wall: 'bearing walls',
   gridLine: 'grid lines',
   panel: 'panels',
@@ -90,6 +92,7 @@ function shapesFor(layer: DxfLayer, use: LayerUse, leave: (why: string) => unkno
     case 'none':
       return []
     case 'column':
+    case 'hanger':
       return [...layer.points, ...layer.rings.map(meanOf)].map((point) => open([point]))
     case 'beam':
     case 'girder':
@@ -112,7 +115,7 @@ function shapesFor(layer: DxfLayer, use: LayerUse, leave: (why: string) => unkno
 function reasonAgainst(points: readonly Point[], use: LayerUse): string | null {
   if (points.some((point) => point.some((value) => Math.abs(value) > 1e5)))
     return 'shapes further than 100 km from the origin'
-  if (use === 'column') return null
+  if (isUpright(use)) return null
   return use === 'panel' || use === 'opening' ? reasonAgainstRing(points) : reasonAgainstLine(points, use)
 }
 

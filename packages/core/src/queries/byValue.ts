@@ -89,10 +89,14 @@ const panelPressures: Values = (state, floor, caseId) => {
   return [...found]
 }
 
-const columnForces: Values = (state, floor, caseId) =>
-  floor.operator.plan.frame.columns.flatMap(({ member, stretch }, row) =>
-    stretch ? [] : [[expandedAt(floor, member.id), readCase(state, caseId)(floor.rundown.feet, row)] as const],
-  )
+const uprightForces =
+  (role: 'column' | 'hanger'): Values =>
+  (state, floor, caseId) =>
+    floor.operator.plan.frame.columns.flatMap(({ member }, row) =>
+      member.role !== role
+        ? []
+        : [[expandedAt(floor, member.id), readCase(state, caseId)(floor.rundown.feet, row)] as const],
+    )
 
 const panelAreas: Values = (_, floor) => {
   const found = new Map<string, number>()
@@ -133,7 +137,8 @@ const subjects: readonly Subject[] = [
     ],
   },
   beamLike('bearing wall', 'bearing walls', ['wall']),
-  { one: 'column', many: 'columns', measures: [{ quantity: 'force', values: columnForces }] },
+  { one: 'column', many: 'columns', measures: [{ quantity: 'force', values: uprightForces('column') }] },
+  { one: 'hanger', many: 'hangers', measures: [{ quantity: 'force', values: uprightForces('hanger') }] },
   beamLike('girder', 'girders', ['girder']),
   beamLike('purlin', 'purlins', ['purlin']),
   beamLike('beam', 'beams', ['beam', 'girder', 'joist', 'rafter', 'purlin', 'truss']),

@@ -1,5 +1,6 @@
 import { readArea, readCase, readUses, type ColumnReader } from '../derivation/cells'
-import { columnChain, expandedAt, floorBelow, placeOf, type Place } from '../derivation/floorQueries'
+import { isHanger } from '../building/frame'
+import { columnChain, expandedAt, floorBelow, hungOn, placeOf, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, memberFacts, splitExpanded } from '../document/labels'
 import { feedingOf, type Feeding } from './feeding'
@@ -44,8 +45,10 @@ export interface ColumnView {
   readonly base: number
   /** Beams and panels of the picked level that feed it. */
   readonly feeding: Feeding
-  /** The lowest length stands on the base (a reaction), or on something else. */
+  /** What the lowest length stands on (the base is a reaction), or what the highest of a hanger hangs from. */
   readonly standsOn: 'base' | 'beam' | 'slab' | 'nothing'
+  /** It holds its level up from above: its rows go up from the lowest, and its force is tension. */
+  readonly hangs: boolean
 }
 
 export function columnView(state: ProjectState, expandedId: string, caseId: string): ColumnView | null {
@@ -73,6 +76,7 @@ export function columnView(state: ProjectState, expandedId: string, caseId: stri
     base: rows.at(-1)?.foot ?? 0,
     feeding: feedingOf(place, 'column', caseId),
     standsOn: footing(state, chain.at(-1)),
+    hangs: isHangerAt(place),
   }
 }
 
@@ -81,7 +85,13 @@ function lengthOfStretch({ floor, row }: Place): number | null {
   return stretch ? stretch.s1 - stretch.s0 : null
 }
 
+const isHangerAt = ({ floor, row }: Place): boolean => {
+  const column = floor.operator.plan.frame.columns[row]
+  return column !== undefined && isHanger(column)
+}
+
 function footing(state: ProjectState, lowest: Place | undefined): ColumnView['standsOn'] {
+  if (lowest && isHangerAt(lowest)) return hungOn(state, lowest) ? 'beam' : 'nothing'
   const below = lowest && floorBelow(state, lowest.floor)
   if (!below) return 'base'
   if (below.onSlab?.rows.includes(lowest.row)) return 'slab'

@@ -1,9 +1,10 @@
 import { readCase } from '../derivation/cells'
-import { heightAt } from '../building/slopes'
-import { expandedAt, lengthOfColumn } from '../derivation/floorQueries'
+import { isHanger } from '../building/frame'
+import { expandedAt, heightsOfColumn } from '../derivation/floorQueries'
 import { storeyForcesOf } from '../derivation/storeyForces'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
+import { isUpright } from '../document/roles'
 import type { Point } from '../geometry/point'
 import type { Box } from '../geometry/polygon'
 
@@ -57,6 +58,8 @@ export interface ElevationColumn {
   readonly z0: number
   readonly z1: number
   readonly force: number
+  /** It hangs: its force is tension. */
+  readonly hangs: boolean
 }
 
 /** The building seen along an axis, for one case. */
@@ -68,7 +71,7 @@ export function elevationView(state: ProjectState, axis: ElevationAxis, caseId: 
     columns: columnsOf(state, i, caseId),
     lines: state.floors.flatMap((floor) =>
       membersInSpace(state, floor)
-        .filter(({ role }) => role !== 'column')
+        .filter(({ role }) => !isUpright(role))
         .map(({ expandedId, label, role, path }) => ({
           expandedId,
           label,
@@ -93,16 +96,17 @@ function columnsOf(state: ProjectState, i: 0 | 1, caseId: string): readonly Elev
   const force = readCase(state, caseId)
   return state.floors.flatMap((floor) =>
     floor.operator.plan.frame.columns.map(({ member, at, stretch }, row) => {
-      const top = floor.level.elevation + heightAt(floor.operator.plan.slopes, at)
+      const [z0, z1] = heightsOfColumn(floor, row)
       return {
         expandedId: expandedAt(floor, member.id),
         label: labelOf(state.document, member.id),
         u: at[i],
         from: Math.min(stretch?.a[i] ?? at[i], stretch?.b[i] ?? at[i]),
         to: Math.max(stretch?.a[i] ?? at[i], stretch?.b[i] ?? at[i]),
-        z0: top - lengthOfColumn(floor, row),
-        z1: top,
+        z0,
+        z1,
         force: force(floor.rundown.feet, row),
+        hangs: isHanger({ member }),
       }
     }),
   )
@@ -123,6 +127,7 @@ function reactionSums(state: ProjectState, i: 0 | 1, caseId: string): ElevationV
   const bottom = state.floors[0]
   const sums = new Map<number, { label: string; u: number; force: number; count: number }>()
   bottom?.operator.plan.frame.columns.forEach(({ member, at: point }, row) => {
+    if (isHanger({ member })) return
     const place = Math.round(point[i] * 100)
     const entry = sums.get(place) ?? { label: labelOf(state.document, member.id), u: point[i], force: 0, count: 0 }
     sums.set(place, { ...entry, force: entry.force + at(bottom.rundown.feet, row), count: entry.count + 1 })

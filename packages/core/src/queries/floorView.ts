@@ -1,3 +1,4 @@
+import { isHanger } from '../building/frame'
 import { barrierCase } from '../actions/cases'
 import { heightOn } from '../building/slopes'
 import { stairOutline } from '../building/stairs'
@@ -37,8 +38,10 @@ export interface ColumnView {
   readonly expandedId: string
   readonly label: string
   readonly at: Point
-  /** Compression at the foot in the case, N. */
+  /** Compression at the foot in the case, N; of a hanger tension at its upper end. */
   readonly force: number
+  /** It holds its level up from above. */
+  readonly hangs: boolean
   /** It belongs to a level above and goes on down here. */
   readonly passing: boolean
 }
@@ -212,16 +215,17 @@ function beamViews(state: ProjectState, floor: FloorState, caseId: string): read
 function columnViews(state: ProjectState, floor: FloorState, caseId: string): readonly ColumnView[] {
   const force = readCase(state, caseId)
   // the stretches of a wall show as the wall
-  return floor.operator.plan.frame.columns.flatMap(({ member: { id }, at, stretch }, row) =>
+  return floor.operator.plan.frame.columns.flatMap(({ member, at, stretch }, row) =>
     stretch
       ? []
       : [
           {
-            id,
-            expandedId: expandedAt(floor, id),
-            label: labelOf(state.document, id),
+            id: member.id,
+            expandedId: expandedAt(floor, member.id),
+            label: labelOf(state.document, member.id),
             at,
             force: force(floor.rundown.feet, row),
+            hangs: isHanger({ member }),
             passing: row >= floor.operator.plan.frame.columns.length - floor.passing,
           },
         ],

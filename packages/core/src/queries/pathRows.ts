@@ -1,6 +1,14 @@
 import { buildUps, constructionPermanent, isConstruction, isPartitionCase, selfWeight } from '../actions/cases'
 import { readCase } from '../derivation/cells'
-import { expandedAt, floorAbove, floorIn, keyOfRegion, lengthOfColumn, type Place } from '../derivation/floorQueries'
+import {
+  expandedAt,
+  floorAbove,
+  floorIn,
+  hungFrom,
+  keyOfRegion,
+  lengthOfColumn,
+  type Place,
+} from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, panelOf } from '../document/labels'
@@ -9,7 +17,8 @@ import { endOf, recordOfSource, type RegionSource, type Source } from '../rundow
 
 /** A part of what lands on a member, or where it goes; N, downwards. `detail` is worded where it is shown. */
 export interface PathRow {
-  readonly kind: 'region' | 'wall' | 'line' | 'point' | 'area' | 'stair' | 'ownWeight' | 'beam' | 'strut' | 'column'
+  readonly kind:
+    'region' | 'wall' | 'line' | 'point' | 'area' | 'stair' | 'ownWeight' | 'beam' | 'strut' | 'column' | 'hanger'
   readonly label: string
   readonly force: number
   /** Load per unit and how much of it: Pa and m², or N/m and m. */
@@ -30,6 +39,7 @@ export function landingRows(state: ProjectState, place: Place, caseId: string): 
     ...sourceRows(state, place, caseId),
     ...beamsOn(state, place, caseId),
     ...columnsOn(state, place, caseId),
+    ...hangersOn(state, place, 'beam', caseId),
   ].sort((a, b) => Math.abs(b.force) - Math.abs(a.force))
 }
 
@@ -163,33 +173,50 @@ export function columnsStandingOn(
   target: 'beam' | 'column',
   caseId: string,
 ): readonly PathRow[] {
-  const read = readCase(state, caseId)
   const above = floorAbove(state, floor)
   if (!above) return []
-  const rowOf = (foot: number, part: number, at: number | null): PathRow[] => {
-    const member = above.operator.plan.frame.columns[foot]?.member
-    if (!member || part === 0) return []
-    const expandedId = expandedAt(above, member.id)
-    return [
-      {
-        kind: 'column',
-        label: labelOf(state.document, member.id),
-        force: part * read(above.rundown.feet, foot),
-        intensity: null,
-        part: null,
-        at,
-        source: null,
-        address: `column:${expandedId}:${caseId}`,
-        expandedId,
-      },
-    ]
-  }
+  const rowOf = (foot: number, part: number, at: number | null) =>
+    uprightRow(state, above, foot, 'column', part, at, caseId)
   const standing = (floor.feetAbove?.landings ?? []).flatMap(({ row: foot, on, index, s, part }) =>
     on === target && index === row ? rowOf(foot, part, target === 'beam' ? s : null) : [],
   )
   return [
     ...standing,
     ...throughSlab(floorIn(floor, caseId), target, row).flatMap(({ foot, part, at }) => rowOf(foot, part, at)),
+  ]
+}
+
+/** Hangers of floors below that hang from a beam or hanger. */
+const hangersOn = (state: ProjectState, place: Place, target: 'beam' | 'column', caseId: string): readonly PathRow[] =>
+  hungFrom(state, place, target).flatMap(({ s, place: { floor, row } }) =>
+    uprightRow(state, floor, row, 'hanger', 1, target === 'beam' ? s : null, caseId),
+  )
+
+/** What a column or hanger hands on, or a part of it. */
+function uprightRow(
+  state: ProjectState,
+  floor: FloorState,
+  row: number,
+  kind: 'column' | 'hanger',
+  part: number,
+  at: number | null,
+  caseId: string,
+): readonly PathRow[] {
+  const member = floor.operator.plan.frame.columns[row]?.member
+  if (!member || part === 0) return []
+  const expandedId = expandedAt(floor, member.id)
+  return [
+    {
+      kind,
+      label: labelOf(state.document, member.id),
+      force: part * readCase(state, caseId)(floor.rundown.feet, row),
+      intensity: null,
+      part: null,
+      at,
+      source: null,
+      address: `column:${expandedId}:${caseId}`,
+      expandedId,
+    },
   ]
 }
 
@@ -213,7 +240,7 @@ function throughSlab({ onSlab, operator }: FloorState, target: 'beam' | 'column'
   })
 }
 
-/** What enters a column length: the column above, the beams that end on it, its own weight. */
+/** What enters a length of a column or hanger: the column above or hanger below, the beams that end on it, its own weight. */
 export function columnRows(state: ProjectState, place: Place, caseId: string): readonly PathRow[] {
   const read = readCase(state, caseId)
   const { floor, row } = place
@@ -238,6 +265,7 @@ export function columnRows(state: ProjectState, place: Place, caseId: string): r
         ]
   return [
     ...columnsStandingOn(state, place, 'column', caseId),
+    ...hangersOn(state, place, 'column', caseId),
     ...reactionsOnto(state, place, 'column', caseId),
     ...rowsOnto(state, floor, floorIn(floor, caseId).operator.toColumns, row, null, caseId),
     ...ownRow,

@@ -1,3 +1,4 @@
+import { isHanger } from '../building/frame'
 import { readCase } from '../derivation/cells'
 import { expandedAt } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
@@ -18,15 +19,12 @@ export function reducedBase(state: ProjectState, caseId: string): readonly Reduc
   if (!floor) return []
   const at = readCase(state, caseId)
   const feet = reducedFeet(state)
-  const rows = floor.operator.plan.frame.columns.map(({ member }, row) => {
+  const rows = floor.operator.plan.frame.columns.flatMap(({ member }, row): readonly ReducedColumn[] => {
+    if (isHanger({ member })) return []
     const expandedId = expandedAt(floor, member.id)
     const whole = at(floor.rundown.feet, row)
-    return {
-      expandedId,
-      label: labelOf(state.document, member.id),
-      whole,
-      reduced: feet.get(footKey(expandedId, caseId)) ?? whole,
-    }
+    const reduced = feet.get(footKey(expandedId, caseId)) ?? whole
+    return [{ expandedId, label: labelOf(state.document, member.id), whole, reduced }]
   })
   return rows.some(({ whole, reduced }) => whole !== reduced) ? rows.filter(({ whole }) => whole !== 0) : []
 }

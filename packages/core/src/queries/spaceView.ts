@@ -1,7 +1,8 @@
+import { isHanger } from '../building/frame'
 import { heightAt, stretchesAlong } from '../building/slopes'
 import { trussParts } from '../building/truss'
 import { readCase } from '../derivation/cells'
-import { expandedAt, keyOfRegion, lengthOfColumn, memberLoadsIn } from '../derivation/floorQueries'
+import { expandedAt, heightsOfColumn, keyOfRegion, memberLoadsIn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, memberOf, sectionAt, sectionOf } from '../document/labels'
@@ -65,7 +66,7 @@ export function spaceView(state: ProjectState, caseId: string): SpaceView {
     loads: state.floors.flatMap((floor) => loadsOf(state, floor, caseId)),
     supports: (bottom?.operator.plan.frame.columns ?? []).flatMap(({ member, at: point }, row) => {
       const [, foot] = bottom ? columnPath(bottom, row, point) : []
-      return bottom && foot
+      return bottom && foot && !isHanger({ member })
         ? [{ expandedId: expandedAt(bottom, member.id), at: foot, force: at(bottom.rundown.feet, row) }]
         : []
     }),
@@ -129,10 +130,10 @@ const sizeOf = (section: Section | undefined) => ({ depth: section?.depth ?? 0.2
 
 /** From its top down to its foot. */
 function columnPath(floor: FloorState, row: number, at: Point): readonly [Point3, Point3] {
-  const top = floor.level.elevation + heightAt(floor.operator.plan.slopes, at)
+  const [foot, top] = heightsOfColumn(floor, row)
   return [
     [...at, top],
-    [...at, top - lengthOfColumn(floor, row)],
+    [...at, foot],
   ]
 }
 

@@ -18,16 +18,20 @@ export interface FloorRundown {
   readonly notCarried: Float64Array
 }
 
-/** What a floor gets: intensities (source × column), the weight of each column length, and feet from above. */
-export interface FloorInput {
+/** Feet of columns, row by row, that stand on something else. */
+export interface Feet {
   readonly columns: number
-  readonly intensities: Float64Array
-  readonly columnWeights: Float64Array
   readonly feetAbove: Float64Array
-  readonly landings: readonly Landing[]
-  readonly onSlab: FeetOnSlab | null
   /** Columns of the blocks that do not go on where a column stands on a beam. */
   readonly ending: readonly number[]
+}
+
+/** What a floor gets: intensities (source × column), the weight of each column length, and feet from above. */
+export interface FloorInput extends Feet {
+  readonly intensities: Float64Array
+  readonly columnWeights: Float64Array
+  readonly landings: readonly Landing[]
+  readonly onSlab: FeetOnSlab | null
 }
 
 /** Feet from above that stand on the slab, which hands them to the frame as it shares a line there. */
@@ -39,10 +43,13 @@ export interface FeetOnSlab {
 }
 
 /** One floor for all cases at once, in arrays of its own. */
-export function floorRundown(operator: LayoutOperator, input: FloorInput): FloorRundown {
+export const floorRundown = (operator: LayoutOperator, input: FloorInput): FloorRundown =>
+  rundownInto(emptyRundown(operator, input.columns), operator, input)
+
+/** Blocks of a floor that are all zero. */
+export function emptyRundown(operator: LayoutOperator, columns: number): FloorRundown {
   const { frame } = operator.plan
-  const { columns } = input
-  const out: FloorRundown = {
+  return {
     columns,
     reactions: new Float64Array(operator.supportCount * columns),
     beamTotals: new Float64Array(frame.beams.length * columns),
@@ -52,7 +59,6 @@ export function floorRundown(operator: LayoutOperator, input: FloorInput): Floor
     onMembers: new Float64Array(columns),
     notCarried: new Float64Array(columns),
   }
-  return rundownInto(out, operator, input)
 }
 
 /**
@@ -61,13 +67,23 @@ export function floorRundown(operator: LayoutOperator, input: FloorInput): Floor
  */
 export function rundownInto(out: FloorRundown, operator: LayoutOperator, input: FloorInput): FloorRundown {
   const { frame } = operator.plan
-  applySources(operator, input.intensities, out)
   const stuck = new Set(frame.loop)
-  for (const landing of input.landings) land(operator, stuck, landing, input, out)
-  if (input.onSlab) standOnSlab(input.onSlab, input, out)
+  takeWhatComes(operator, stuck, input, out)
   for (const index of frame.order) handOn(operator, stuck, index, out)
-  weighColumns(input.columnWeights, out)
+  frame.columns.forEach((_, row) => weighColumn(input.columnWeights, row, out))
   return out
+}
+
+/** The sources of a floor, and the feet of columns over it. */
+export function takeWhatComes(
+  operator: LayoutOperator,
+  stuck: ReadonlySet<number>,
+  input: FloorInput,
+  out: FloorRundown,
+): void {
+  applySources(operator, input.intensities, out)
+  for (const landing of input.landings) land(operator, stuck, landing, input, out)
+  input.onSlab?.rows.forEach((_, k) => input.onSlab && standOnSlab(input.onSlab, k, input, out))
 }
 
 /** Puts some columns of one rundown of a floor in place of those of another. */
@@ -104,18 +120,26 @@ function applySources(operator: LayoutOperator, intensities: Float64Array, out: 
   }
 }
 
-function applyRow(rows: SparseRows, i: number, source: Float64Array, target: Float64Array, columns: number): void {
+/** What a sparse row hands of a row of the source, that of the same number if no other is given. */
+function applyRow(
+  rows: SparseRows,
+  i: number,
+  source: Float64Array,
+  target: Float64Array,
+  columns: number,
+  from = i,
+): void {
   const { start, index, value } = rows
   for (let e = start[i] ?? 0; e < (start[i + 1] ?? 0); e++)
-    addRow(target, index[e] ?? 0, source, i, value[e] ?? 0, columns)
+    addRow(target, index[e] ?? 0, source, from, value[e] ?? 0, columns)
 }
 
-/** The foot of a column from above: on a column it passes on, on a beam it is a point load. */
-function land(
+/** The foot of a column: on a column it passes on, on a beam it is a point load. */
+export function land(
   operator: LayoutOperator,
   stuck: ReadonlySet<number>,
   { row, on, index, s, part }: Landing,
-  { feetAbove, ending, columns }: FloorInput,
+  { feetAbove, ending, columns }: Feet,
   out: FloorRundown,
 ): void {
   if (on === 'column') {
@@ -127,27 +151,24 @@ function land(
   pointOnBeam(operator, stuck, index, s, foot, 0, out)
 }
 
-/** Feet that stand on the slab, by its shares; like those on beams they leave what ends there. */
-function standOnSlab(
+/** One of the feet that stand on the slab, by its shares; like those on beams it leaves what ends there. */
+export function standOnSlab(
   { rows, shared }: FeetOnSlab,
-  { feetAbove, ending, columns }: FloorInput,
+  k: number,
+  { feetAbove, ending, columns }: Feet,
   out: FloorRundown,
 ): void {
-  const feet = new Float64Array(rows.length * columns)
-  rows.forEach((row, k) => {
-    feet.set(feetAbove.subarray(row * columns, (row + 1) * columns), k * columns)
-    for (const column of ending) feet[k * columns + column] = 0
-  })
-  rows.forEach((_, k) => {
-    applyRow(shared.toSupports, k, feet, out.reactions, columns)
-    applyRow(shared.toBeams, k, feet, out.beamTotals, columns)
-    applyRow(shared.toColumns, k, feet, out.tops, columns)
-    addRow(out.notCarried, 0, feet, k, shared.notCarried[k] ?? 0, columns)
-  })
+  const row = rows[k] ?? 0
+  const foot = feetAbove.slice(row * columns, (row + 1) * columns)
+  for (const column of ending) foot[column] = 0
+  applyRow(shared.toSupports, k, foot, out.reactions, columns, 0)
+  applyRow(shared.toBeams, k, foot, out.beamTotals, columns, 0)
+  applyRow(shared.toColumns, k, foot, out.tops, columns, 0)
+  addRow(out.notCarried, 0, foot, 0, shared.notCarried[k] ?? 0, columns)
 }
 
 /** A beam gives each reaction to what is under it; on a beam this is a point load for that beam's own supports. */
-function handOn(operator: LayoutOperator, stuck: ReadonlySet<number>, index: number, out: FloorRundown): void {
+export function handOn(operator: LayoutOperator, stuck: ReadonlySet<number>, index: number, out: FloorRundown): void {
   const beam = present(operator.plan.frame.beams[index], `beam ${index}`)
   if (!beam.stable) return
   beam.supports.forEach(({ on, index: under, at }, k) => {
@@ -177,11 +198,12 @@ function pointOnBeam(
   pointReactions(beam, s, 1).forEach((factor, k) => addRow(out.reactions, first + k, source, row, factor, out.columns))
 }
 
-function weighColumns(weights: Float64Array, out: FloorRundown): void {
+/** Own weight comes to what a column, or hanger, bears. */
+export function weighColumn(weights: Float64Array, row: number, out: FloorRundown): void {
   const { columns, tops, feet } = out
-  for (let i = 0; i < tops.length; i++) {
+  for (let c = 0; c < columns; c++) {
+    const i = row * columns + c
     const weight = weights[i] ?? 0
-    const c = i % columns
     feet[i] = (tops[i] ?? 0) + weight
     out.applied[c] = (out.applied[c] ?? 0) + weight
     out.onMembers[c] = (out.onMembers[c] ?? 0) + weight

@@ -17,6 +17,9 @@ const unheldReasons: Readonly<Record<string, string>> = {
 }
 
 /** One sentence with its remedy for every code; a test holds the list against the codes in use. */
+/** Whether the labels of a concern name more than one thing. */
+const several = (d: Concern['data']): boolean => String(d['labels']).includes(', ')
+
 const sentences: Readonly<Record<string, Sentence>> = {
   'value.unusual': (d, show) =>
     `The ${d['name']} of ${show('value', d['quantity'] as Quantity)} is outside the usual ${show('from', d['quantity'] as Quantity)} to ${show('to', d['quantity'] as Quantity)}. Check it.`,
@@ -50,7 +53,11 @@ const sentences: Readonly<Record<string, Sentence>> = {
   'strut.end-beside': (d, show) =>
     `The ${d['end']} of ${d['label']} is ${show('height', 'length')} over level ${d['level']}, ${show('gap', 'length')} beside what is there. Check its height.`,
   'column.unsupported': (d, show) =>
-    `${d['labels']} under level ${d['level']} stand on nothing, and ${show('force', 'force')} with them. Add columns or beams below.`,
+    `${d['labels']} under level ${d['level']} ${several(d) ? 'stand' : 'stands'} on nothing, and ${show('force', 'force')} with ${several(d) ? 'them' : 'it'}. Add columns or beams below.`,
+  'hanger.unsupported': (d, show) =>
+    `${d['labels']} of level ${d['level']} ${several(d) ? 'hang' : 'hangs'} from nothing, and ${show('force', 'force')} with ${several(d) ? 'them' : 'it'}. Put beams or hangers above.`,
+  'hanger.ring': (d, show) =>
+    `${d['labels']} of level ${d['level']} ${several(d) ? 'hang from what they hold' : 'hangs from what it holds'} up, and ${show('force', 'force')} with ${several(d) ? 'them' : 'it'}. What is above has to stand by itself.`,
   'selfweight.twice': (d, show) =>
     `The slab of ${d['panel']} (${show('slab', 'smallLength')}) is weighed already, and its build-up has ${d['layer']} of ${show('thickness', 'smallLength')} as well. Take one of them out.`,
   'load.no-use': (d) =>

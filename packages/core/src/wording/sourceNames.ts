@@ -10,4 +10,5 @@ export const sourceNames = {
   beam: 'beam',
   strut: 'member in space',
   column: 'column',
+  hanger: 'hanger',
 } as const

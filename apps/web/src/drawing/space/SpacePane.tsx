@@ -1,4 +1,4 @@
-import { formatQuantity } from '@hedrion/core'
+import { isUpright, formatQuantity } from '@hedrion/core'
 import {
   useCallback,
   useEffect,
@@ -117,7 +117,7 @@ function targetsOf(view: ReturnType<typeof useAnswer<{ kind: 'space'; caseId: st
   const place: Target['shape'] = { kind: 'point', at: [0, 0] }
   const members = (view?.members ?? []).map(({ expandedId, label, role }): Target => ({
     id: expandedId,
-    kind: role === 'column' ? 'column' : role in strutNames ? 'strut' : 'beam',
+    kind: isUpright(role) ? 'column' : role in strutNames ? 'strut' : 'beam',
     shape: place,
     text: `${roleText(role)} ${label}`,
   }))

@@ -1,4 +1,4 @@
-import { pathsAlong, pathsRound, type Drawn, type Layout } from '@hedrion/core'
+import { isUpright, pathsAlong, pathsRound, type Drawn, type Layout } from '@hedrion/core'
 import { Line, Section } from '../../sheet/Sheet'
 import { Button } from '../../ui/Button'
 import { useNewWalls } from './useNewWalls'
@@ -13,7 +13,7 @@ interface WallMakersProps {
 export function WallMakers({ picked, layout, levelId }: WallMakersProps) {
   const add = useNewWalls(layout, levelId)
   const here = picked.filter((record) => record.layout === layout.id)
-  const beams = here.filter((record) => record.kind === 'member' && record.role !== 'column')
+  const beams = here.filter((record) => record.kind === 'member' && !isUpright(record.role))
   const outlined = here.filter((record) => record.kind === 'panel' || record.kind === 'opening')
   if (beams.length === 0 && outlined.length === 0) return null
   return (

@@ -33,6 +33,7 @@ export function BuildingStep() {
             offered={['beam', 'girder', 'column', 'panel', 'opening']}
             more={[
               'wall',
+              'hanger',
               'panelInRing',
               'bentBeam',
               'joist',

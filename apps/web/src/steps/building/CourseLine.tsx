@@ -1,4 +1,4 @@
-import { arcPath, lengthAlong, mostRise, onLine, riseOf, type Member } from '@hedrion/core'
+import { isUpright, arcPath, lengthAlong, mostRise, onLine, riseOf, type Member } from '@hedrion/core'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { useFormat } from '../../compute/SessionContext'
 import { setDraft } from '../../sheet/draftStore'
@@ -14,7 +14,7 @@ export function CourseLine({ member }: { readonly member: Member }) {
   const note = useNote()
   const { path, role } = member
   const [start, end] = [path[0], path.at(-1)]
-  if (role === 'column' || role === 'truss' || !start || !end || path.length < 2) return null
+  if (isUpright(role) || role === 'truss' || !start || !end || path.length < 2) return null
   const rise = riseOf(path, onLine)
   const most = mostRise * Math.hypot(end[0] - start[0], end[1] - start[1])
   const withRise = (value: number) => ({ path: arcPath(start, end, value) })

@@ -1,5 +1,5 @@
 import styled from 'styled-components'
-import { releaseEdits, type Member, type Section as SectionRecord } from '@hedrion/core'
+import { isUpright, releaseEdits, type Member, type Section as SectionRecord } from '@hedrion/core'
 import { useDocumentState, useGetDocument, useRecord, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
@@ -29,6 +29,11 @@ const roles = [
   ['wall', 'bearing wall'],
 ] as const
 
+const uprightRoles = [
+  ['column', 'column'],
+  ['hanger', 'hanger'],
+] as const
+
 const releases = [
   ['pinned', 'pinned'],
   ['fixed', 'fixed'],
@@ -54,7 +59,7 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
   if (!first) return null
   const set = (what: string, fields: Partial<Member>) =>
     edit.setEach(members, `${note.subject(members)}: ${what}`, () => fields)
-  const beams = members.filter(({ role }) => role !== 'column')
+  const beams = members.filter(({ role }) => !isUpright(role))
   // a wall hands down along its length: it has no ends that turn and no spans
   const spanning = beams.filter(({ role }) => role !== 'wall')
   return (
@@ -62,18 +67,23 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
       {members.length === 1 && (
         <Line reference="label">
           <NameField label="Label" record={first} />
-          {beams.length === 1 && (
-            <>
-              {', a '}
-              <Choice
-                label="Role"
-                value={first.role === 'column' ? null : first.role}
-                options={roles}
-                onChange={(role) =>
-                  set(`role ${wordOf(roles, role)}`, { role, ...(role === 'truss' ? {} : { truss: null }) })
-                }
-              />
-            </>
+          {', a '}
+          {isUpright(first.role) ? (
+            <Choice
+              label="Role"
+              value={first.role}
+              options={uprightRoles}
+              onChange={(role) => set(`role ${role}`, { role })}
+            />
+          ) : (
+            <Choice
+              label="Role"
+              value={first.role}
+              options={roles}
+              onChange={(role) =>
+                set(`role ${wordOf(roles, role)}`, { role, ...(role === 'truss' ? {} : { truss: null }) })
+              }
+            />
           )}
         </Line>
       )}
@@ -169,7 +179,7 @@ function ElementFactor({ members }: { readonly members: readonly Member[] }) {
   const fieldOf = useFieldOf()
   const [basis] = useRecords('basis')
   if (basis?.family !== 'ASCE') return null
-  const columns = members.every(({ role }) => role === 'column')
+  const columns = members.every(({ role }) => isUpright(role))
   return (
     <Line reference="table 4.7-1">
       <Symbol name="K_LL" /> ={' '}

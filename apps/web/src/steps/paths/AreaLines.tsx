@@ -4,6 +4,7 @@ import { useFormat } from '../../compute/SessionContext'
 import { Section } from '../../sheet/Sheet'
 import { TableOut } from '../../ui/TableOut'
 import { BesideStrip, ColumnTable } from './ColumnTable'
+import { rowsFromAbove } from './columnWords'
 
 const [width, rowHeight, head] = [84, 30, 30]
 /** Below this floor is none, m². */
@@ -12,7 +13,8 @@ const least = 0.01
 /** Floor that a column supports from each level up, by use: a strip that grows downwards, and a table. */
 export function AreaLines({ view, picked }: { readonly view: ColumnView; readonly picked: string }) {
   const format = useFormat()
-  const { rows, uses } = view
+  const { uses, hangs } = view
+  const rows = rowsFromAbove(view)
   if (rows.every(({ cumulativeArea }) => cumulativeArea < least)) return null
   const unit = unitOf('area', format)
   const withoutUse = rows.map(
@@ -29,11 +31,11 @@ export function AreaLines({ view, picked }: { readonly view: ColumnView; readonl
   ]
   return (
     <Section
-      title="Floor by use, from each level up"
+      title={hangs ? 'Floor by use, from each level down' : 'Floor by use, from each level up'}
       aside={<TableOut name="floor by use" label="Copy the areas" rows={text} />}
     >
       <BesideStrip>
-        <AreaStrip parts={parts} />
+        <AreaStrip parts={parts} hangs={hangs} />
         <ColumnTable aria-label="Floor by use">
           <thead>
             <tr>
@@ -69,7 +71,12 @@ const shortUse = (name: string): string => name.replace(/^[^,]*, /, '')
 /** The first use is darkest. */
 const shade = (k: number, count: number): number => 0.85 - (0.65 * k) / Math.max(1, count - 1)
 
-function AreaStrip({ parts }: { readonly parts: readonly (readonly number[])[] }) {
+interface AreaStripProps {
+  readonly parts: readonly (readonly number[])[]
+  readonly hangs: boolean
+}
+
+function AreaStrip({ parts, hangs }: AreaStripProps) {
   const most = Math.max(least, ...parts.map((areas) => areas.reduce((sum, area) => sum + Math.max(0, area), 0)))
   const count = parts[0]?.length ?? 0
   return (
@@ -77,7 +84,9 @@ function AreaStrip({ parts }: { readonly parts: readonly (readonly number[])[] }
       width={width}
       height={head + parts.length * rowHeight}
       role="img"
-      aria-label="Floor that the column supports, growing downwards"
+      aria-label={
+        hangs ? 'Floor that the hanger holds, growing upwards' : 'Floor that the column supports, growing downwards'
+      }
     >
       {parts.flatMap((areas, i) => {
         let from = 0

@@ -104,6 +104,7 @@ const units = {
   strut: ['lineLoad', 'length'],
   beam: ['force', 'factor'],
   column: ['force', 'factor'],
+  hanger: ['force', 'factor'],
 } as const
 const rules = {
   region: 'by its rule',
@@ -116,6 +117,7 @@ const rules = {
   strut: 'half of A · γ · l',
   beam: 'its reaction',
   column: 'stands on it',
+  hanger: 'hangs from it',
 } as const
 
 function LandingLine({ row, caseId }: { readonly row: PathRow; readonly caseId: string }) {

@@ -17,6 +17,7 @@ import { TableOut } from '../../ui/TableOut'
 import { AreaLines } from './AreaLines'
 import { ColumnStrip } from './ColumnStrip'
 import { BesideStrip, ColumnTable } from './ColumnTable'
+import { rowsFromAbove, wordsOf } from './columnWords'
 import { ReductionLines } from './ReductionLines'
 
 /** A column from the roof to its base: what each level adds, and what the picked length gathers. */
@@ -25,17 +26,15 @@ export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: strin
   const format = useFormat()
   const picked = usePicked()
   if (!view) return <Sheet title="Load paths">{null}</Sheet>
+  const words = wordsOf(view)
   const lowest = view.rows.at(-1)
   return (
-    <Sheet
-      title={`${view.stretch === null ? 'Column' : 'Stretch of wall'} ${view.label}`}
-      scope={<Scope records={picked} />}
-    >
+    <Sheet title={`${words.name} ${view.label}`} scope={<Scope records={picked} />}>
       <Note>
         {view.section} · {view.stretch !== null && `${formatQuantity(view.stretch, 'length', format)} of it · `}
-        {footings[view.standsOn]}
+        {words.support}
       </Note>
-      <Section title="From the roof down" aside={<TableOut name="column" rows={() => tableText(view, format)} />}>
+      <Section title={words.way} aside={<TableOut name="column" rows={() => tableText(view, format)} />}>
         <Lengths view={view} picked={expandedId} caseId={caseId} />
       </Section>
       <AreaLines view={view} picked={expandedId} />
@@ -67,7 +66,7 @@ export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: strin
             />
           }
         >
-          at its foot, compression
+          {words.sense}
         </Line>
       </Section>
       {lowest && <AreaCheck view={view} caseId={caseId} />}
@@ -81,24 +80,25 @@ interface LengthsProps {
   readonly caseId: string
 }
 
-/** Length by length beside the strip: the area and what it adds, and the sum at its foot. */
+/** Length by length beside the strip: the area and what it adds, and the sum at its end. */
 function Lengths({ view, picked, caseId }: LengthsProps) {
+  const words = wordsOf(view)
   const [, change] = useLook()
   return (
     <BesideStrip>
       <ColumnStrip view={view} picked={picked} />
-      <ColumnTable aria-label="From the roof down">
+      <ColumnTable aria-label={words.way}>
         <thead>
           <tr>
             <th>level</th>
             <th>area</th>
-            <th>all above</th>
+            <th>{words.gathered}</th>
             <th>adds</th>
-            <th>at its foot</th>
+            <th>{words.end}</th>
           </tr>
         </thead>
         <tbody>
-          {view.rows.map((row) => (
+          {rowsFromAbove(view).map((row) => (
             <tr
               key={row.expandedId}
               data-lit={row.expandedId === picked || undefined}
@@ -130,11 +130,12 @@ function Lengths({ view, picked, caseId }: LengthsProps) {
   )
 }
 
-function tableText({ rows }: ColumnView, format: NumberFormat): readonly (readonly string[])[] {
+function tableText(view: ColumnView, format: NumberFormat): readonly (readonly string[])[] {
+  const { gathered, end } = wordsOf(view)
   const [area, force] = [unitOf('area', format), unitOf('force', format)]
   return [
-    ['level', `area, ${area}`, `all above, ${area}`, `adds, ${force}`, `at its foot, ${force}`],
-    ...rows.map((row) => [
+    ['level', `area, ${area}`, `${gathered}, ${area}`, `adds, ${force}`, `${end}, ${force}`],
+    ...rowsFromAbove(view).map((row) => [
       row.levelName,
       formatValue(row.area, 'area', format),
       formatValue(row.cumulativeArea, 'area', format),
@@ -162,19 +163,20 @@ function AreaCheck({ view, caseId }: { readonly view: ColumnView; readonly caseI
   )
 }
 
-const footings = {
-  base: 'stands on the base',
-  beam: 'stands on a beam',
-  slab: 'stands on the slab',
-  nothing: 'stands on nothing',
-} as const
 const references: Readonly<Record<PathRow['kind'], string>> = {
   ...sourceNames,
   ownWeight: 'A · γ · l',
   strut: 'half of A · γ · l',
   beam: 'reaction',
   column: 'from above',
+  hanger: 'from below',
 }
 
 const enterText = ({ kind, label }: PathRow): string =>
-  kind === 'ownWeight' ? 'own weight' : kind === 'column' ? `column ${label} above` : `from ${label}`
+  kind === 'ownWeight'
+    ? 'own weight'
+    : kind === 'column'
+      ? `column ${label} above`
+      : kind === 'hanger'
+        ? `hanger ${label} below`
+        : `from ${label}`

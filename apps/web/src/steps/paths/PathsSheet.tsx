@@ -1,4 +1,4 @@
-import { recordIdOf, splitStretch } from '@hedrion/core'
+import { isUpright, recordIdOf, splitStretch } from '@hedrion/core'
 import { useAnswer, useRecord } from '../../compute/SessionContext'
 import { useCaseId } from '../../drawing/useCaseInView'
 import { Note, Sheet } from '../../sheet/Sheet'
@@ -22,7 +22,7 @@ export function PathsSheet() {
         <Note>No panel yet. Close a ring of beams, or build from the opening sentence.</Note>
       </Sheet>
     )
-  const goesDown = record?.kind === 'member' && (record.role === 'column' || splitStretch(picked)[1] !== null)
+  const goesDown = record?.kind === 'member' && (isUpright(record.role) || splitStretch(picked)[1] !== null)
   if (goesDown) return <ColumnSheet expandedId={picked} caseId={caseId} />
   if (record?.kind === 'member') return <BeamSheet expandedId={picked} caseId={caseId} />
   if (record?.kind === 'panel') return <PanelSheet expandedId={picked} caseId={caseId} />

@@ -4,6 +4,7 @@ import { Line, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { TableOut } from '../../ui/TableOut'
 import { WideTable } from './ColumnTable'
+import { rowsFromAbove, wordsOf } from './columnWords'
 import { ReductionNote } from './ReductionNote'
 
 interface ReductionLinesProps {
@@ -15,8 +16,10 @@ interface ReductionLinesProps {
 /** With and without reduction of the imposed load, length by length from the roof down. */
 export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
   const format = useFormat()
-  const { rows, reductions } = view
-  if (!reductions) return null
+  const { hangs } = view
+  if (!view.reductions) return null
+  const rows = rowsFromAbove(view)
+  const reductions = hangs ? [...view.reductions].reverse() : view.reductions
   const force = unitOf('force', format)
   const text = () => [
     [
@@ -52,7 +55,7 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
             <th>area</th>
             <th>for area</th>
             <th>for storeys</th>
-            <th>at its foot</th>
+            <th>{wordsOf(view).end}</th>
           </tr>
         </thead>
         <tbody>
@@ -64,7 +67,7 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
           ))}
         </tbody>
       </WideTable>
-      <Transferred reductions={reductions} />
+      <Transferred reductions={view.reductions} />
       <ReductionNote
         before={
           reductions.some((row) => typeof row?.byStoreys === 'number')

@@ -1,5 +1,5 @@
 import { readArea } from '../../derivation/cells'
-import { expandedAt, floorAbove, placeOf } from '../../derivation/floorQueries'
+import { expandedAt, floorAbove, hungFrom, placeOf } from '../../derivation/floorQueries'
 import type { ProjectState } from '../../derivation/project'
 import { labelOf } from '../../document/labels'
 import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
@@ -36,8 +36,20 @@ export function columnArea(state: ProjectState, expandedId: string): Traced | nu
         : [],
     ),
   )
+  const hanging = hungFrom(state, place, 'column').flatMap(({ place: held }): TracedTerm[] => {
+    const member = held.floor.operator.plan.frame.columns[held.row]?.member
+    if (!member) return []
+    return [
+      {
+        label: `hanger ${labelOf(state.document, member.id)} below`,
+        value: read(held.floor.rundown.feet, held.row),
+        address: `columnArea:${expandedAt(held.floor, member.id)}`,
+      },
+    ]
+  })
   return tracedSum('A', 'area', 'floor area, shared and run down as a load would be', [
     ...fromAbove,
+    ...hanging,
     ...folded(fromBeams),
   ])
 }

@@ -1,3 +1,4 @@
+import { isHanger } from '../../building/frame'
 import { barrierCase, isHorizontal } from '../../actions/cases'
 import { strandedAt } from '../../derivation/balance'
 import { readCase } from '../../derivation/cells'
@@ -64,7 +65,9 @@ export function columnSum(state: ProjectState, rest: string): Traced | null {
   const [expandedId, caseId] = splitCase(rest)
   const place = placeOf(state, expandedId, 'columns')
   if (!place || !state.caseIds.includes(caseId)) return null
-  return tracedSum('N', 'force', 'what enters it', folded(columnRows(state, place, caseId).map(termOf)))
+  const column = place.floor.operator.plan.frame.columns[place.row]
+  const [symbol, what] = column && isHanger(column) ? ['T', 'what it holds up, tension'] : ['N', 'what enters it']
+  return tracedSum(symbol, 'force', what, folded(columnRows(state, place, caseId).map(termOf)))
 }
 
 /** `applied:CASE`: all that is applied, level by level; of storey forces, one by one. */
@@ -181,7 +184,7 @@ export function landedSum(state: ProjectState, rest: string): Traced | null {
 /** What is left beside rounding is the own weight of the columns. */
 function columnsBelow(whole: number, terms: readonly TracedTerm[]): readonly TracedTerm[] {
   const value = whole - terms.reduce((sum, term) => sum + term.value, 0)
-  return Math.abs(value) > 1e-3 ? [{ label: 'columns below, own weight', value }] : []
+  return Math.abs(value) > 1e-3 ? [{ label: 'columns below and hangers, own weight', value }] : []
 }
 
 /** `base:CASE`: all reactions. */
@@ -189,11 +192,17 @@ export function baseSum(state: ProjectState, caseId: string): Traced | null {
   const floor = state.floors[0]
   if (!floor || !state.caseIds.includes(caseId)) return null
   const at = readCase(state, caseId)
-  const terms = floor.operator.plan.frame.columns.map(({ member: { id } }, row): TracedTerm => ({
-    label: `column ${labelOf(state.document, id)}`,
-    value: at(floor.rundown.feet, row),
-    address: `column:${expandedAt(floor, id)}:${caseId}`,
-  }))
+  const terms = floor.operator.plan.frame.columns.flatMap(({ member }, row): readonly TracedTerm[] =>
+    isHanger({ member })
+      ? []
+      : [
+          {
+            label: `column ${labelOf(state.document, member.id)}`,
+            value: at(floor.rundown.feet, row),
+            address: `column:${expandedAt(floor, member.id)}:${caseId}`,
+          },
+        ],
+  )
   return tracedSum('R', 'force', 'sum of the reactions', folded(terms))
 }
 
@@ -211,7 +220,7 @@ export function notCarriedSum(state: ProjectState, caseId: string): Traced | nul
         : []
     const stranded = strandedAt(state, index, caseId)
     const feet =
-      stranded === 0 ? [] : [{ label: `columns under level ${floor.level.name} on nothing`, value: stranded }]
+      stranded === 0 ? [] : [{ label: `columns and hangers of level ${floor.level.name} on nothing`, value: stranded }]
     return [...lost, ...onBeams, ...feet]
   })
   return tracedSum('F', 'force', 'what reaches nothing', folded(terms))

@@ -1,0 +1,43 @@
+import type { ColumnView } from '@hedrion/core'
+
+/** How a sheet speaks of a column, of a stretch of wall, or of a hanger, which gathers load upwards. */
+export interface ColumnWords {
+  readonly name: string
+  /** Where the load goes together. */
+  readonly way: string
+  readonly gathered: string
+  readonly end: string
+  readonly sense: string
+  readonly support: string
+}
+
+const column: ColumnWords = {
+  name: 'Column',
+  way: 'From the roof down',
+  gathered: 'all above',
+  end: 'at its foot',
+  sense: 'at its foot, compression',
+  support: '',
+}
+
+const footings = {
+  base: 'stands on the base',
+  beam: 'stands on a beam',
+  slab: 'stands on the slab',
+  nothing: 'stands on nothing',
+} as const
+
+export function wordsOf({ hangs, stretch, standsOn }: ColumnView): ColumnWords {
+  if (!hangs) return { ...column, name: stretch === null ? 'Column' : 'Stretch of wall', support: footings[standsOn] }
+  return {
+    name: 'Hanger',
+    way: 'From its top down',
+    gathered: 'all below',
+    end: 'at its top',
+    sense: 'at its top, tension',
+    support: standsOn === 'nothing' ? 'hangs from nothing' : 'hangs from a beam',
+  }
+}
+
+/** Lengths as the building stands, the highest first. */
+export const rowsFromAbove = ({ rows, hangs }: ColumnView): ColumnView['rows'] => (hangs ? [...rows].reverse() : rows)
