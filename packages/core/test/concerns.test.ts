@@ -302,6 +302,18 @@ const triggers: readonly Trigger[] = [
     says: /^N1 of level 1 hangs from what it holds up, and 3\.0 kN with it\./,
   },
   {
+    code: 'level.pushed',
+    make: storeyWith(({ building, layout }) => {
+      building.member(layout, 'column', [
+        [3, 2],
+        [3, 4],
+      ])
+      building.column(layout, [0, 2])
+      building.lineLoad(layout, building.beam(layout, [0, 2], [3, 2]).path, 1000)
+    }),
+    says: /^What rakes pushes level Top sideways, by \d+\.\d kN in imposed, category B alone\./,
+  },
+  {
     code: 'selfweight.twice',
     make: storeyWith(({ building, layout, key }) => {
       const buildUp = building.buildUp([

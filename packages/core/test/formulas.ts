@@ -11,6 +11,7 @@ import * as wall from '../src/actions/wallLoad'
 import * as coefficients from '../src/actions/wind/wallCoefficients'
 import * as wind from '../src/actions/wind/windLoads'
 import * as masses from '../src/queries/massViews'
+import * as raking from '../src/rundown/raking'
 import * as landing from '../src/queries/why/landing'
 import * as pressure from '../src/standards/en/peakVelocityPressure'
 import type { Traced } from '../src/trace/traced'
@@ -46,6 +47,7 @@ export const formulas: ReadonlyMap<string, AnyFormula> = new Map(
     coefficients,
     wind,
     landing,
+    raking,
     masses,
     pressure,
   ]

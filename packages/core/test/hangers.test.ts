@@ -156,7 +156,7 @@ describe('a floor that hangs', () => {
       }
     }
     const past = make(false)
-    expect(past.state.floors[0]?.hung.lengths.filter((length) => length !== null)).toEqual([6])
+    expect(past.state.floors[0]?.hung.rises.filter((rise) => rise !== null)).toEqual([6])
     expect(balanceOf(past.state, imposed)).toMatchObject({ atSupports: near(4000), notCarried: 0 })
     expect(past.view?.standsOn).toBe('beam')
     const stopped = make(true)

@@ -122,7 +122,7 @@ describe('work counted: a change computes again what depends on it, and no more'
   test('another imposed load: its key, the intensities of the layouts that use it and the floors below; no sharing', () => {
     const work = workOf(() => ({ ...labelled('loadKey', 'Reading room'), imposed: 4000 }))
     // level 2, the hall's eaves that its columns pass, level 1
-    expect(work).toEqual({ loadKey: 1, intensity: 2, rundown: 3 })
+    expect(work).toEqual({ loadKey: 1, intensity: 2, worked: 2, rundown: 3 })
   })
 
   test('another wind velocity solves the wind and nothing of gravity', () => {

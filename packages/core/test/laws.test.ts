@@ -10,6 +10,7 @@ import { stretchesOf } from '../src/building/bearingWalls'
 import { isHanger } from '../src/building/frame'
 import { legsOf } from '../src/geometry/course'
 import { splitStretch, stretchId } from '../src/document/labels'
+import { isUpright } from '../src/document/roles'
 import type { LoadKey, Panel, Rec } from '../src/document/recordKinds'
 import { isDrawn, pointsOf, withPoints } from '../src/editing/shaped'
 import type { Point } from '../src/geometry/point'
@@ -212,7 +213,8 @@ describe('what must not matter does not', () => {
           if (!isDrawn(record)) return record
           const mirrored = pointsOf(record).map(mirror)
           // the diagonals of a truss fall from its start: drawn the other way round it is another truss
-          if (record.kind === 'member' && record.truss) return withPoints(record, mirrored)
+          // and a column rakes from its own level to its other end
+          if (record.kind === 'member' && (record.truss || isUpright(record.role))) return withPoints(record, mirrored)
           const drawn = withPoints(record, mirrored.reverse())
           if (drawn.kind === 'panel') return { ...drawn, ...turnedAngles(drawn, (a) => Math.PI - a) }
           if (drawn.kind === 'slope') return { ...drawn, uphill: Math.PI - drawn.uphill }

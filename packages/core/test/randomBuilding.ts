@@ -65,6 +65,7 @@ export function randomBuilding(seed: number): Document {
   makeContinuous(building.records, seed)
   if (seed % 3 === 1) wallsInPlaceOfBeams(building.records, seed)
   if (seed % 5 === 3) hangersInPlaceOfColumns(building.records, seed)
+  if (seed % 5 === 4 || seed % 10 === 3) rakeSome(building.records, seed)
   // without a throw of the dice
   if (seed % 4 === 2)
     for (const layout of layouts)
@@ -93,6 +94,19 @@ function hangersInPlaceOfColumns(records: Rec[], seed: number): void {
   records.forEach((record, i) => {
     if (record.kind === 'member' && record.role === 'column' && (i + seed) % 3 === 0)
       records[i] = { ...record, role: 'hanger' }
+  })
+}
+
+/** Every third column or hanger rakes, half of them onto a place where others may stand, without a throw of the dice. */
+function rakeSome(records: Rec[], seed: number): void {
+  const places = records.flatMap((record) =>
+    record.kind === 'member' && record.path.length === 1 ? record.path.slice(0, 1) : [],
+  )
+  records.forEach((record, i) => {
+    const [at] = record.kind === 'member' && record.path.length === 1 ? record.path : []
+    if (record.kind !== 'member' || !at || (i + seed) % 3 !== 1) return
+    const [x, y] = (i % 2 === 0 ? places[(i + seed) % places.length] : undefined) ?? [at[0] + 1.31, at[1] - 0.57]
+    records[i] = { ...record, path: [at, [x, y]] }
   })
 }
 

@@ -46,10 +46,10 @@ export function beamText(
   return `${roleNames[role]} ${label}, ${length}, ${load}${more}${takesLoad ? '' : ', takes no load of panels'}${stable ? '' : ', nothing carries it'}`
 }
 
-export const columnText = ({ label, force, passing, hangs }: ColumnOnPlan, format: NumberFormat): string =>
+export const columnText = ({ label, force, passing, hangs, far }: ColumnOnPlan, format: NumberFormat): string =>
   hangs
-    ? `Hanger ${label}, ${formatQuantity(force, 'force', format)} tension at its upper end`
-    : `Column ${label}${passing ? ', passes through' : ''}, ${formatQuantity(force, 'force', format)} at its foot`
+    ? `Hanger ${label}${far ? ', raking' : ''}, ${formatQuantity(force, 'force', format)} tension at its upper end`
+    : `Column ${label}${far ? ', raking' : ''}${passing ? ', passes through' : ''}, ${formatQuantity(force, 'force', format)} at its foot`
 
 export function regionText(
   { label, keyName, patchId, area, pressure, notCarriedArea }: RegionView,

@@ -93,8 +93,26 @@ const strokes: Partial<Record<ElevationView['lines'][number]['role'], Stroke>> =
   tie: { tone: 'quiet', width: 1.2, dash: [7, 3] },
 }
 
+/** From its lower end to its upper: that of a column is at its own level, that of a hanger at its other end. */
+const axisOf = ({
+  u,
+  far,
+  z0,
+  z1,
+  hangs,
+}: Pick<ElevationView['columns'][number], 'u' | 'far' | 'z0' | 'z1' | 'hangs'>) =>
+  hangs
+    ? ([
+        [u, z0],
+        [far, z1],
+      ] as const)
+    : ([
+        [far, z0],
+        [u, z1],
+      ] as const)
+
 /** A column as a line, a stretch of wall by its face. */
-function standingShape({ u, from, to, z0, z1, hangs }: ElevationView['columns'][number]): Shape {
+function standingShape({ u, far, from, to, z0, z1, hangs }: ElevationView['columns'][number]): Shape {
   if (to - from > 0.01) {
     const face: Ring = [
       [from, z0],
@@ -106,10 +124,7 @@ function standingShape({ u, from, to, z0, z1, hangs }: ElevationView['columns'][
   }
   return {
     kind: 'line',
-    points: [
-      [u, z0],
-      [u, z1],
-    ],
+    points: axisOf({ u, far, z0, z1, hangs }),
     stroke: { tone: 'ink', width: hangs ? 1.2 : 2.4 },
   }
 }
@@ -121,17 +136,11 @@ function framePart({ columns, lines }: ElevationView): Part {
       ...columns.map(standingShape),
     ],
     labels: [],
-    targets: columns.map(({ expandedId, label, u, z0, z1, hangs }): Target => ({
-      id: expandedId,
+    targets: columns.map((column): Target => ({
+      id: column.expandedId,
       kind: 'column',
-      shape: {
-        kind: 'path',
-        points: [
-          [u, z0],
-          [u, z1],
-        ],
-      },
-      text: `${hangs ? 'Hanger' : 'Column'} ${label}`,
+      shape: { kind: 'path', points: axisOf(column) },
+      text: `${column.hangs ? 'Hanger' : 'Column'} ${column.label}`,
     })),
   }
 }

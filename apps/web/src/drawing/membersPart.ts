@@ -11,6 +11,7 @@ import {
   type FloorView,
   type Leg,
   type NumberFormat,
+  type Point,
 } from '@hedrion/core'
 import { beamText, columnText } from './describe'
 import { acrossOf } from './paintOrdinates'
@@ -179,13 +180,16 @@ const ends = ([s0, s1, q0, q1]: Ordinates[number]) =>
 export function columnsPart({ columns }: FloorView, { names, format }: PlanOptions) {
   return part({
     // one that goes on from above is lighter
-    shapes: columns.map(({ at, passing, hangs }): Shape => ({
-      kind: 'dot',
-      at,
-      size: passing ? 9 : 11,
-      tone: passing ? 'quiet' : 'ink',
-      ...(hangs ? { hollow: true } : {}),
-    })),
+    shapes: columns.flatMap(({ at, far, passing, hangs }): readonly Shape[] => [
+      ...(far ? [rakingLine(at, far), farMark(far)] : []),
+      {
+        kind: 'dot',
+        at,
+        size: passing ? 9 : 11,
+        tone: passing ? 'quiet' : 'ink',
+        ...(hangs ? { hollow: true } : {}),
+      },
+    ]),
     labels: names
       ? columns.map(({ at, label, expandedId }) => ({
           text: label,
@@ -205,3 +209,13 @@ export function columnsPart({ columns }: FloorView, { names, format }: PlanOptio
     })),
   })
 }
+
+/** From its own level to where its other end is, under it or over it. */
+const rakingLine = (at: Point, far: Point): Shape => ({
+  kind: 'line',
+  points: [at, far],
+  stroke: { tone: 'ink', width: 1.2, dash: [2, 3] },
+})
+
+/** Where its other end is: nothing of this level. */
+const farMark = (at: Point): Shape => ({ kind: 'dot', at, size: 7, tone: 'quiet', round: true })

@@ -80,11 +80,16 @@ export function heldEnds({
 export interface Column {
   readonly member: MemberShape
   readonly at: Point
+  /** Of one that rakes: where its other end is in plan, the foot of a column, the upper end of a hanger. */
+  readonly far?: Point
   readonly stretch?: Stretch
 }
 
 /** Whether it holds its level up from above: its force is tension, and counts as what it bears. */
 export const isHanger = ({ member }: Pick<Column, 'member'>): boolean => member.role === 'hanger'
+
+/** Where its other end is in plan: right under it, or over it, unless it rakes. */
+export const farEnd = ({ at, far }: Pick<Column, 'at' | 'far'>): Point => far ?? at
 
 /** The members of one layout and what rests on what. */
 export interface FramePlan {

@@ -3,6 +3,7 @@ import type { MemberShape } from '../document/shapes'
 import { isUpright } from '../document/roles'
 import { legsOf, lengthOfLegs } from '../geometry/course'
 import { meanOf } from '../geometry/polygon'
+import { distance } from '../geometry/segment'
 import { onLine, sameSupport } from '../geometry/tolerance'
 import { stretchesOf } from './bearingWalls'
 import type { Beam, Column, FramePlan, Station, Support } from './frame'
@@ -12,8 +13,9 @@ import { supportOrder } from './supportOrder'
 /** Finds what every beam of a layout rests on, from geometry alone; members come in the order of their ids. */
 export function framePlan(members: readonly MemberShape[]): FramePlan {
   const standing = members.flatMap((member): Column[] => {
-    const at = member.path[0]
-    return isUpright(member.role) && at ? [{ member, at }] : []
+    const [at, far] = member.path
+    if (!isUpright(member.role) || !at) return []
+    return [far && distance(at, far) > onLine ? { member, at, far } : { member, at }]
   })
   const drafts = members.flatMap((member): Draft[] => {
     const [a, b] = [member.path[0], member.path.at(-1)]

@@ -5,7 +5,7 @@ import type { Point } from '../geometry/point'
 import { touches } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
-import { isHanger, pointsOfBeam, type FramePlan, type Landing } from './frame'
+import { farEnd, isHanger, pointsOfBeam, type FramePlan, type Landing } from './frame'
 import type { PanelPlan } from './panelRegions'
 import { heightAt } from './slopes'
 
@@ -19,8 +19,8 @@ export interface HungPlan {
   readonly landings: readonly HungLanding[]
   /** Hangers over which there is nothing that they could hang from. */
   readonly unsupported: readonly number[]
-  /** Length of each hanger by its row, m; up to the next floor for those that hang from nothing; null for columns. */
-  readonly lengths: readonly (number | null)[]
+  /** How far each hanger rises, by its row, m; up to the next floor for those that hang from nothing; null for columns. */
+  readonly rises: readonly (number | null)[]
 }
 
 /** A floor as hangers see it. */
@@ -31,26 +31,27 @@ export interface FloorOver {
   readonly slopes: readonly SlopeShape[]
 }
 
-export const nothingHung: HungPlan = { landings: [], unsupported: [], lengths: [] }
+export const nothingHung: HungPlan = { landings: [], unsupported: [], rises: [] }
 
 /**
  * A hanger holds up what rests on it at its own level, and hangs from the hanger at the same place of the floor over it, else from
- * a beam there. Over a level with neither member nor floor at its place it goes on up, as a column goes on down.
+ * a beam there. Over a level with neither member nor floor at its place it goes on up, as a column goes on down; one that rakes ends at its
+ * upper end.
  * @param aboves - the carrying floors over it, the next one first
  */
 export function hungPlan(own: FloorOver, aboves: readonly FloorOver[]): HungPlan {
   const seen = aboves.map(lookUp)
   const landings: HungLanding[] = []
   const unsupported: number[] = []
-  const lengths = own.frame.columns.map((column, row): number | null => {
+  const rises = own.frame.columns.map((column, row): number | null => {
     if (!isHanger(column)) return null
-    const found = hangFrom(column.at, seen)
+    const found = hangFrom(farEnd(column), column.far !== undefined, seen)
     const top = aboves[found ? found.up - 1 : 0]
     if (found) landings.push({ row, part: 1, ...found })
     else unsupported.push(row)
-    return top ? Math.max(0, heightOf(top, column.at) - heightOf(own, column.at)) : 0
+    return top ? Math.max(0, heightOf(top, farEnd(column)) - heightOf(own, column.at)) : 0
   })
-  return { landings, unsupported, lengths }
+  return { landings, unsupported, rises }
 }
 
 const heightOf = ({ elevation, slopes }: FloorOver, at: Point): number => elevation + heightAt(slopes, at)
@@ -82,11 +83,11 @@ function lookUp({ frame, panels }: FloorOver): Overhead {
   }
 }
 
-function hangFrom(at: Point, aboves: readonly Overhead[]): Omit<HungLanding, 'row' | 'part'> | null {
+function hangFrom(at: Point, rakes: boolean, aboves: readonly Overhead[]): Omit<HungLanding, 'row' | 'part'> | null {
   for (const [i, { holds, isFloor }] of aboves.entries()) {
     const found = holds(at)
     if (found) return { ...found, up: i + 1 }
-    if (isFloor(at)) return null
+    if (rakes || isFloor(at)) return null
   }
   return null
 }

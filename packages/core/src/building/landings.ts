@@ -4,7 +4,7 @@ import type { Point } from '../geometry/point'
 import { touches } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
-import { isHanger, pointsOfBeam, type Column, type FramePlan, type Landing } from './frame'
+import { farEnd, isHanger, pointsOfBeam, type Column, type FramePlan, type Landing } from './frame'
 import type { PanelPlan } from './panelRegions'
 import { wallFeet, type Ground } from './wallFeet'
 
@@ -54,12 +54,14 @@ export const passingColumns = (
 ): readonly Column[] =>
   unsupported.flatMap((row) => {
     const column = above.columns[row]
-    return column && !overFloor(column, panels) ? [column] : []
+    // what rakes ends at its own foot
+    return column && !column.far && !overFloor(column, panels) ? [column] : []
   })
 
 const overFloor = ({ at }: Column, panels: readonly PanelPlan[]): boolean => panels.some(({ net }) => touches(net, at))
 
-function columnFeet({ at }: Column, row: number, { frame, columnsNear, beamsNear }: Ground): readonly Landing[] {
+function columnFeet(column: Column, row: number, { frame, columnsNear, beamsNear }: Ground): readonly Landing[] {
+  const at = farEnd(column)
   const onColumn = columnsNear([at]).find((i) => stands(frame.columns[i], at))
   if (onColumn !== undefined) return [{ row, on: 'column', index: onColumn, s: 0, part: 1 }]
   return onBeam(at, row, frame, beamsNear)

@@ -3,7 +3,7 @@ import { rectangle } from '../../test/shapes'
 import type { SlopeShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
-import { areaStretch, columnLength, heightAt, meanHeight, slopeAt, stretchesOf, trueAlong, trueLength } from './slopes'
+import { areaStretch, columnRise, heightAt, meanHeight, slopeAt, stretchesOf, trueAlong, trueLength } from './slopes'
 
 const degrees = Math.PI / 180
 /** A duo-pitch roof over 20 m by 12 m with its ridge along x, 30 degrees, eaves 0.5 m over the level. */
@@ -65,9 +65,9 @@ test('without a roof nothing is stretched', () => {
 })
 
 test('a column reaches up to the roof, and begins on the one that it stands on', () => {
-  expect(columnLength(4, roof, [], [5, 6])).toBeCloseTo(4 + ridge, 12)
-  expect(columnLength(4, [], roof, [5, 6])).toBeCloseTo(4 - ridge, 12)
-  expect(columnLength(3, [], roof, [5, 6])).toBe(0)
+  expect(columnRise(4, roof, [], [5, 6], [5, 6])).toBeCloseTo(4 + ridge, 12)
+  expect(columnRise(4, [], roof, [5, 6], [5, 6])).toBeCloseTo(4 - ridge, 12)
+  expect(columnRise(3, [], roof, [5, 6], [5, 6])).toBe(0)
 })
 
 test('where planes overlap the higher one counts, in whatever order; of equal ones the first', () => {

@@ -104,10 +104,11 @@ export function meanHeight(slopes: readonly SlopeShape[], a: Point, b: Point): n
   )
 }
 
-/** Length of a column: its storey, with what the roof climbs over it less what it climbs where it stands, m; never below 0. */
-export const columnLength = (
+/** How far a column rises: its storey, with what the roof climbs over it less what it climbs where it stands, m; never below 0. */
+export const columnRise = (
   storeyHeight: number,
   slopes: readonly SlopeShape[],
   slopesBelow: readonly SlopeShape[],
-  at: Point,
-): number => Math.max(0, storeyHeight + heightAt(slopes, at) - heightAt(slopesBelow, at))
+  top: Point,
+  foot: Point,
+): number => Math.max(0, storeyHeight + heightAt(slopes, top) - heightAt(slopesBelow, foot))

@@ -8,6 +8,7 @@ import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing, wallsWithoutThi
 import { jointConcerns } from './joints'
 import { lateralConcerns } from './lateral'
 import { hangersFromNothing, lostLoads, strandedColumns } from './lostLoads'
+import { levelsPushed } from './thrust'
 import { overlappingPanels, overlappingSlopes } from './overlaps'
 import { reducedBesidePsi } from './reductions'
 import { closeSupports, coarsePlates, oneSupport, ruleLacks } from './sharing'
@@ -36,6 +37,7 @@ const checks: readonly Check[] = [
   frameConcerns,
   strandedColumns,
   hangersFromNothing,
+  levelsPushed,
   strutEnds,
   weightTwice,
   ({ keys }) => [...keys.values()].flatMap(({ concerns }) => concerns),

@@ -52,7 +52,7 @@ function reachesAt(state: ProjectState, { operator, level, hung }: FloorState, a
     elevation < level.elevation ? [elevation - level.elevation] : [],
   )
   const standing = frame.columns.flatMap((column, row) =>
-    distance(column.at, at) <= onLine ? [hung.lengths[row] ?? null] : [],
+    distance(column.at, at) <= onLine ? [hung.rises[row] ?? null] : [],
   )
   const beams = frame.beams.filter(({ legs }) => feetAlong(legs, at, onLine).length > 0)
   const found: readonly Reach[] = [

@@ -5,6 +5,7 @@ import { alike, type CaseEffects } from '../envelopes/extremes'
 import type { Quantity } from '../units/quantity'
 import { caseRow } from './cells'
 import type { FloorState } from './floorStates'
+import { rakingUnder } from './thrust'
 import { allStoreyForces } from './storeyForces'
 import { shareStoreyForces } from './storeyShears'
 import { storeysOf } from './storeys'
@@ -51,30 +52,61 @@ export function effectsOf(state: ProjectState, kind: EffectKind): readonly Effec
 }
 
 function columnEffects(state: ProjectState, floor: FloorState, kind: 'reaction' | 'columnForce'): readonly Effect[] {
-  return floor.operator.plan.frame.columns.flatMap(({ member }, row): readonly Effect[] => {
-    const hangs = isHanger({ member })
-    if (kind === 'reaction' && hangs) return []
-    // the force of a hanger is tension
-    const sign = hangs ? -1 : 1
-    const values = caseRow(state, floor.rundown.feet, row).map((force) => sign * force)
-    const expandedId = expanded(member.id, floor.level.id)
-    const reducedTo = (caseId: string): number | undefined => {
-      const force = reducedFeet(state).get(footKey(expandedId, caseId))
-      return force === undefined ? undefined : sign * force
-    }
-    return [
-      {
-        kind,
-        expandedId,
-        component: kind === 'reaction' ? 'Z' : 'N',
-        label: labelOf(state.document, member.id),
-        levelName: floor.level.name,
-        quantity: 'force',
-        values,
-        ...reduced(state, values, reducedTo),
-      },
-    ]
+  return floor.operator.plan.frame.columns.flatMap((column, row): readonly Effect[] => {
+    if (kind === 'columnForce') return [columnEffect(state, floor, row, 'N', axialOf(floor, row))]
+    if (isHanger(column)) return []
+    const vertical = columnEffect(state, floor, row, 'Z', null)
+    return column.far ? [vertical, ...thrustEffects(state, floor, row)] : [vertical]
   })
+}
+
+/** A number of a column or hanger from the vertical forces at its own level and at its other end, N. */
+type FromEnds = (own: number, far: number) => number
+
+/** Along the axis, compression positive; null where that is the vertical force itself. */
+function axialOf(floor: FloorState, row: number): FromEnds | null {
+  const column = floor.operator.plan.frame.columns[row]
+  const sign = column && isHanger(column) ? -1 : 1
+  if (!column?.far) return sign === 1 ? null : (_, far) => -far
+  return (own, far) => sign * (rakingUnder(floor, row, own, far)?.axial ?? far)
+}
+
+/** Horizontal reactions of a raking column, on the structure in global axes. */
+const thrustEffects = (state: ProjectState, floor: FloorState, row: number): readonly Effect[] =>
+  (['x', 'y'] as const).map((component, i) =>
+    columnEffect(state, floor, row, component, (own, far) => {
+      const raking = rakingUnder(floor, row, own, far)
+      return raking ? (raking.direction[i] ?? 0) * raking.thrust : 0
+    }),
+  )
+
+function columnEffect(
+  state: ProjectState,
+  floor: FloorState,
+  row: number,
+  component: Effect['component'],
+  fromEnds: FromEnds | null,
+): Effect {
+  const id = floor.operator.plan.frame.columns[row]?.member.id ?? ''
+  const expandedId = expanded(id, floor.level.id)
+  const [tops, feet] = [caseRow(state, floor.rundown.tops, row), caseRow(state, floor.rundown.feet, row)]
+  const values = fromEnds ? feet.map((far, i) => fromEnds(tops[i] ?? 0, far)) : feet
+  return {
+    kind: component === 'N' ? 'columnForce' : 'reaction',
+    expandedId,
+    component,
+    label: labelOf(state.document, id),
+    levelName: floor.level.name,
+    quantity: 'force',
+    values,
+    ...reduced(state, values, (caseId) => {
+      const foot = reducedFeet(state).get(footKey(expandedId, caseId))
+      if (foot === undefined || !fromEnds) return foot
+      // what it is spared, it is spared at both ends
+      const i = state.caseIds.indexOf(caseId)
+      return fromEnds((tops[i] ?? 0) - (feet[i] ?? 0) + foot, foot)
+    }),
+  }
 }
 
 function beamTotals(state: ProjectState, floor: FloorState): readonly Effect[] {

@@ -1,7 +1,8 @@
 import { actionOfCase } from '../actions/cases'
-import { isHanger } from '../building/frame'
-import { columnLength, heightAt } from '../building/slopes'
+import { farEnd, isHanger } from '../building/frame'
+import { columnRise, heightAt } from '../building/slopes'
 import { expanded, splitExpanded } from '../document/labels'
+import { distance } from '../geometry/segment'
 import { readArea, readCase } from './cells'
 import { memberLoads, type MemberLoad } from '../rundown/memberLines'
 import { keyExtentOf, type KeyExtent, type RegionSource, type Source, type StairSource } from '../rundown/sources'
@@ -97,18 +98,27 @@ function lengthBelow(state: ProjectState, { floor, row }: Place): Place | undefi
   return below && landing?.on === 'column' ? { floor: below, row: landing.index } : undefined
 }
 
-/** Length of the column in a row of its floor, m. */
-export function lengthOfColumn({ floor, operator, slopesBelow, hung }: FloorState, row: number): number {
-  const at = operator.plan.frame.columns[row]?.at ?? [0, 0]
-  return hung.lengths[row] ?? columnLength(floor.storeyHeight, operator.plan.slopes, slopesBelow, at)
+/** How far the column or hanger in a row of its floor rises, and how far its ends are apart in plan, m. */
+export function extentOfColumn({ floor, operator, slopesBelow, hung }: FloorState, row: number) {
+  const column = operator.plan.frame.columns[row]
+  if (!column) return { rise: 0, run: 0 }
+  const [at, far] = [column.at, farEnd(column)]
+  const rise = hung.rises[row] ?? columnRise(floor.storeyHeight, operator.plan.slopes, slopesBelow, at, far)
+  return { rise, run: distance(at, far) }
+}
+
+/** True length of the column or hanger in a row of its floor, m. */
+export function lengthOfColumn(floor: FloorState, row: number): number {
+  const { rise, run } = extentOfColumn(floor, row)
+  return Math.hypot(rise, run)
 }
 
 /** Heights of the lower and of the upper end of the column or hanger in a row of its floor, m. */
 export function heightsOfColumn(floor: FloorState, row: number): readonly [low: number, high: number] {
   const column = floor.operator.plan.frame.columns[row]
   const own = floor.level.elevation + heightAt(floor.operator.plan.slopes, column?.at ?? [0, 0])
-  const length = lengthOfColumn(floor, row)
-  return column && isHanger(column) ? [own, own + length] : [own - length, own]
+  const { rise } = extentOfColumn(floor, row)
+  return column && isHanger(column) ? [own, own + rise] : [own - rise, own]
 }
 
 const hangs = ({ operator }: FloorState, row: number): boolean => {

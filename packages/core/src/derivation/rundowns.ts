@@ -1,9 +1,10 @@
 import { selfWeight } from '../actions/cases'
-import { isHanger } from '../building/frame'
+import { farEnd, isHanger } from '../building/frame'
 import { hungPlan, nothingHung, type FloorOver, type HungPlan } from '../building/hangers'
 import type { FootPlan } from '../building/landings'
-import { columnLength } from '../building/slopes'
+import { columnRise } from '../building/slopes'
 import type { SlopeShape } from '../document/shapes'
+import { distance } from '../geometry/segment'
 import { present } from '../outcome/assert'
 import { floorRundown, takeColumns, type FeetOnSlab, type FloorInput, type FloorRundown } from '../rundown/floorRundown'
 import { hungOrder } from '../rundown/hungOrder'
@@ -54,8 +55,11 @@ const workedStage = stage(
   ): Worked => {
     const standing = operator.plan.frame.columns
     const columnWeights = new Float64Array(standing.length * columns)
-    standing.forEach(({ member, at }, i) => {
-      const length = hung.lengths[i] ?? columnLength(storeyHeight, operator.plan.slopes, slopesBelow, at)
+    standing.forEach((column, i) => {
+      const { member, at } = column
+      const far = farEnd(column)
+      const rise = hung.rises[i] ?? columnRise(storeyHeight, operator.plan.slopes, slopesBelow, at, far)
+      const length = Math.hypot(rise, distance(at, far))
       columnWeights[i * columns + selfWeightColumn] = (weights.members.get(member.id) ?? 0) * length
     })
     const input = { columns, intensities, columnWeights, landings: feet?.landings ?? [], onSlab, ending }

@@ -96,8 +96,8 @@ function rangeProblems(document: Document): readonly Problem[] {
 
 /** Least and most; all others are lines through two points or more. */
 const pointsOfMember: Readonly<Partial<Record<Member['role'], readonly [least: number, most: number]>>> = {
-  column: [1, 1],
-  hanger: [1, 1],
+  column: [1, 2],
+  hanger: [1, 2],
   truss: [2, 2],
 }
 
@@ -115,7 +115,7 @@ function memberProblems({ id, role, path, truss }: Member): readonly Problem[] {
   if (truss && role !== 'truss')
     problems.push({ path: `records.${id}.truss`, problem: 'Only a truss has chords and a web.' })
   const [least, most] = pointsOfMember[role] ?? [2, Infinity]
-  const wanted = most === 1 ? 'one point' : most === 2 ? 'two points' : 'two points or more'
+  const wanted = least === 1 ? 'one point, or two where it rakes' : most === 2 ? 'two points' : 'two points or more'
   if (path.length < least || path.length > most)
     problems.push({ path: `records.${id}.path`, problem: `A ${role} has ${wanted}.` })
   else if (endsWhereItBegins(path))

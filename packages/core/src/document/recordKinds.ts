@@ -146,7 +146,8 @@ export const recordKinds = {
   },
   /**
    * A beam has two points, or more where it is bent or follows a curve; a column one, and goes from its level down to the next, as a
-   * bearing wall does along all of its points; a hanger one, and goes from the level that it holds up to the next above.
+   * bearing wall does along all of its points; a hanger one, and goes from the level that it holds up to the next above. Of a column
+   * or hanger that rakes the second point is the place of its other end.
    */
   member: {
     layout: ref('layout'),

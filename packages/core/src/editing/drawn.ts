@@ -48,6 +48,7 @@ export const tools = {
   bentBeam: { name: 'bent beam', shape: 'path' },
   column: { name: 'column', shape: 'point' },
   hanger: { name: 'hanger', shape: 'point' },
+  rakingColumn: { name: 'raking column', shape: 'segment' },
   wall: { name: 'bearing wall', shape: 'path' },
   panel: { name: 'panel', shape: 'ring' },
   panelInRing: { name: 'panel in a ring of beams', shape: 'point' },
@@ -85,6 +86,7 @@ export const letters: Readonly<Record<Tool, string>> = {
   bentBeam: 'B',
   column: 'C',
   hanger: 'N',
+  rakingColumn: 'C',
   wall: 'M',
   panel: 'P',
   panelInRing: 'P',
@@ -131,7 +133,7 @@ const isMemberTool = (tool: Tool): tool is Member['role'] => (memberRoles as rea
 
 /** The kind of record that a tool makes. */
 function kindOf(tool: Tool): Drawn['kind'] {
-  if (isMemberTool(tool) || tool === 'bentBeam') return 'member'
+  if (isMemberTool(tool) || tool === 'bentBeam' || tool === 'rakingColumn') return 'member'
   return tool === 'panelInRing' ? 'panel' : tool === 'patchInRing' ? 'patch' : tool
 }
 
@@ -142,10 +144,11 @@ const makers: Readonly<Record<Tool, Maker>> = {
   ...(Object.fromEntries(
     memberRoles.map((role): readonly [Member['role'], Maker] => [
       role,
-      (points, base, ground) => drawMember(role, points, base, ground),
+      (points, base, ground) => drawMember(role, isUpright(role) ? points.slice(0, 1) : points, base, ground),
     ]),
   ) as Readonly<Record<Member['role'], Maker>>),
   wall: drawBearingWall,
+  rakingColumn: (points, base, ground) => drawMember('column', points, base, ground),
   bentBeam: (points, base, ground) =>
     ground.closed
       ? problem('A bent beam does not end where it begins: draw a ring as two.')
@@ -245,7 +248,7 @@ function drawMember(
     id: newId('member', random),
     ...base,
     role,
-    path: isUpright(role) ? points.slice(0, 1) : points,
+    path: points,
     ...stock,
     ...simpleMember,
     truss: role === 'truss' ? (alike[0]?.truss ?? usualTruss(points, stock.section)) : null,

@@ -145,6 +145,10 @@ describe('drawing', () => {
     slope: rectangle(0, 0, 6, 4),
     column: [[0, 0]],
     hanger: [[3, 3]],
+    rakingColumn: [
+      [3, 3],
+      [4, 3],
+    ],
     panelInRing: [[3, 2]],
     patchInRing: [[3, 2]],
     panel: rectangle(0, 0, 6, 4),

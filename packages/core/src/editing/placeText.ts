@@ -1,7 +1,8 @@
 import { crossingsOf } from '../building/grid'
 import type { GridLine } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
-import type { NumberFormat } from '../units/format'
+import { tidyPoint } from '../geometry/tolerance'
+import { formatQuantity, type NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 
 export type Placed =
@@ -111,3 +112,15 @@ export function readShiftText(text: string, format: NumberFormat): ReadShift {
     throw error
   }
 }
+
+/** A shift as one would type it: `1.20 m east`, `1.30 m at 22.62°`. */
+export function shiftText([dx, dy]: Point, format: NumberFormat): string {
+  const length = formatQuantity(Math.hypot(dx, dy), 'length', format)
+  const aside = 1e-6
+  if (Math.abs(dy) <= aside) return `${length} ${dx < 0 ? 'west' : 'east'}`
+  if (Math.abs(dx) <= aside) return `${length} ${dy < 0 ? 'south' : 'north'}`
+  return `${length} at ${formatQuantity(Math.atan2(dy, dx), 'angle', format)}`
+}
+
+/** A point by a shift further. */
+export const moveOf = ([x, y]: Point, [dx, dy]: Point): Point => tidyPoint([x + dx, y + dy])

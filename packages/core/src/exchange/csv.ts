@@ -7,6 +7,7 @@ import {
   memberLoadRows,
   resultStages,
   stiffElementRows,
+  thrustRows,
   storeyRows,
   type ResultStage,
 } from './results'
@@ -68,6 +69,20 @@ const elementColumns: readonly Column<RowOf<typeof stiffElementRows>>[] = [
   ['moment over its foot [kNm]', (r) => kilo(r.moment)],
 ]
 
+const thrustColumns: readonly Column<RowOf<typeof thrustRows>>[] = [
+  ['case', (r) => r.case],
+  ['member', (r) => r.member],
+  ['label', (r) => r.label],
+  ['level', (r) => r.level],
+  ['x at its level [m]', (r) => r.x0],
+  ['y at its level [m]', (r) => r.y0],
+  ['x at its other end [m]', (r) => r.x1],
+  ['y at its other end [m]', (r) => r.y1],
+  ['Fx on its level [kN]', (r) => kilo(r.fx)],
+  ['Fy on its level [kN]', (r) => kilo(r.fy)],
+  ['compression along it [kN]', (r) => kilo(r.axial)],
+]
+
 const barrierColumns: readonly Column<RowOf<typeof barrierRows>>[] = [
   ['case', (r) => r.case],
   ['barrier', (r) => r.label],
@@ -115,6 +130,7 @@ const texts: Readonly<Record<ResultStage, (state: ProjectState) => string>> = {
   memberLoads: (state) => csvText(memberLoadColumns, memberLoadRows(state)),
   storeyForces: (state) => csvText(storeyColumns, storeyRows(state)),
   stiffElements: (state) => csvText(elementColumns, stiffElementRows(state)),
+  thrusts: (state) => csvText(thrustColumns, thrustRows(state)),
   barriers: (state) => csvText(barrierColumns, barrierRows(state)),
   combinations: combinationsText,
   envelopes: (state) => csvText(envelopeColumns, envelopeRows(state)),

@@ -97,11 +97,8 @@ function shapesFor(layer: DxfLayer, use: LayerUse, leave: (why: string) => unkno
     case 'beam':
     case 'girder':
       return layer.sides.map(open)
-    case 'gridLine': {
-      const straight = layer.sides.filter((side) => side.length === 2)
-      for (let i = straight.length; i < layer.sides.length; i++) leave('arcs that are no straight grid line')
-      return straight.map(open)
-    }
+    case 'gridLine':
+      return straightSides(layer, leave).map(open)
     case 'wall':
     case 'wallRun':
       return [...layer.paths.map(open), ...layer.rings.map((points) => ({ points, closed: true }))]
@@ -110,6 +107,12 @@ function shapesFor(layer: DxfLayer, use: LayerUse, leave: (why: string) => unkno
       for (let i = 0; i < layer.paths.length; i++) leave('lines that close no outline')
       return layer.rings.map((points) => ({ points, closed: true }))
   }
+}
+
+function straightSides({ sides }: DxfLayer, leave: (why: string) => unknown): DxfLayer['sides'] {
+  const straight = sides.filter((side) => side.length === 2)
+  for (let i = straight.length; i < sides.length; i++) leave('arcs that are no straight grid line')
+  return straight
 }
 
 function reasonAgainst(points: readonly Point[], use: LayerUse): string | null {

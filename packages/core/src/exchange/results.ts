@@ -2,10 +2,12 @@ import { barrierCase } from '../actions/cases'
 import { listCombinations, countCombinations } from '../combinations/structure'
 import { barriersOn } from '../derivation/barriers'
 import { balanceOf } from '../derivation/balance'
+import { isHanger } from '../building/frame'
 import { readCase } from '../derivation/cells'
 import { effectKinds, effectsOf } from '../derivation/effects'
 import { expandedAt, floorIn, lengthOfColumn, memberLoadsIn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
+import { rakingAt } from '../derivation/thrust'
 import { allStoreyForces } from '../derivation/storeyForces'
 import { shareStoreyForces } from '../derivation/storeyShears'
 import type { ProjectState } from '../derivation/project'
@@ -22,6 +24,7 @@ export const resultStages = [
   'memberLoads',
   'storeyForces',
   'stiffElements',
+  'thrusts',
   'barriers',
   'combinations',
   'envelopes',
@@ -36,6 +39,7 @@ const rowsOf = {
   memberLoads: memberLoadRows,
   storeyForces: storeyRows,
   stiffElements: stiffElementRows,
+  thrusts: thrustRows,
   barriers: barrierRows,
   combinations: combinationRows,
   envelopes: envelopeRows,
@@ -142,6 +146,36 @@ export function storeyRows(state: ProjectState) {
       y,
       z: z + (state.basis?.ground ?? 0),
     })),
+  )
+}
+
+/** What columns and hangers that rake do sideways to their own level, N; the opposite acts at their other end. Their force along themselves is compression. */
+export function thrustRows(state: ProjectState) {
+  return state.floors.flatMap((floor) =>
+    floor.operator.plan.frame.columns.flatMap(({ member, at, far }, row) =>
+      far === undefined
+        ? []
+        : state.caseIds.flatMap((caseId) => {
+            const raking = rakingAt(state, { floor, row }, caseId)
+            if (!raking || raking.far === 0) return []
+            const { thrust, direction, axial } = raking
+            return [
+              {
+                case: caseId,
+                member: expandedAt(floor, member.id),
+                label: labelOf(state.document, member.id),
+                level: floor.level.name,
+                x0: at[0],
+                y0: at[1],
+                x1: far[0],
+                y1: far[1],
+                fx: thrust * direction[0],
+                fy: thrust * direction[1],
+                axial: isHanger({ member }) ? -axial : axial,
+              },
+            ]
+          }),
+    ),
   )
 }
 

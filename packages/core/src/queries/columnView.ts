@@ -1,6 +1,7 @@
 import { readArea, readCase, readUses, type ColumnReader } from '../derivation/cells'
 import { isHanger } from '../building/frame'
 import { columnChain, expandedAt, floorBelow, hungOn, placeOf, type Place } from '../derivation/floorQueries'
+import { rakingAt, type Raking } from '../derivation/thrust'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, memberFacts, splitExpanded } from '../document/labels'
 import { feedingOf, type Feeding } from './feeding'
@@ -49,6 +50,8 @@ export interface ColumnView {
   readonly standsOn: 'base' | 'beam' | 'slab' | 'nothing'
   /** It holds its level up from above: its rows go up from the lowest, and its force is tension. */
   readonly hangs: boolean
+  /** How the picked length rakes, and what it does sideways; null where it goes straight down or up. */
+  readonly raking: Raking | null
 }
 
 export function columnView(state: ProjectState, expandedId: string, caseId: string): ColumnView | null {
@@ -77,6 +80,7 @@ export function columnView(state: ProjectState, expandedId: string, caseId: stri
     feeding: feedingOf(place, 'column', caseId),
     standsOn: footing(state, chain.at(-1)),
     hangs: isHangerAt(place),
+    raking: rakingAt(state, place, caseId),
   }
 }
 

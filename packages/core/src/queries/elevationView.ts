@@ -1,5 +1,5 @@
 import { readCase } from '../derivation/cells'
-import { isHanger } from '../building/frame'
+import { farEnd, isHanger } from '../building/frame'
 import { expandedAt, heightsOfColumn } from '../derivation/floorQueries'
 import { storeyForcesOf } from '../derivation/storeyForces'
 import type { ProjectState } from '../derivation/project'
@@ -52,6 +52,8 @@ export interface ElevationColumn {
   readonly expandedId: string
   readonly label: string
   readonly u: number
+  /** Where its other end is along the view, that of its own level being `u`. */
+  readonly far: number
   /** How far it reaches along the view: more than a point for a stretch of bearing wall. */
   readonly from: number
   readonly to: number
@@ -95,12 +97,14 @@ export function elevationView(state: ProjectState, axis: ElevationAxis, caseId: 
 function columnsOf(state: ProjectState, i: 0 | 1, caseId: string): readonly ElevationColumn[] {
   const force = readCase(state, caseId)
   return state.floors.flatMap((floor) =>
-    floor.operator.plan.frame.columns.map(({ member, at, stretch }, row) => {
+    floor.operator.plan.frame.columns.map((column, row) => {
+      const { member, at, stretch } = column
       const [z0, z1] = heightsOfColumn(floor, row)
       return {
         expandedId: expandedAt(floor, member.id),
         label: labelOf(state.document, member.id),
         u: at[i],
+        far: farEnd(column)[i],
         from: Math.min(stretch?.a[i] ?? at[i], stretch?.b[i] ?? at[i]),
         to: Math.max(stretch?.a[i] ?? at[i], stretch?.b[i] ?? at[i]),
         z0,
@@ -126,8 +130,10 @@ function reactionSums(state: ProjectState, i: 0 | 1, caseId: string): ElevationV
   const at = readCase(state, caseId)
   const bottom = state.floors[0]
   const sums = new Map<number, { label: string; u: number; force: number; count: number }>()
-  bottom?.operator.plan.frame.columns.forEach(({ member, at: point }, row) => {
-    if (isHanger({ member })) return
+  bottom?.operator.plan.frame.columns.forEach((column, row) => {
+    if (isHanger(column)) return
+    const { member } = column
+    const point = farEnd(column)
     const place = Math.round(point[i] * 100)
     const entry = sums.get(place) ?? { label: labelOf(state.document, member.id), u: point[i], force: 0, count: 0 }
     sums.set(place, { ...entry, force: entry.force + at(bottom.rundown.feet, row), count: entry.count + 1 })

@@ -38,6 +38,8 @@ export interface ColumnView {
   readonly expandedId: string
   readonly label: string
   readonly at: Point
+  /** Of one that rakes: where its other end is. */
+  readonly far: Point | null
   /** Compression at the foot in the case, N; of a hanger tension at its upper end. */
   readonly force: number
   /** It holds its level up from above. */
@@ -215,7 +217,7 @@ function beamViews(state: ProjectState, floor: FloorState, caseId: string): read
 function columnViews(state: ProjectState, floor: FloorState, caseId: string): readonly ColumnView[] {
   const force = readCase(state, caseId)
   // the stretches of a wall show as the wall
-  return floor.operator.plan.frame.columns.flatMap(({ member, at, stretch }, row) =>
+  return floor.operator.plan.frame.columns.flatMap(({ member, at, far, stretch }, row) =>
     stretch
       ? []
       : [
@@ -224,6 +226,7 @@ function columnViews(state: ProjectState, floor: FloorState, caseId: string): re
             expandedId: expandedAt(floor, member.id),
             label: labelOf(state.document, member.id),
             at,
+            far: far ?? null,
             force: force(floor.rundown.feet, row),
             hangs: isHanger({ member }),
             passing: row >= floor.operator.plan.frame.columns.length - floor.passing,

@@ -1,4 +1,4 @@
-import { isHanger } from '../building/frame'
+import { farEnd, isHanger, type Column } from '../building/frame'
 import { heightAt, stretchesAlong } from '../building/slopes'
 import { trussParts } from '../building/truss'
 import { readCase } from '../derivation/cells'
@@ -64,9 +64,10 @@ export function spaceView(state: ProjectState, caseId: string): SpaceView {
     faces: state.floors.flatMap((floor) => facesOf(state, floor, caseId)),
     surfaces: state.floors.flatMap((floor) => surfacesInSpace(state, floor, caseId)),
     loads: state.floors.flatMap((floor) => loadsOf(state, floor, caseId)),
-    supports: (bottom?.operator.plan.frame.columns ?? []).flatMap(({ member, at: point }, row) => {
-      const [, foot] = bottom ? columnPath(bottom, row, point) : []
-      return bottom && foot && !isHanger({ member })
+    supports: (bottom?.operator.plan.frame.columns ?? []).flatMap((column, row) => {
+      const { member } = column
+      const [, foot] = bottom ? columnPath(bottom, row, column) : []
+      return bottom && foot && !isHanger(column)
         ? [{ expandedId: expandedAt(bottom, member.id), at: foot, force: at(bottom.rundown.feet, row) }]
         : []
     }),
@@ -78,9 +79,10 @@ export function membersInSpace(state: ProjectState, floor: FloorState): readonly
   const { frame, sources, slopes } = floor.operator.plan
   const of = (id: string) => sizeOf(sectionOf(state.document, memberOf(state.document, id)))
   // walls stand as surfaces
-  const columns = frame.columns.flatMap(({ member, at, stretch }, row): readonly SpaceMember[] => {
+  const columns = frame.columns.flatMap((column, row): readonly SpaceMember[] => {
+    const { member, stretch } = column
     if (stretch) return []
-    const path = columnPath(floor, row, at)
+    const path = columnPath(floor, row, column)
     const [expandedId, label] = [expandedAt(floor, member.id), labelOf(state.document, member.id)]
     return [{ expandedId, label, role: member.role, path, ...of(member.id) }]
   })
@@ -128,12 +130,13 @@ function strutInSpace(state: ProjectState, floor: FloorState, strut: Strut): Spa
 
 const sizeOf = (section: Section | undefined) => ({ depth: section?.depth ?? 0.2, width: section?.width ?? 0.2 })
 
-/** From its top down to its foot. */
-function columnPath(floor: FloorState, row: number, at: Point): readonly [Point3, Point3] {
-  const [foot, top] = heightsOfColumn(floor, row)
+/** From its upper end to its lower. */
+function columnPath(floor: FloorState, row: number, column: Column): readonly [Point3, Point3] {
+  const [low, high] = heightsOfColumn(floor, row)
+  const [up, down] = isHanger(column) ? [farEnd(column), column.at] : [column.at, farEnd(column)]
   return [
-    [...at, top],
-    [...at, foot],
+    [...up, high],
+    [...down, low],
   ]
 }
 

@@ -1,4 +1,4 @@
-import { isHanger, type Landing } from '../building/frame'
+import type { Landing } from '../building/frame'
 import type { HungLanding } from '../building/hangers'
 import {
   emptyRundown,
@@ -21,34 +21,43 @@ export interface HungFloor {
   readonly hung: readonly HungLanding[]
 }
 
+/** A floor while it is worked. */
+interface Working extends HungFloor {
+  readonly out: FloorRundown
+  readonly stuck: ReadonlySet<number>
+}
+
 /** Floors that hangers tie together for all cases at once, the lowest first: member by member, up where they hang and down where they stand. */
 export function hungRundown(floors: readonly HungFloor[], { order, rings }: HungOrder): readonly FloorRundown[] {
-  const outs = floors.map(({ operator, input }) => emptyRundown(operator, input.columns))
-  const stuck = floors.map(({ operator }) => new Set(operator.plan.frame.loop))
+  const working = floors.map((floor): Working => ({
+    ...floor,
+    out: emptyRundown(floor.operator, floor.input.columns),
+    stuck: new Set(floor.operator.plan.frame.loop),
+  }))
   const goes = goesTo(floors, rings)
-  floors.forEach(({ operator, input }, i) => {
+  working.forEach(({ operator, input, stuck, out }, i) => {
     const top = i === floors.length - 1
-    const outside = top ? input : { ...input, landings: [], onSlab: null }
-    const out = outs[i]
-    if (out) takeWhatComes(operator, stuck[i] ?? new Set(), outside, out)
+    takeWhatComes(operator, stuck, top ? input : { ...input, landings: [], onSlab: null }, out)
   })
   for (const { floor, on, index } of order) {
-    const [own, out] = [floors[floor], outs[floor]]
-    if (!own || !out) continue
-    if (on === 'beam') {
-      if (!stuck[floor]?.has(index)) handOn(own.operator, stuck[floor] ?? new Set(), index, out)
-      continue
-    }
-    weighColumn(own.input.columnWeights, index, out)
-    const feet = { columns: out.columns, feetAbove: out.feet, ending: own.input.ending }
-    for (const { floor: to, landing, onSlab } of goes[floor]?.get(index) ?? []) {
-      const [target, into] = [floors[to], outs[to]]
-      if (!target || !into) continue
-      if (landing) land(target.operator, stuck[to] ?? new Set(), landing, feet, into)
-      else if (target.input.onSlab) standOnSlab(target.input.onSlab, onSlab, feet, into)
-    }
+    const own = working[floor]
+    if (!own) continue
+    if (on === 'column') standOrHang(own, index, goes[floor]?.get(index) ?? [], working)
+    else if (!own.stuck.has(index)) handOn(own.operator, own.stuck, index, own.out)
   }
-  return outs
+  return working.map(({ out }) => out)
+}
+
+/** A column or hanger with its own weight, onto what it stands on or hangs from. */
+function standOrHang({ input, out }: Working, row: number, goes: readonly Goes[], working: readonly Working[]): void {
+  weighColumn(input.columnWeights, row, out)
+  const feet = { columns: out.columns, feetAbove: out.feet, ending: input.ending }
+  for (const { floor, landing, onSlab } of goes) {
+    const target = working[floor]
+    if (!target) continue
+    if (landing) land(target.operator, target.stuck, landing, feet, target.out)
+    else if (target.input.onSlab) standOnSlab(target.input.onSlab, onSlab, feet, target.out)
+  }
 }
 
 /** Where a column or hanger goes: on a member of a floor, or as one of the feet on its slab. */

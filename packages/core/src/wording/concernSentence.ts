@@ -58,6 +58,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `${d['labels']} of level ${d['level']} ${several(d) ? 'hang' : 'hangs'} from nothing, and ${show('force', 'force')} with ${several(d) ? 'them' : 'it'}. Put beams or hangers above.`,
   'hanger.ring': (d, show) =>
     `${d['labels']} of level ${d['level']} ${several(d) ? 'hang from what they hold' : 'hangs from what it holds'} up, and ${show('force', 'force')} with ${several(d) ? 'them' : 'it'}. What is above has to stand by itself.`,
+  'level.pushed': (d, show) =>
+    `What rakes pushes level ${d['level']} sideways, by ${show('force', 'force')} in ${d['case']} alone. Nothing here holds that: it is handed on to the frame analysis.`,
   'selfweight.twice': (d, show) =>
     `The slab of ${d['panel']} (${show('slab', 'smallLength')}) is weighed already, and its build-up has ${d['layer']} of ${show('thickness', 'smallLength')} as well. Take one of them out.`,
   'load.no-use': (d) =>

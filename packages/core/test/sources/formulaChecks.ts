@@ -403,6 +403,21 @@ export const formulaChecks: readonly FormulaCheck[] = [
     within: 1e-9,
   },
   {
+    // 3-4-5: a strut of 5 m that rakes by 3 m over 4 m; 80 kN down need 60 kN sideways
+    formula: 'thrust',
+    source: 'common practice: a weightless strut pushes along itself',
+    inputs: { V_1: 80_000, V_2: 80_000, a: 3, h: 4 },
+    result: 60_000,
+    within: 1e-9,
+  },
+  {
+    formula: 'alongAxis',
+    source: 'common practice: a weightless strut pushes along itself',
+    inputs: { V_2: 80_000, H: 60_000, a: 3, h: 4 },
+    result: 100_000,
+    within: 1e-9,
+  },
+  {
     formula: 'lineForce',
     source: 'common practice: force is line load times length',
     inputs: { q: 571, l: 7.2 },

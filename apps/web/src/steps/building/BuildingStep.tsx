@@ -34,6 +34,7 @@ export function BuildingStep() {
             more={[
               'wall',
               'hanger',
+              'rakingColumn',
               'panelInRing',
               'bentBeam',
               'joist',

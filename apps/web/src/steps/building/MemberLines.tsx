@@ -15,6 +15,7 @@ import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { ToggleWord } from '../../ui/Segmented'
 import { QuantityField } from '../../ui/QuantityField'
+import { RakeLine } from './RakeLine'
 import { StockChoices } from './StockChoices'
 import { CourseLine } from './CourseLine'
 import { TrussLines } from './TrussLines'
@@ -89,6 +90,7 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
       )}
       <StockChoices records={members} />
       {members.length === 1 && <CourseLine key={first.id} member={first} />}
+      {members.length === 1 && <RakeLine key={`rake ${first.id}`} member={first} />}
       {members.length === 1 && !first.truss && <Weight member={first} sections={sections} />}
       {spanning.length > 0 && (
         <Line reference="ends">

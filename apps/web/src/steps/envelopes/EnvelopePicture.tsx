@@ -19,7 +19,9 @@ export function EnvelopePicture({ envelope }: { readonly envelope: EnvelopeInVie
       const top = Math.max(1, ...rows.flatMap(({ most, least }) => [Math.abs(most), Math.abs(least)]))
       const shapes: Shape[] = []
       const labels: Label[] = []
-      for (const { expandedId, most, least } of rows) {
+      for (const { expandedId, most, least, component } of rows) {
+        // horizontal reactions stand in the table alone
+        if (component === 'x' || component === 'y') continue
         const [id = ''] = expandedId.split('@')
         const at = placeOf(floor, id, expandedId, kind)
         if (!at) continue
@@ -84,7 +86,10 @@ function placeOf(floor: FloorView, id: string, expandedId: string, kind: Envelop
     const element = floor.stiff.find((entry) => entry.expandedId === expandedId)
     return element && meanOf([element.a, element.b])
   }
-  return floor.columns.find((entry) => (kind === 'reaction' ? entry.id === id : entry.expandedId === expandedId))?.at
+  const column = floor.columns.find((entry) =>
+    kind === 'reaction' ? entry.id === id : entry.expandedId === expandedId,
+  )
+  return kind === 'reaction' ? (column?.far ?? column?.at) : column?.at
 }
 
 const Foot = styled.p`

@@ -34,6 +34,9 @@ const nothingYet: Readonly<Record<EnvelopeInView['kind'], string>> = {
   beamTotal: 'No beam yet, so no load on one.',
 }
 
+const referenceOf = (kind: EnvelopeInView['kind'], { component, levelName }: EnvelopeRow): string | undefined =>
+  kind === 'storeyShear' || component === 'x' || component === 'y' ? components[component] : `level ${levelName}`
+
 function tableText(rows: readonly EnvelopeRow[], format: NumberFormat): readonly (readonly string[])[] {
   const force = unitOf('force', format)
   return [
@@ -82,7 +85,7 @@ export function EnvelopesSheet({ envelope }: { readonly envelope: EnvelopeInView
             <Line
               key={row.key}
               lit={row.key === key}
-              reference={kind === 'storeyShear' ? components[row.component] : `level ${row.levelName}`}
+              reference={referenceOf(kind, row)}
               result={
                 <>
                   <Value value={row.most} quantity="force" address={`extreme:${set}:most:${row.key}`} /> ·{' '}

@@ -13,6 +13,7 @@ const stages: readonly (readonly [ResultStage, string])[] = [
   ['memberLoads', 'line and point loads of members, case by case'],
   ['storeyForces', 'storey forces, with their points'],
   ['stiffElements', 'what stiff elements take of them, with the moment over their feet'],
+  ['thrusts', 'what raking columns and hangers do sideways to their levels'],
   ['barriers', 'line loads of people at barriers, with their moments about the edge'],
   ['combinations', 'combinations with their factors'],
   ['envelopes', 'most and least of every effect'],

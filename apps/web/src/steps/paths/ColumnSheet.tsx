@@ -18,6 +18,7 @@ import { AreaLines } from './AreaLines'
 import { ColumnStrip } from './ColumnStrip'
 import { BesideStrip, ColumnTable } from './ColumnTable'
 import { rowsFromAbove, wordsOf } from './columnWords'
+import { RakingLines } from './RakingLines'
 import { ReductionLines } from './ReductionLines'
 
 /** A column from the roof to its base: what each level adds, and what the picked length gathers. */
@@ -69,6 +70,7 @@ export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: strin
           {words.sense}
         </Line>
       </Section>
+      <RakingLines view={view} caseId={caseId} />
       {lowest && <AreaCheck view={view} caseId={caseId} />}
     </Sheet>
   )

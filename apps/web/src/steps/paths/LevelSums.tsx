@@ -12,6 +12,7 @@ import { HeldStoreys } from './HeldStoreys'
 import { MassLines } from './MassLines'
 import { MemberLoads } from './MemberLoads'
 import { OtherRules } from './OtherRules'
+import { Thrusts } from './Thrusts'
 import { ReducedBase } from './ReducedBase'
 
 const caseTable = (overview: Overview, format: NumberFormat): readonly (readonly string[])[] => [
@@ -103,6 +104,7 @@ export function LevelSums({ caseId, overview }: { readonly caseId: string; reado
         ))}
       </Section>
       <Later>
+        <Thrusts caseId={caseId} />
         <ReducedBase caseId={caseId} />
         <MassLines />
       </Later>

@@ -1,4 +1,4 @@
-import { findEffect } from '../../derivation/effects'
+import { findEffect, type Effect, type EffectKind } from '../../derivation/effects'
 import type { ProjectState } from '../../derivation/project'
 import { structuresOfSet } from '../../derivation/structures'
 import { extremeOf } from '../../envelopes/extremes'
@@ -29,7 +29,7 @@ export function extremeSum(state: ProjectState, rest: string): Traced | null {
           ...(reduction === 1 ? [] : [{ value: reduction, quantity: 'factor' } as const]),
           { value, quantity: effect.quantity },
         ],
-        address: caseAddress(effect.kind, effect.expandedId, loadCase.id),
+        address: caseAddress(effect, loadCase.id),
       },
     ]
   })
@@ -37,8 +37,14 @@ export function extremeSum(state: ProjectState, rest: string): Traced | null {
   return tracedSum('E_d', 'force', clause, terms)
 }
 
-function caseAddress(kind: string, expandedId: string, caseId: string): string {
+const heads: Readonly<Record<Exclude<EffectKind, 'storeyShear'>, Partial<Record<Effect['component'], string>>>> = {
+  reaction: { x: 'thrust', y: 'thrust' },
+  columnForce: { N: 'axial' },
+  elementShear: { V: 'element' },
+  beamTotal: { Z: 'beam' },
+}
+
+function caseAddress({ kind, expandedId, component }: Effect, caseId: string): string {
   if (kind === 'storeyShear') return `applied:${caseId}`
-  const head = kind === 'elementShear' ? 'element' : kind === 'beamTotal' ? 'beam' : 'column'
-  return `${head}:${expandedId}:${caseId}`
+  return `${heads[kind][component] ?? 'column'}:${expandedId}:${caseId}`
 }

@@ -17,6 +17,7 @@ import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 import { columnWeight, landing } from './landing'
 import { reactionSum } from './reactionSum'
 import { columnArea, levelAdds } from './columnParts'
+import { axialOf, thrustOf } from './rakingParts'
 import { panelArea, panelLost, panelSum, regionForce, takerSum } from './panelSums'
 import {
   baseSum,
@@ -74,6 +75,8 @@ const answers: Readonly<Record<string, Answer>> = {
   landing: (state, rest) => landing(state, rest, why),
   columnWeight: (state, rest) => columnWeight(state, rest, why),
   column: columnSum,
+  thrust: (state, rest) => thrustOf(state, rest, why),
+  axial: (state, rest) => axialOf(state, rest, why),
   columnArea,
   adds: levelAdds,
   reduction: reductionFactor,

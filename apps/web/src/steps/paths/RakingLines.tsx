@@ -1,0 +1,44 @@
+import type { ColumnView } from '@hedrion/core'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { Symbol } from '../../sheet/Symbol'
+import { Value } from '../../sheet/Value'
+import { wayOf } from './ways'
+
+interface RakingLinesProps {
+  readonly view: ColumnView
+  readonly caseId: string
+}
+
+/** What the picked length does sideways where it rakes, and its force along itself. */
+export function RakingLines({ view: { raking, hangs, expandedId, rows }, caseId }: RakingLinesProps) {
+  if (!raking) return null
+  const { rise, run, thrust, direction, axial } = raking
+  const [x, y] = direction.map((part) => Math.sign(thrust) * part) as [number, number]
+  const level = rows.find((row) => row.expandedId === expandedId)?.levelName ?? ''
+  return (
+    <Section title="It rakes">
+      <Line reference="between its ends">
+        <Value value={rise} quantity="length" strong={false} /> up,{' '}
+        <Value value={run} quantity="length" strong={false} /> aside
+      </Line>
+      <Line
+        reference="at each end"
+        result={<Value value={Math.abs(thrust)} quantity="force" address={`thrust:${expandedId}:${caseId}`} />}
+      >
+        <Symbol name="H" /> = (<Symbol name="V_1" /> + <Symbol name="V_2" />) / 2 · a / h
+      </Line>
+      <Line
+        reference="along it"
+        result={<Value value={axial} quantity="force" address={`axial:${expandedId}:${caseId}`} />}
+      >
+        <Symbol name="N" />, {hangs ? 'tension' : 'compression'}
+      </Line>
+      {thrust !== 0 && (
+        <Note>
+          It pushes level {level} {wayOf([x, y])}, and what is at its other end the opposite way. Nothing here holds
+          that: it is handed on.
+        </Note>
+      )}
+    </Section>
+  )
+}

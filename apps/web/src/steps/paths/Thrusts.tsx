@@ -1,0 +1,56 @@
+import { formatValue, unitOf } from '@hedrion/core'
+import { useAnswer, useFormat } from '../../compute/SessionContext'
+import { Note, Section } from '../../sheet/Sheet'
+import { Value } from '../../sheet/Value'
+import { TableOut } from '../../ui/TableOut'
+import { WideTable } from './ColumnTable'
+
+/** What raking columns and hangers do sideways to the levels, in one case; nothing where none rakes. */
+export function Thrusts({ caseId }: { readonly caseId: string }) {
+  const rows = useAnswer({ kind: 'thrusts', caseId })
+  const format = useFormat()
+  if (!rows || rows.length === 0) return null
+  const [force, moment] = [unitOf('force', format), unitOf('moment', format)]
+  const text = () => [
+    ['level', `to the east, ${force}`, `to the north, ${force}`, `about the origin, ${moment}`],
+    ...rows.map(({ levelName, x, y, moment: turning }) => [
+      levelName,
+      formatValue(x, 'force', format),
+      formatValue(y, 'force', format),
+      formatValue(turning, 'moment', format),
+    ]),
+  ]
+  return (
+    <Section title="What rakes pushes sideways" aside={<TableOut name="thrust" rows={text} />}>
+      <WideTable aria-label="What rakes pushes sideways">
+        <thead>
+          <tr>
+            <th>level</th>
+            <th>to the east</th>
+            <th>to the north</th>
+            <th>about the origin</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ levelId, levelName, x, y, moment: turning }) => (
+            <tr key={levelId ?? 'base'}>
+              <th>{levelName}</th>
+              <td>
+                <Value value={x} quantity="force" strong={false} />
+              </td>
+              <td>
+                <Value value={y} quantity="force" strong={false} />
+              </td>
+              <td>
+                <Value value={turning} quantity="moment" strong={false} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </WideTable>
+      <Note>
+        Together they add up to nothing. Floors have to carry this to what is stiff: it is handed on, not shared here.
+      </Note>
+    </Section>
+  )
+}

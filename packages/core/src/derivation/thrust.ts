@@ -1,0 +1,90 @@
+import { farEnd, isHanger } from '../building/frame'
+import type { Point } from '../geometry/point'
+import { onLine } from '../geometry/tolerance'
+import { alongAxis, thrust } from '../rundown/raking'
+import { readCase } from './cells'
+import { extentOfColumn, type Place } from './floorQueries'
+import type { FloorState } from './floorStates'
+import type { ProjectState } from './project'
+
+/** How a raking column or hanger stands, and what it does sideways in one case. */
+export interface Raking {
+  /** Between its ends, upwards and in plan, m. */
+  readonly rise: number
+  readonly run: number
+  /** Vertical force at its own level and at its other end, N. */
+  readonly own: number
+  readonly far: number
+  /** At each end, N, and its direction where it acts on its own level; the other end gets the opposite. */
+  readonly thrust: number
+  readonly direction: Point
+  /** Along it at its other end, N: compression of a column, tension of a hanger. */
+  readonly axial: number
+}
+
+/** Null for what goes straight up or down. */
+export function rakingAt(state: ProjectState, { floor, row }: Place, caseId: string): Raking | null {
+  const read = readCase(state, caseId)
+  return rakingUnder(floor, row, read(floor.rundown.tops, row), read(floor.rundown.feet, row))
+}
+
+/** The same for vertical forces at its own level and at its other end, N. */
+export function rakingUnder(floor: FloorState, row: number, own: number, far: number): Raking | null {
+  const column = floor.operator.plan.frame.columns[row]
+  if (!column?.far) return null
+  const { rise, run } = extentOfColumn(floor, row)
+  // a hanger with nothing over it has no rise, and hands on nothing
+  if (rise < onLine) return null
+  // a column pushes away from its foot, a hanger pulls towards its upper end
+  const [from, to] = isHanger(column) ? [column.at, column.far] : [column.far, column.at]
+  const direction: Point = [(to[0] - from[0]) / run, (to[1] - from[1]) / run]
+  const H = thrust.evaluate({ V_1: own, V_2: far, a: run, h: rise })
+  const axial = alongAxis.evaluate({ V_2: far, H, a: run, h: rise })
+  return { rise, run, own, far, thrust: H, direction, axial }
+}
+
+/** A horizontal force on a level, N in global axes, and its moment about the origin, Nm. */
+export interface LevelThrust {
+  readonly x: number
+  readonly y: number
+  readonly moment: number
+}
+
+/** What raking columns and hangers do to every carrying level, bottom first, and to the base under them. */
+export function thrusts(
+  state: ProjectState,
+  caseId: string,
+): { readonly levels: readonly LevelThrust[]; readonly base: LevelThrust } {
+  const sums = [-1, ...state.floors.keys()].map(() => ({ x: 0, y: 0, moment: 0 }))
+  const push = (level: number, [x, y]: Point, [fx, fy]: Point): void => {
+    const sum = sums[level + 1]
+    if (!sum) return
+    sum.x += fx
+    sum.y += fy
+    sum.moment += x * fy - y * fx
+  }
+  state.floors.forEach((floor, level) => {
+    floor.operator.plan.frame.columns.forEach((column, row) => {
+      const raking = rakingAt(state, { floor, row }, caseId)
+      if (!raking) return
+      const [x, y] = raking.direction.map((part) => part * raking.thrust) as [number, number]
+      push(level, column.at, [x, y])
+      const other = otherLevel(state, level, row)
+      if (other !== null) push(other, farEnd(column), [-x, -y])
+    })
+  })
+  const [base = { x: 0, y: 0, moment: 0 }, ...levels] = sums
+  return { levels, base }
+}
+
+/** The level at the other end of a column or hanger; -1 is the base; null where it ends on nothing. */
+function otherLevel({ floors }: ProjectState, level: number, row: number): number | null {
+  const floor = floors[level]
+  const column = floor?.operator.plan.frame.columns[row]
+  if (!floor || !column) return null
+  if (isHanger(column)) {
+    const landing = floor.rings.includes(row) ? undefined : floor.hung.landings.find((one) => one.row === row)
+    return landing ? level + landing.up : null
+  }
+  return floors[level - 1]?.feetAbove?.unsupported.includes(row) ? null : level - 1
+}
