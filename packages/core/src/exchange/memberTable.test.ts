@@ -71,6 +71,30 @@ describe('what a table says becomes members', () => {
     expect(members[2]?.section).toBe(sections[0]?.id)
   })
 
+  test('a column or hanger with an end elsewhere rakes', () => {
+    const { members, problems } = site().read(
+      'label,role,from,to,section\nC7,column,A1,A1 + 1.5 m north,HEB 240\nN1,hanger,B1,B2,HEB 240\nN2,hanger,B2,,HEB 240',
+    )
+    expect(problems).toEqual([])
+    expect(members.map(({ role, path }) => [role, path])).toEqual([
+      [
+        'column',
+        [
+          [0, 0],
+          [0, 1.5],
+        ],
+      ],
+      [
+        'hanger',
+        [
+          [0, 4.5],
+          [6, 4.5],
+        ],
+      ],
+      ['hanger', [[6, 4.5]]],
+    ])
+  })
+
   test('bent ones through places, or in an arc that rises to the left', () => {
     const { members, problems } = site().read(
       'label,from,to,via,rise,section\nB7,A1,B2,A2 + 1 m north to B2 + 1 m west,,ipe300\nB8,A1,A2,,500 mm,ipe300',

@@ -9,7 +9,6 @@ import { storeyUnder, usualTruss } from '../editing/usual'
 import { arcPath, mostRise } from '../geometry/arc'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
-import { onLine } from '../geometry/tolerance'
 import type { NumberFormat } from '../units/format'
 import { refuseCell } from './cells'
 import { labelsOn, readLabel } from './labelCells'
@@ -101,15 +100,9 @@ function readRow(cells: MemberCells, ground: Ground, stock: Stock, taken: Readon
     ...base,
     ...simpleMember,
     role,
-    path: isUpright(role) ? uprightPath(path) : line,
+    path: line,
     truss: role === 'truss' ? usualTruss(path, section) : null,
   }
-}
-
-/** A column with an end elsewhere rakes; one that is given twice at the same place stands upright. */
-function uprightPath(path: readonly Point[]): readonly Point[] {
-  const [at, far] = path
-  return at && far && distance(at, far) > onLine ? [at, far] : path.slice(0, 1)
 }
 
 const straightRoles: ReadonlySet<Role> = new Set(['column', 'hanger', 'truss'])
