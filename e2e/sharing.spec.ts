@@ -142,6 +142,20 @@ test('a beam that takes no imposed load still takes the finishes', async ({ page
   await expect(takers.getByRole('button', { name: 'beam B18' })).toHaveCount(1)
 })
 
+test('a beam that one panel spares takes none of that one', async ({ page, request }) => {
+  const id = await newProject(request, 'Takes none of a panel', 'demo')
+  await page.goto(pick('building', id, panel))
+  await type(page, 'Members that take none of it', 'B99')
+  await expect(page.getByText('No member here is called “B99”: say labels, such as B2, G1.')).toBeVisible()
+  await type(page, 'Members that take none of it', 'B18')
+  await saved(page)
+  await page.goto(pick('paths', id, panel))
+  const takers = page.getByRole('main')
+  await expect(takers.getByText('50.0 %')).toHaveCount(2)
+  await expect(takers.getByRole('button', { name: 'beam B18' })).toHaveCount(0)
+  await expect.poll(() => balance(page)).toContain('nothing missing')
+})
+
 test('line loads are handed over in pieces, and the sums of the file stay', async ({ page, request }) => {
   const id = await newProject(request, 'Handed over', 'demo')
   await page.goto(`/p/${id}/handover`)

@@ -203,6 +203,7 @@ export { familyEdits, layerInUse, nationalSetEdits, ownValueEdits, setsOnOffer }
 export { followable, followAgainEdits, ownLayoutEdits, ownReaches, type OwnReach } from './editing/ownLayout'
 export { withTyped, type TypedText } from './editing/typedText'
 export { deletionEdits, wallOfLayersEdits, wallTypedEdits } from './editing/wallMake'
+export { memberLabelsText, readMemberLabels } from './editing/memberLabels'
 export { gridPoint, moveOf, readPlaces, readShiftText, shiftText, type Placed } from './editing/placeText'
 export { reachedBy } from './editing/reach'
 export { readRepeat, type Repeat } from './editing/repeatText'

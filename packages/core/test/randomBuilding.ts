@@ -113,6 +113,7 @@ function rakeSome(records: Rec[], seed: number): void {
 /** In half of the buildings panels share by all rules, and some members take nothing, without a throw of the dice. */
 function shareOtherwise(records: Rec[], seed: number): void {
   const rules = ['oneWay', 'twoWay', 'surrounding', 'even', 'corners', 'twoWay'] as const
+  const spareable = records.flatMap((record) => (record.kind === 'member' ? [record.id] : [])).slice(0, 60)
   records.forEach((record, i) => {
     if (record.kind === 'panel')
       records[i] = {
@@ -121,6 +122,7 @@ function shareOtherwise(records: Rec[], seed: number): void {
         sparedAngle: (i + seed) % 7 === 0 ? 0 : null,
         supportReach: (i + seed) % 5 === 0 ? 0.1 : null,
         spanLimit: (i + seed) % 4 === 0 ? 0.3 : null,
+        sparedMembers: (i + seed) % 3 === 0 ? spareable.filter((_, k) => (k + i) % 5 === 0) : [],
       }
     if (record.kind === 'member' && (i + seed) % 13 === 0) records[i] = { ...record, takesLoad: false }
   })

@@ -4,8 +4,13 @@ import { equilibriumResidual } from '../src/derivation/balance'
 import { readCase } from '../src/derivation/cells'
 import { Memo } from '../src/derivation/memo'
 import { deriveProject } from '../src/derivation/project'
-import { documentOf } from '../src/document/document'
+import { withEdits } from '../src/document/changes'
+import { documentOf, recordsOf, seededRandom } from '../src/document/document'
+import { invariantProblems } from '../src/document/invariants'
 import type { Member, Panel } from '../src/document/recordKinds'
+import { ownLayoutEdits } from '../src/editing/ownLayout'
+import { drawnOf, repeatEdits } from '../src/editing/shaped'
+import { deletionEdits } from '../src/editing/wallMake'
 import { memberLoadSums } from '../src/exchange/results'
 import { ask } from '../src/queries/derive'
 import { Building } from './build'
@@ -53,6 +58,56 @@ describe('what takes no load', () => {
       0,
       expect.closeTo(36_000, 6),
     ])
+  })
+
+  test('hand: a member that one panel spares takes its part of the other', () => {
+    const building = new Building({ basicWindVelocity: null }, 1)
+    const [, top] = [building.level('Base', 0), building.level('Top', 3)]
+    const layout = building.layout('Floor', building.key(3000, { name: 'Office' }), top)
+    for (const x of [0, 6]) for (const y of [0, 4, 8]) building.column(layout, [x, y])
+    const [south, middle, north] = [0, 4, 8].map((y) => building.beam(layout, [0, y], [6, y]))
+    if (!south || !middle || !north) throw new Error('no beams')
+    building.panel(layout, rectangle(0, 0, 6, 4), { sparedMembers: [middle.id], overhang: 'tributary' })
+    building.panel(layout, rectangle(0, 4, 6, 8))
+    const state = building.state()
+    const at = readCase(state, state.caseIds.find((id) => id.startsWith('imposed/')) ?? '')
+    const totals = [south, middle, north].map(({ id }) => {
+      const row = state.floors[0]?.operator.plan.frame.beams.findIndex(({ member }) => member.id === id) ?? -1
+      return at(state.floors[0]?.rundown.beamTotals ?? new Float64Array(), row)
+    })
+    // 72 kN of the south panel on its one beam; the north one by halves
+    expect(totals).toEqual([expect.closeTo(72_000, 6), expect.closeTo(36_000, 6), expect.closeTo(36_000, 6)])
+  })
+
+  test('a copy spares copies; what is deleted is spared by nothing', () => {
+    const building = new Building({ basicWindVelocity: null }, 1)
+    const levels = [0, 3, 6].map((z) => building.level(String(z), z))
+    const layout = building.layout('Floor', null, levels[1], levels[2])
+    const beams = [0, 4].map((y) => building.beam(layout, [0, y], [6, y]))
+    const [kept, spared] = beams
+    const level = levels[2]
+    if (!kept || !spared || !level) throw new Error('no beams')
+    const panel = building.panel(layout, rectangle(0, 0, 6, 4), { sparedMembers: [kept.id, spared.id].sort() })
+    const own = withEdits(building.document, ownLayoutEdits(building.document, level, 'this', seededRandom(3)))
+    const copies = recordsOf(own, 'panel').filter(({ layout: on }) => on !== layout.id)
+    const originOf = (id: string) => own.records.get(id)?.origin
+    expect(copies.map((copy) => copy.sparedMembers.map(originOf).sort())).toEqual([panel.sparedMembers])
+
+    const gone = withEdits(building.document, deletionEdits(building.document, [spared]))
+    expect(invariantProblems(gone)).toEqual([])
+    expect(recordsOf(gone, 'panel').map(({ sparedMembers }) => sparedMembers)).toEqual([[kept.id]])
+
+    // copied with one of its beams it spares the copy of that alone
+    const along = repeatEdits(
+      [panel, kept],
+      { kind: 'along', shift: [10, 0], times: 1 },
+      drawnOf(building.document),
+      seededRandom(4),
+    )
+    const made = along.flatMap(({ after }) => (after ? [after] : []))
+    const [copy] = made.flatMap((record) => (record.kind === 'panel' ? [record] : []))
+    const [beam] = made.flatMap((record) => (record.kind === 'member' ? [record] : []))
+    expect(copy?.sparedMembers).toEqual([beam?.id])
   })
 
   test('everything that runs one way: nothing is left to carry, and all of it is named', () => {

@@ -7,6 +7,7 @@ import { recordIdOf } from '../document/labels'
 import type { Rec, WallRun } from '../document/recordKinds'
 import { freeLabel, isDrawn, withPoints } from '../editing/shaped'
 import { withTyped } from '../editing/typedText'
+import { deletionEdits } from '../editing/wallMake'
 import type { Point } from '../geometry/point'
 import { crossesItself } from '../geometry/polygon'
 import type { Concern } from '../outcome/outcome'
@@ -35,8 +36,8 @@ const pointIn = (data: Concern['data']): Point => [Number(data['x']), Number(dat
 
 const edit = (before: Rec, after: Rec | null): Edit => ({ id: before.id, before, after })
 
-const deleted = (record: Rec | undefined, name: string): readonly Mend[] =>
-  record ? [{ words: `Delete ${name}`, edits: [edit(record, null)] }] : []
+const deleted = (document: Document, record: Rec | undefined, name: string): readonly Mend[] =>
+  isDrawn(record) ? [{ words: `Delete ${name}`, edits: deletionEdits(document, [record]) }] : []
 
 /** What was typed for a field does not stand for another value. */
 const without = <R extends Rec>(record: R, path: string): R => withTyped(record, { path, text: undefined })
@@ -191,24 +192,24 @@ const asInUse: Maker = ({ records: [record], data, format }) => {
 const makers: Readonly<Record<string, Maker>> = {
   'value.factor-of-ten': tenTimes,
   'member.same-label': ownLabel,
-  'member.no-length': ({ records: [record], data }) => deleted(record, `beam ${data['label']}`),
+  'member.no-length': ({ document, records: [record], data }) => deleted(document, record, `beam ${data['label']}`),
   'member.unsupported': fixedEnd,
   'outline.crosses-itself': untangled,
-  'member.doubled': ({ records: [, second], data }) =>
-    data['whole'] === 1 ? deleted(second, `beam ${data['b']}`) : [],
+  'member.doubled': ({ document, records: [, second], data }) =>
+    data['whole'] === 1 ? deleted(document, second, `beam ${data['b']}`) : [],
   'member.near-miss': metEnd,
   'member.crossing': splitAt,
-  'slope.overlap': ({ records: [a, b], data }) => [
-    ...deleted(a, `roof slope ${data['a']}`),
-    ...deleted(b, `roof slope ${data['b']}`),
+  'slope.overlap': ({ document, records: [a, b], data }) => [
+    ...deleted(document, a, `roof slope ${data['a']}`),
+    ...deleted(document, b, `roof slope ${data['b']}`),
   ],
-  'panel.overlap': ({ records: [a, b], data }) => [
-    ...deleted(a, `panel ${data['a']}`),
-    ...deleted(b, `panel ${data['b']}`),
+  'panel.overlap': ({ document, records: [a, b], data }) => [
+    ...deleted(document, a, `panel ${data['a']}`),
+    ...deleted(document, b, `panel ${data['b']}`),
   ],
   'panel.unloaded': firstUse,
   'layout.on-no-level': emptied,
-  'patch.on-nothing': ({ records: [record], data }) => deleted(record, `patch ${data['label']}`),
+  'patch.on-nothing': ({ document, records: [record], data }) => deleted(document, record, `patch ${data['label']}`),
   'selfweight.twice': weighedOnce,
   'wall.no-height': wallRule((format) => `Make it ${formatQuantity(parapet, 'length', format)} high`, {
     heightRule: 'typed',

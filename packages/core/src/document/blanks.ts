@@ -80,6 +80,7 @@ export const simplePanel = {
   openings: 'bridged',
   sharing: 'oneWay',
   sparedAngle: null,
+  sparedMembers: [],
   supportReach: null,
   spanLimit: null,
 } as const

@@ -108,13 +108,14 @@ describe('what must hold between records', () => {
     expect(withRecords(({ building }) => [building.level('1b', 3.011)])).toEqual([])
   })
 
-  test('a beam has two points, a column one, and a typed wall its height', () => {
+  test('a beam has two points, a column one or two, and a typed wall its height', () => {
     expect(
       withRecords(({ building, layout }) => [
         building.member(layout, 'beam', [[0, 0]]),
         building.member(layout, 'column', [
           [0, 0],
           [1, 0],
+          [2, 0],
         ]),
         building.wall(
           layout,
@@ -127,7 +128,7 @@ describe('what must hold between records', () => {
       ]),
     ).toEqual([
       expect.stringMatching(/A beam has two points/),
-      expect.stringMatching(/A column has one point/),
+      expect.stringMatching(/A column has one point, or two where it rakes/),
       expect.stringMatching(/height is to be typed/),
     ])
   })

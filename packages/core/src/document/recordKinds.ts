@@ -210,6 +210,8 @@ export const recordKinds = {
     sharing: withDefault(oneOf('oneWay', 'twoWay', 'surrounding', 'even', 'corners', 'stiffness'), 'oneWay'),
     /** Members that run this way, from global X, take no load of it; null where all do. */
     sparedAngle: withDefault(nullable(number('angle', { min: -7, max: 7 })), null),
+    /** Members that take no load of it, where they take that of others. */
+    sparedMembers: withDefault(list(ref('member'), 100), []),
     /** Its own limits of what supports it; null where those of the project hold. */
     supportReach: withDefault(nullable(number('smallLength', reachBounds)), null),
     spanLimit: withDefault(nullable(number('angle', spanLimitBounds)), null),

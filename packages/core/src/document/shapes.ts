@@ -44,6 +44,7 @@ export const panelShape = picker<Panel>()(
   'openings',
   'sharing',
   'sparedAngle',
+  'sparedMembers',
   'supportReach',
   'spanLimit',
 )

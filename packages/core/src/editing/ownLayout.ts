@@ -1,9 +1,10 @@
 import type { Floor } from '../building/floors'
 import type { Edit } from '../document/changes'
 import { newId, type Document, type Random } from '../document/document'
-import type { Layout, Level } from '../document/recordKinds'
+import type { Layout, Level, Member } from '../document/recordKinds'
 import { floorsOf, standingEdits } from './levels'
 import { drawnOf, type Drawn } from './shaped'
+import { withCopiesSpared } from './sparedMembers'
 
 const drawnOn = (document: Document, layout: string): readonly Drawn[] =>
   drawnOf(document).filter((record) => record.layout === layout)
@@ -52,15 +53,11 @@ export function ownLayoutEdits(document: Document, level: Level, reach: OwnReach
     origin: before.id,
     name: nameOf(before, level, reach),
   }
-  const copies = drawnOn(document, before.id).map(
-    (record): Drawn =>
-      ({
-        ...record,
-        id: newId(record.kind, random),
-        origin: record.id,
-        layout: layout.id,
-      }) as Drawn,
-  )
+  const ids = new Map(drawnOn(document, before.id).map((record) => [record.id as string, newId(record.kind, random)]))
+  const copies = drawnOn(document, before.id).map((record): Drawn => {
+    const copy = { ...record, id: ids.get(record.id), origin: record.id, layout: layout.id } as Drawn
+    return withCopiesSpared(copy, (id) => ids.get(id) as Member['id'] | undefined)
+  })
   return [
     ...[layout, ...copies].map((after): Edit => ({ id: after.id, before: null, after })),
     ...standingEdits(document, (floor) => (moves(floor.index) ? layout.id : floor.layoutId), random),

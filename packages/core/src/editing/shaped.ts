@@ -21,6 +21,7 @@ import type {
 } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import type { Repeat } from './repeatText'
+import { withCopiesSpared, withoutSpared } from './sparedMembers'
 
 /** Records that are drawn: they differ in shape only (two points, one, a ring, a path). */
 export type Drawn =
@@ -101,14 +102,22 @@ export function repeated(
     labelsOn(layout).add(label)
     return { ...moved(record, shift), id: newId(record.kind, random), origin: record.id, layout, label } as Drawn
   }
+  const together = (copies: readonly Drawn[]): readonly Drawn[] => {
+    const copyOf = new Map(
+      copies.flatMap((one) => (one.kind === 'member' ? [[one.origin as string, one.id] as const] : [])),
+    )
+    return copies.map((one) => withCopiesSpared(one, (id) => copyOf.get(id)))
+  }
   if (repeat.kind === 'along')
     return Array.from({ length: repeat.times }, (_, i) => i + 1).flatMap((n) =>
-      records.map((record) => copy(record, record.layout, [repeat.shift[0] * n, repeat.shift[1] * n])),
+      together(records.map((record) => copy(record, record.layout, [repeat.shift[0] * n, repeat.shift[1] * n]))),
     )
   return repeat.layouts.flatMap((layout) =>
-    records
-      .filter((record) => record.layout !== layout)
-      .map((record) => copy(record, layout as Drawn['layout'], [0, 0])),
+    together(
+      records
+        .filter((record) => record.layout !== layout)
+        .map((record) => copy(record, layout as Drawn['layout'], [0, 0])),
+    ),
   )
 }
 
@@ -150,6 +159,7 @@ export const repeatEdits = (
   const left = others.filter((other) => !going.has(other))
   return [
     ...gone.map((before): Edit => ({ id: before.id, before, after: null })),
+    ...withoutSpared(left, new Set(gone.map(({ id }) => id))),
     ...repeated(records, repeat, left, random).map((after): Edit => ({ id: after.id, before: null, after })),
   ]
 }

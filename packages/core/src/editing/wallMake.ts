@@ -2,6 +2,7 @@ import type { Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import type { BuildUp, WallRun } from '../document/recordKinds'
 import type { Drawn } from './shaped'
+import { withoutSpared } from './sparedMembers'
 
 /** Walls made of one new list of layers, which begins with a layer of the weight that was typed, so that no load changes. */
 export function wallOfLayersEdits(runs: readonly WallRun[], random: Random): readonly Edit[] {
@@ -39,9 +40,10 @@ export const wallTypedEdits = (document: Document, runs: readonly WallRun[]): re
   ...leftBuildUps(document, runs),
 ]
 
-/** Drawn things away, and the layers that were theirs alone. */
+/** Drawn things away, the layers that were theirs alone, and what panels say of members that go. */
 export const deletionEdits = (document: Document, records: readonly Drawn[]): readonly Edit[] => [
   ...records.map((before): Edit => ({ id: before.id, before, after: null })),
+  ...withoutSpared(recordsOf(document, 'panel'), new Set(records.map(({ id }) => id))),
   ...leftBuildUps(
     document,
     records.filter((record) => record.kind === 'wallRun'),

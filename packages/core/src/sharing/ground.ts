@@ -46,14 +46,16 @@ export function groundOf(plan: PanelPlan, { carriers, columns, limits, plateOf }
   const { panel } = plan
   const own: Limits = { reach: panel.supportReach ?? limits.reach, along: panel.spanLimit ?? limits.along }
   const { sparedAngle } = panel
+  const spared = new Set<string>(panel.sparedMembers)
+  const takes = (carrier: Carrier): boolean =>
+    !spared.has(carrier.member) && (sparedAngle === null || !runsAlong(carrier, sparedAngle, own.along))
   return {
     rule: panel.sharing,
     outline: stripOutline(plan),
     border: plan.outline,
     spanAngle: panel.spanAngle,
     overhang: panel.overhang,
-    carriers:
-      sparedAngle === null ? carriers : carriers.filter((carrier) => !runsAlong(carrier, sparedAngle, own.along)),
+    carriers: sparedAngle === null && spared.size === 0 ? carriers : carriers.filter(takes),
     limits: own,
     columns,
     plate: () => plateOf(plan),

@@ -15,6 +15,7 @@ import { useFieldOf } from '../../sheet/useFieldOf'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
+import { SparedMembers } from './SparedMembers'
 
 const overhangs = [
   ['lever', 'by lever on the end span'],
@@ -136,6 +137,7 @@ function SupportLines({ panels, set }: SharingLinesProps) {
           </>
         )}
       </Line>
+      <SparedMembers panels={panels} />
       <Line reference="supported by">
         members up to{' '}
         <QuantityField
