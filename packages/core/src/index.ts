@@ -45,6 +45,7 @@ export {
   type Patch,
   type PointLoad,
   type AreaLoad,
+  type ReductionRegion,
   type Stair,
   type Barrier,
   type StiffElement,
@@ -140,6 +141,7 @@ export {
   type Overview,
   type WordedConcern,
 } from './queries/overview'
+export type { ReductionRegionView, SlabReductionView } from './queries/slabReductionViews'
 export type { AreaLoadView, TypedLoadView } from './queries/typedLoadViews'
 export type {
   BeamView,

@@ -22,6 +22,7 @@ import type {
   Panel,
   Patch,
   PointLoad,
+  ReductionRegion,
   Rec,
   ReductionTable,
   Section,
@@ -295,6 +296,21 @@ export class Building {
       value,
       endValue: null,
       angle: 0,
+      ...more,
+    })
+  }
+
+  reductionRegion(layout: Layout, outline: Ring, more: More<ReductionRegion> = {}): ReductionRegion {
+    return this.add({
+      kind: 'reductionRegion',
+      id: newId('reductionRegion', this.random),
+      layout: layout.id,
+      label: this.#label('D'),
+      outline,
+      slabs: 'byArea',
+      slabFactor: null,
+      beams: 'usual',
+      beamFactor: null,
       ...more,
     })
   }

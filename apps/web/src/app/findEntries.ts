@@ -95,6 +95,7 @@ const elementSteps = {
   lineLoad: 'actions',
   pointLoad: 'actions',
   areaLoad: 'actions',
+  reductionRegion: 'actions',
   stair: 'actions',
   barrier: 'actions',
   stiffElement: 'building',

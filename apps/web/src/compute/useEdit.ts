@@ -130,6 +130,7 @@ export const kindNames: Readonly<Record<Rec['kind'], string>> = {
   barrier: 'Barrier',
   stiffElement: 'Stiff element',
   reductionTable: 'Reduction table',
+  reductionRegion: 'Reduction region',
   storeyForces: 'Storey forces',
   selection: 'Kept selection',
   buildingPart: 'Building part',

@@ -24,6 +24,7 @@ const kinds: readonly Target['kind'][] = [
   'strut',
   'column',
   'stiff',
+  'reductionRegion',
   'reaction',
   'level',
   'gridLine',

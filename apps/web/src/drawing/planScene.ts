@@ -17,6 +17,7 @@ import { beamsPart, columnsPart, ordinatesPart, ordinateScale } from './membersP
 import { part, type PlanOptions } from './planOptions'
 import { slopesPart, strutsPart } from './roofPart'
 import { barriersPart, stairsPart } from './stairsPart'
+import { reductionRegionsPart } from './reductionRegionsPart'
 import { stiffPart } from './stiffPart'
 import { areaLoadsPart } from './areaLoadsPart'
 import { typedLoadsPart } from './typedLoadsPart'
@@ -33,6 +34,7 @@ export function planScene(
   const parts = [
     regionsPart(floor, options),
     areaLoadsPart(floor, options),
+    reductionRegionsPart(floor),
     dividingPart(options),
     openingsPart(floor),
     slopesPart(floor, options),
@@ -85,6 +87,7 @@ function boxOfFloor(floor: FloorView, grid: readonly GridLine[]) {
     ...floor.struts.flatMap(({ a, b }) => [a, b]),
     ...floor.typed.flatMap(({ a, b }) => [a, b]),
     ...floor.areaLoads.flatMap(({ outline }) => outline),
+    ...floor.reductionRegions.flatMap(({ outline }) => outline),
     ...floor.stairs.flatMap(({ outline }) => outline),
     ...floor.barriers.flatMap(({ a, b }) => [a, b]),
     ...floor.stiff.flatMap(({ a, b }) => [a, b]),

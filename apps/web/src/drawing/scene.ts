@@ -108,6 +108,7 @@ export interface Target {
     | 'stair'
     | 'barrier'
     | 'stiff'
+    | 'reductionRegion'
     | 'gridLine'
     | 'level'
     | 'reaction'

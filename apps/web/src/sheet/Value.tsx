@@ -28,7 +28,7 @@ export function Value({ value, quantity, address, sign = false, strong = true, u
   )
   if (!address) return <Plain>{content}</Plain>
   return (
-    <Asked onPress={() => askWhy(address)} aria-label={`${text} ${unit}, why?`}>
+    <Asked onPress={() => askWhy(address)} aria-label={`${[text, unit].join(' ').trim()}, why?`}>
       {content}
     </Asked>
   )

@@ -39,7 +39,18 @@ export function layoutsOnNoLevel({ document, levels }: ProjectState): readonly C
   const standing = new Set(levels.map(({ layoutId }) => layoutId))
   const holding = new Set(
     (
-      ['member', 'panel', 'wallRun', 'lineLoad', 'pointLoad', 'areaLoad', 'stair', 'barrier', 'stiffElement'] as const
+      [
+        'member',
+        'panel',
+        'wallRun',
+        'lineLoad',
+        'pointLoad',
+        'areaLoad',
+        'reductionRegion',
+        'stair',
+        'barrier',
+        'stiffElement',
+      ] as const
     ).flatMap((kind) => recordsOf(document, kind).map(({ layout }) => layout)),
   )
   return recordsOf(document, 'layout').flatMap(({ id, name }): Concern[] =>

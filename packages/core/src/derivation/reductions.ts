@@ -2,6 +2,7 @@ import { isRoofCase, reducibleGroupOf } from '../actions/cases'
 import { reductionsOf, type Reductions } from '../actions/reduction'
 import { readCase, readReducible } from './cells'
 import { columnChain, expandedAt, type Place } from './floorQueries'
+import { beamFactorIn, reductionRegionOf } from './reductionRegions'
 import type { ProjectState } from './project'
 import { recordsOf } from '../document/document'
 import type { Basis, ReductionTable } from '../document/recordKinds'
@@ -80,10 +81,10 @@ function lengthBy(
 
 type Transferred = Basis['transferred']
 
-const transferredIn = ({ basis }: Pick<ProjectState, 'basis'>): Transferred => basis?.transferred ?? 'reduced'
+export const transferredIn = ({ basis }: Pick<ProjectState, 'basis'>): Transferred => basis?.transferred ?? 'reduced'
 
 /** The project's own table in place of the standard's factors. */
-function ownTable({ document, basis }: Pick<ProjectState, 'document' | 'basis'>): ReductionTable | null {
+export function ownTable({ document, basis }: Pick<ProjectState, 'document' | 'basis'>): ReductionTable | null {
   const table = basis?.reductionTable ? document.records.get(basis.reductionTable) : undefined
   return table?.kind === 'reductionTable' ? table : null
 }
@@ -148,7 +149,7 @@ function elementOf(state: ProjectState, { floor, row }: Place, list: 'beams' | '
 }
 
 /** Of all that bears load of the case: 0 where any of it lies level. */
-function flattestRise(state: ProjectState, caseId: string): number {
+export function flattestRise(state: ProjectState, caseId: string): number {
   const at = readCase(state, caseId)
   const pitchOf = new Map(recordsOf(state.document, 'slope').map(({ id, pitch }) => [id as string, pitch]))
   const pitches = state.floors.flatMap(({ operator, intensities }) =>
@@ -193,6 +194,10 @@ export function factorOfBeam(
   const supported = tracedSum('A', 'area', 'floor of the category, shared as a load would be', [
     { label: `level ${floor.level.name}`, value: area },
   ])
+  const beam = floor.operator.plan.frame.beams[row]
+  const region = beam && reductionRegionOf(state.document, floor.floor.layoutId, beam)
+  const own = region ? beamFactorIn(region) : null
+  if (own) return { area, factor: own }
   const factor = reductionsOf(
     { by: 'beam', group, area: supported, storeys: 1, ...elementOf(state, { floor, row }, 'beams', caseId) },
     state.standard,

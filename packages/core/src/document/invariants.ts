@@ -4,7 +4,15 @@ import { once } from './once'
 import { object, type Fields, type Problem, type Reference } from './fields'
 import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
-import { kinds, recordKinds, type GridLine, type Level, type Member, type Rec } from './recordKinds'
+import {
+  kinds,
+  recordKinds,
+  type GridLine,
+  type Level,
+  type Member,
+  type Rec,
+  type ReductionRegion,
+} from './recordKinds'
 
 /** What must hold between records for the document to be legal; doubts are concerns, not problems. */
 export function invariantProblems(document: Document): readonly Problem[] {
@@ -108,7 +116,18 @@ const shapeProblems = (document: Document): readonly Problem[] => [
       ? [{ path: `records.${run.id}.height`, problem: 'The height is to be typed, but none is given.' }]
       : [],
   ),
+  ...recordsOf(document, 'reductionRegion').flatMap(untypedFactors),
 ]
+
+const untypedFactors = ({ id, slabs, slabFactor, beams, beamFactor }: ReductionRegion): readonly Problem[] =>
+  (
+    [
+      ['slabFactor', slabs === 'typed' && slabFactor === null],
+      ['beamFactor', beams === 'typed' && beamFactor === null],
+    ] as const
+  ).flatMap(([field, missing]) =>
+    missing ? [{ path: `records.${id}.${field}`, problem: 'The factor is to be typed, but none is given.' }] : [],
+  )
 
 function memberProblems({ id, role, path, truss }: Member): readonly Problem[] {
   const problems: Problem[] = []

@@ -15,7 +15,7 @@ import {
 } from './fields'
 import { alongSpan, onLine } from '../geometry/tolerance'
 import { stiffElement, storeyForces } from './lateralKinds'
-import { reductionTable } from './reductionKind'
+import { reductionRegion, reductionTable } from './reductionKind'
 import { family, label, ring, source, standardTable, truss } from './recordParts'
 import { areaLoad, lineLoad, pointLoad } from './typedLoadKinds'
 import { useSorts } from './useSorts'
@@ -325,6 +325,7 @@ export const recordKinds = {
     height: number('length', { above: 0, max: 10 }),
   },
   reductionTable,
+  reductionRegion,
   stiffElement,
   storeyForces,
   /** A selection that can be called back: expanded ids; what is gone is passed over. */
@@ -386,6 +387,7 @@ export type AreaLoad = RecOf<'areaLoad'>
 export type Stair = RecOf<'stair'>
 export type Barrier = RecOf<'barrier'>
 export type ReductionTable = RecOf<'reductionTable'>
+export type ReductionRegion = RecOf<'reductionRegion'>
 export type StiffElement = RecOf<'stiffElement'>
 export type StoreyForces = RecOf<'storeyForces'>
 export type Selection = RecOf<'selection'>

@@ -11,6 +11,7 @@ import type {
   Patch,
   AreaLoad,
   PointLoad,
+  ReductionRegion,
   Slope,
   Stair,
   StiffElement,
@@ -61,6 +62,7 @@ export const tools = {
   lineLoad: { name: 'line load', shape: 'path' },
   pointLoad: { name: 'point load', shape: 'point' },
   areaLoad: { name: 'area load', shape: 'ring' },
+  reductionRegion: { name: 'reduction region', shape: 'ring' },
   stair: { name: 'flight of stairs', shape: 'segment' },
   barrier: { name: 'barrier', shape: 'path' },
   stiffElement: { name: 'stiff element', shape: 'segment' },
@@ -99,6 +101,7 @@ export const letters: Readonly<Record<Tool, string>> = {
   lineLoad: 'Q',
   pointLoad: 'F',
   areaLoad: 'U',
+  reductionRegion: 'D',
   stair: 'Z',
   barrier: 'H',
   stiffElement: 'E',
@@ -198,6 +201,18 @@ const makers: Readonly<Record<Tool, Maker>> = {
       outline,
       endValue: null,
       angle: 0,
+    }),
+  // as nearly all would have it: slabs for the region, beams as elsewhere
+  reductionRegion: (outline, base, { random }) =>
+    made<ReductionRegion>({
+      kind: 'reductionRegion',
+      id: newId('reductionRegion', random),
+      ...base,
+      outline,
+      slabs: 'byArea',
+      slabFactor: null,
+      beams: 'usual',
+      beamFactor: null,
     }),
   pointLoad: (points, base, { document, random }) =>
     made<PointLoad>({

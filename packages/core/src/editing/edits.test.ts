@@ -155,6 +155,7 @@ describe('drawing', () => {
     opening: rectangle(1, 1, 2, 2),
     patch: rectangle(0, 0, 3, 4),
     areaLoad: rectangle(0, 0, 3, 4),
+    reductionRegion: rectangle(0, 0, 3, 4),
     wallRun: [
       [0, 0],
       [6, 0],

@@ -13,6 +13,7 @@ import type {
   PointLoad,
   AreaLoad,
   Rec,
+  ReductionRegion,
   Slope,
   Stair,
   StiffElement,
@@ -35,6 +36,7 @@ export type Drawn =
   | LineLoad
   | PointLoad
   | AreaLoad
+  | ReductionRegion
   | Stair
   | Barrier
   | StiffElement
@@ -50,6 +52,7 @@ const drawnKinds = [
   'lineLoad',
   'pointLoad',
   'areaLoad',
+  'reductionRegion',
   'stair',
   'barrier',
   'stiffElement',

@@ -29,6 +29,7 @@ import { dividingLines } from './panelGrounds'
 import { panelView } from './panelView'
 import { reducedBase } from './reducedBase'
 import { ruleViews } from './ruleViews'
+import { slabReductionViews } from './slabReductionViews'
 import { thrustView } from './thrustView'
 import { spaceView } from './spaceView'
 import { stripView } from './stripView'
@@ -62,6 +63,7 @@ export type Query =
   | { readonly kind: 'lateral'; readonly caseId: string }
   | { readonly kind: 'reducedBase'; readonly caseId: string }
   | { readonly kind: 'thrusts'; readonly caseId: string }
+  | { readonly kind: 'slabReductions'; readonly caseId: string }
   | { readonly kind: 'walls'; readonly levelId: string }
   | { readonly kind: 'wind' }
   | { readonly kind: 'windProfile' }
@@ -100,6 +102,7 @@ const answers = {
   masses: (state) => massViews(state),
   lateral: (state, { caseId }) => lateralView(state, caseId),
   reducedBase: (state, { caseId }) => reducedBase(state, caseId),
+  slabReductions: (state, { caseId }) => slabReductionViews(state, caseId),
   thrusts: (state, { caseId }) => thrustView(state, caseId),
   walls: (state, { levelId }) => wallRows(state, levelId),
   wind: (state) => (state.wind ? { ...state.wind, extent: state.extent } : null),

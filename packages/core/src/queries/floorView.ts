@@ -13,6 +13,7 @@ import type { Member, Panel, StiffElement, Strut } from '../document/recordKinds
 import type { Point } from '../geometry/point'
 import { centroid, type Region } from '../geometry/polygon'
 import type { LoadLine, LoadPoint } from '../rundown/memberLines'
+import { reductionRegionViews, type ReductionRegionView } from './slabReductionViews'
 import { areaLoadViews, typedViews, type AreaLoadView, type TypedLoadView } from './typedLoadViews'
 
 export interface BeamView {
@@ -166,6 +167,7 @@ export interface FloorView {
   readonly stairs: readonly StairView[]
   readonly barriers: readonly BarrierView[]
   readonly stiff: readonly StiffView[]
+  readonly reductionRegions: readonly ReductionRegionView[]
   readonly area: number
 }
 
@@ -192,6 +194,7 @@ export function floorView(state: ProjectState, levelId: string, caseId: string):
     stairs: stairViews(state, floor, caseId),
     barriers: barrierViews(state, floor, caseId),
     stiff: stiffViews(state, floor),
+    reductionRegions: reductionRegionViews(state, floor),
     area: floorArea(state, floor),
   }
 }

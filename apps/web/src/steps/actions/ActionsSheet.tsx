@@ -6,6 +6,7 @@ import {
   type Layout,
   type Patch,
   type Rec,
+  type ReductionRegion,
   type Barrier,
   type Stair,
   type TypedLoad,
@@ -24,6 +25,7 @@ import { KeyLines } from './KeyLines'
 import { KeySums } from './KeySums'
 import { FloorLines, WallsOfLayout } from './LayoutLines'
 import { PatchLines } from './PatchLines'
+import { ReductionRegionLines } from './ReductionRegionLines'
 import { SelfWeightLine } from './SelfWeightLine'
 import { StairLines } from './StairLines'
 import { LoadTable } from './LoadTable'
@@ -40,7 +42,7 @@ export function ActionsSheet() {
   const caseId = useCaseId()
   const layout = useRecord(level?.layoutId)
   const picked = usePicked()
-  const { patches, runs, typed, stairs, barriers } = useMemo(() => byKind(picked), [picked])
+  const { patches, runs, typed, stairs, barriers, regions } = useMemo(() => byKind(picked), [picked])
   if (windDirectionOf(caseId)) return <WindSheet caseId={caseId} />
   if (isLateral(caseId)) return <StoreyForcesSheet caseId={caseId} />
   if (!level || layout?.kind !== 'layout')
@@ -49,7 +51,7 @@ export function ActionsSheet() {
         <Note>No level carries a layout yet, so nothing can be loaded. Begin in Building.</Note>
       </Sheet>
     )
-  const loaded = [...patches, ...runs, ...typed, ...stairs, ...barriers]
+  const loaded = [...patches, ...runs, ...typed, ...stairs, ...barriers, ...regions]
   const levels = (overview?.levels ?? []).filter(({ layoutId }) => layoutId === layout.id).map(({ name }) => name)
   return (
     <Sheet
@@ -60,6 +62,7 @@ export function ActionsSheet() {
       <TypedLoadLines loads={typed} />
       <StairLines stairs={stairs} />
       <BarrierLines barriers={barriers} />
+      <ReductionRegionLines regions={regions} />
       <PickedRuns runs={runs} levelId={level.id} />
       {loaded.length > 0 && (
         <Later after={5}>
@@ -90,6 +93,7 @@ const byKind = (picked: readonly Rec[]) => ({
   typed: picked.filter((record) => isTypedLoad(record)),
   stairs: picked.filter((record) => record.kind === 'stair'),
   barriers: picked.filter((record) => record.kind === 'barrier'),
+  regions: picked.filter((record) => record.kind === 'reductionRegion'),
 })
 
 const words = {
@@ -100,10 +104,11 @@ const words = {
   areaLoad: ['Area load', 'area loads'],
   stair: ['Flight', 'flights of stairs'],
   barrier: ['Barrier', 'barriers'],
+  reductionRegion: ['Reduction region', 'reduction regions'],
 } as const
 
 /** One by its label, several of a kind by their number, else how many are picked. */
-function pickedTitle(loaded: readonly (Patch | WallRun | TypedLoad | Stair | Barrier)[]): string {
+function pickedTitle(loaded: readonly (Patch | WallRun | TypedLoad | Stair | Barrier | ReductionRegion)[]): string {
   const [first, second] = loaded
   if (!first) return ''
   if (!second) return `${words[first.kind][0]} ${first.label}`

@@ -1,6 +1,7 @@
 import { columnChain, expandedAt, placeOf } from '../../derivation/floorQueries'
 import type { ProjectState } from '../../derivation/project'
 import { factorOfBeam, reductionsAt } from '../../derivation/reductions'
+import { slabReductions } from '../../derivation/slabReductions'
 import type { Traced } from '../../trace/traced'
 import { splitCase } from './sums'
 
@@ -17,4 +18,11 @@ export function reductionFactor(state: ProjectState, rest: string): Traced | nul
   })
   const found = reductionsAt(state, chain, index, caseId)
   return found && (way === 'area' ? found.byArea : way === 'storeys' ? found.byStoreys : null)
+}
+
+/** `slabReduction:REGION@LEVEL:CASE`: the factor for slabs of a region. */
+export function slabReductionFactor(state: ProjectState, rest: string): Traced | null {
+  const [expandedId, caseId] = splitCase(rest)
+  const found = slabReductions(state, caseId).find(({ region, floor }) => expandedAt(floor, region.id) === expandedId)
+  return found?.factor ?? null
 }

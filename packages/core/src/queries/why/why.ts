@@ -10,7 +10,7 @@ import type { ProjectState } from '../../derivation/project'
 import { splitExpanded } from '../../document/labels'
 import { onPlan, stairEnd, weightOfMember } from './ownWeights'
 import { massOfLevel } from '../massViews'
-import { reductionFactor } from './reductionFactor'
+import { reductionFactor, slabReductionFactor } from './reductionFactor'
 import { peakVelocityPressure } from '../../standards/en/peakVelocityPressure'
 import { parameter } from '../../standards/layer'
 import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
@@ -80,6 +80,7 @@ const answers: Readonly<Record<string, Answer>> = {
   columnArea,
   adds: levelAdds,
   reduction: reductionFactor,
+  slabReduction: slabReductionFactor,
   applied: levelsSum,
   level: levelSum,
   onMembers: membersSum,

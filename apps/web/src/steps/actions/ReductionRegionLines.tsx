@@ -1,0 +1,125 @@
+import { memo } from 'react'
+import type { ReductionRegion } from '@hedrion/core'
+import { useAnswer, useRecords } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { useCaseId } from '../../drawing/useCaseInView'
+import { NameField } from '../../sheet/NameField'
+import { Several } from '../../sheet/Several'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { severalWord, shared, wordOf } from '../../sheet/several'
+import { Symbol } from '../../sheet/Symbol'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Value } from '../../sheet/Value'
+import { Choice } from '../../ui/Choice'
+import { QuantityField } from '../../ui/QuantityField'
+
+const slabWays = [
+  ['byArea', 'for the floor of the region'],
+  ['typed', 'by a factor'],
+  ['whole', 'not at all'],
+] as const
+
+const beamWays = [
+  ['usual', 'for what each supports'],
+  ['typed', 'by a factor'],
+  ['whole', 'not at all'],
+] as const
+
+interface ReductionRegionLinesProps {
+  readonly regions: readonly ReductionRegion[]
+}
+
+/** How slabs and beams of the picked regions are spared imposed load, and what that makes of the case in view. */
+export const ReductionRegionLines = memo(function ReductionRegionLines({ regions }: ReductionRegionLinesProps) {
+  const [first] = regions
+  if (!first) return null
+  const alone = regions.length === 1
+  return (
+    <Section title={alone ? 'Reduction region' : `${regions.length} reduction regions`}>
+      {alone && (
+        <Line reference="label">
+          <NameField label="Label of the region" record={first} />
+        </Line>
+      )}
+      <Ways regions={regions} />
+      {alone && <InThisCase region={first} />}
+      <SlabNote />
+    </Section>
+  )
+})
+
+function Ways({ regions }: ReductionRegionLinesProps) {
+  const fieldOf = useFieldOf()
+  const edit = useEdit()
+  const note = useNote()
+  const set = (what: string, fields: (region: ReductionRegion) => Partial<ReductionRegion>) =>
+    edit.setEach(regions, `${note.subject(regions)}: ${what}`, fields)
+  return (
+    <>
+      <Line reference="slabs">
+        reduced{' '}
+        <Choice
+          label="Slabs"
+          value={shared(regions.map(({ slabs }) => slabs))}
+          placeholder={severalWord}
+          options={slabWays}
+          onChange={(slabs) =>
+            set(`slabs ${wordOf(slabWays, slabs)}`, ({ slabFactor }) => ({ slabs, slabFactor: slabFactor ?? 1 }))
+          }
+        />{' '}
+        {regions.every(({ slabs }) => slabs === 'typed') && (
+          <QuantityField {...fieldOf(regions, 'slabFactor', 'factor for slabs', 'factor', { min: 0, max: 1 })} />
+        )}
+        <Several records={regions} textOf={({ slabs }) => wordOf(slabWays, slabs)} />
+      </Line>
+      <Line reference="beams">
+        reduced{' '}
+        <Choice
+          label="Beams"
+          value={shared(regions.map(({ beams }) => beams))}
+          placeholder={severalWord}
+          options={beamWays}
+          onChange={(beams) =>
+            set(`beams ${wordOf(beamWays, beams)}`, ({ beamFactor }) => ({ beams, beamFactor: beamFactor ?? 1 }))
+          }
+        />{' '}
+        {regions.every(({ beams }) => beams === 'typed') && (
+          <QuantityField {...fieldOf(regions, 'beamFactor', 'factor for beams', 'factor', { min: 0, max: 1 })} />
+        )}
+        <Several records={regions} textOf={({ beams }) => wordOf(beamWays, beams)} />
+      </Line>
+    </>
+  )
+}
+
+/** Level by level: floor of the category, factor, and what is left for the design of the slab. */
+function InThisCase({ region }: { readonly region: ReductionRegion }) {
+  const caseId = useCaseId()
+  const rows = useAnswer({ kind: 'slabReductions', caseId }) ?? []
+  const own = rows.filter(({ expandedId }) => expandedId.startsWith(`${region.id}@`))
+  if (own.length === 0) return <Note>In the case in view nothing of its slabs is reduced.</Note>
+  return own.map(({ expandedId, levelName, area, factor, whole, reduced }) => (
+    <Line
+      key={expandedId}
+      reference={`level ${levelName}`}
+      result={<Value value={reduced / area} quantity="pressure" />}
+    >
+      <Symbol name="alpha" /> ={' '}
+      <Value value={factor} quantity="factor" address={`slabReduction:${expandedId}:${caseId}`} strong={false} />, times{' '}
+      <Value value={whole / area} quantity="pressure" strong={false} /> on{' '}
+      <Value value={area} quantity="area" strong={false} />
+    </Line>
+  ))
+}
+
+/** What the reduced load of slabs is for, and the limit that a drawn region does not know. */
+function SlabNote() {
+  const [basis] = useRecords('basis')
+  return (
+    <Note>
+      Slabs hand their load on whole: what is reduced is for the design of the slab itself. Beams whose middle lies in
+      the region follow it; of several regions the smallest holds.
+      {basis?.family === 'ASCE' && ' Draw it no wider across a one-way slab than 1.5 times its span (4.7.6).'}
+    </Note>
+  )
+}

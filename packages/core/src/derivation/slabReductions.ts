@@ -1,0 +1,75 @@
+import { isRoofCase, reducibleGroupOf } from '../actions/cases'
+import { reductionsOf } from '../actions/reduction'
+import type { ReductionRegion } from '../document/recordKinds'
+import { intersection, regionOf } from '../geometry/clip'
+import { regionArea } from '../geometry/polygon'
+import { given, type Traced } from '../trace/traced'
+import { readReducible } from './cells'
+import type { FloorState } from './floorStates'
+import type { ProjectState } from './project'
+import { reductionRegionsOn } from './reductionRegions'
+import { flattestRise, least, ownTable, transferredIn } from './reductions'
+
+/** What slabs are spared of an imposed case in one region of a level. */
+export interface SlabReduction {
+  readonly region: ReductionRegion
+  readonly floor: FloorState
+  /** Floor of the category in it, net of openings, m². */
+  readonly area: number
+  /** Imposed load on that floor that may be reduced, N. */
+  readonly load: number
+  readonly factor: Traced<'factor'>
+}
+
+/** Slabs by the regions drawn on the plans, in an imposed case; those of others stay as they are. */
+export function slabReductions(state: ProjectState, caseId: string): readonly SlabReduction[] {
+  const group = reducibleGroupOf(caseId)
+  const read = readReducible(state, caseId, transferredIn(state))
+  if (group === null || !read) return []
+  return state.floors.flatMap((floor) =>
+    reductionRegionsOn(state.document, floor.floor.layoutId).flatMap((region): readonly SlabReduction[] => {
+      const { area, load } = reducibleIn(floor, region, read)
+      const factor = area > least ? slabFactor(state, region, caseId, group, area) : null
+      return factor ? [{ region, floor, area, load, factor }] : []
+    }),
+  )
+}
+
+/** Floor whose load may be reduced within a region, and that load; openings left out, what lies on top counts as load alone. */
+function reducibleIn(
+  { operator, intensities }: FloorState,
+  { outline }: ReductionRegion,
+  read: NonNullable<ReturnType<typeof readReducible>>,
+): { readonly area: number; readonly load: number } {
+  const clip = regionOf(outline)
+  let [area, load] = [0, 0]
+  operator.plan.sources.forEach((source, row) => {
+    if (source.kind !== 'region') return
+    const [perArea, pressure] = [read.area(intensities, row), read.load(intensities, row)]
+    if (perArea === 0 && pressure === 0) return
+    const within = regionArea(intersection(source.region.region, clip))
+    area += perArea * within
+    load += pressure * within
+  })
+  return { area, load }
+}
+
+function slabFactor(
+  state: ProjectState,
+  { label, slabs, slabFactor: typed }: ReductionRegion,
+  caseId: string,
+  group: string,
+  value: number,
+): Traced<'factor'> | null {
+  if (slabs === 'whole') return null
+  if (slabs === 'typed') return given('alpha', 'factor', typed ?? 1, `as typed for slabs of region ${label}`)
+  const area = given('A', 'area', value, `floor of the category in region ${label}`)
+  const onRoof = isRoofCase(caseId)
+  const slab = {
+    onRoof,
+    // ASCE 7 table 4.7-1: members not preceding, two-way slabs among them
+    K_LL: given('K_LL', 'factor', 1, 'ASCE 7 table 4.7-1: slab'),
+    rise: given('F', 'factor', onRoof ? flattestRise(state, caseId) : 0, 'rise of the flattest roof, inches to a foot'),
+  }
+  return reductionsOf({ by: 'beam', group, area, storeys: 1, ...slab }, state.standard, ownTable(state))?.byArea ?? null
+}
