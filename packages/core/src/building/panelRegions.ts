@@ -1,7 +1,7 @@
 import type { OpeningShape, PanelShape, PatchShape, SlopeShape } from '../document/shapes'
 import { difference, intersection, isEmpty, regionOf } from '../geometry/clip'
 import { boxesTouch, boxOf, type Region } from '../geometry/polygon'
-import { areaStretch } from './slopes'
+import { areaStretch, planeOf, type RoofPlane } from './slopes'
 
 /** Part of a panel that carries one load key and lies in one plane. `base` parts cover the panel once; others lie on top of them. */
 export interface LoadRegion {
@@ -20,6 +20,8 @@ export interface PanelPlan {
   /** The outline less its openings. */
   readonly net: Region
   readonly regions: readonly LoadRegion[]
+  /** The plane that all of it lies in; null on the level, and over several planes. */
+  readonly plane: RoofPlane | null
 }
 
 /**
@@ -48,8 +50,14 @@ export function planPanel(
     const below = replaces ? regions.map((entry) => ({ ...entry, region: difference(entry.region, drawn) })) : regions
     regions = [...below.filter(({ region }) => !isEmpty(region)), { patchId: patch.id, region: inside, base: replaces }]
   }
-  const lying = regions.flatMap((region) => bySlope(region, slopes))
-  return { panel, outline, net, regions: lying.filter(({ region }) => !isEmpty(region)) }
+  const lying = regions.flatMap((region) => bySlope(region, slopes)).filter(({ region }) => !isEmpty(region))
+  return { panel, outline, net, regions: lying, plane: planeUnder(lying, slopes) }
+}
+
+function planeUnder(regions: readonly LoadRegion[], slopes: readonly SlopeShape[]): RoofPlane | null {
+  const [first, ...others] = new Set(regions.map(({ slopeId }) => slopeId))
+  const slope = others.length === 0 ? slopes.find(({ id }) => id === first) : undefined
+  return slope ? planeOf(slope) : null
 }
 
 type Level = Pick<LoadRegion, 'patchId' | 'region' | 'base'>

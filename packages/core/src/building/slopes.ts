@@ -32,6 +32,14 @@ export function heightAt(slopes: readonly SlopeShape[], at: Point): number {
 /** True area of a slope per area in plan. */
 export const areaStretch = ({ pitch }: SlopeShape): number => 1 / Math.cos(pitch)
 
+/** How a plane lies: the way uphill, from global X, and true length uphill per length in plan. */
+export interface RoofPlane {
+  readonly uphill: number
+  readonly stretch: number
+}
+
+export const planeOf = (slope: SlopeShape): RoofPlane => ({ uphill: slope.uphill, stretch: areaStretch(slope) })
+
 /** Part of a line in plan that lies in one slope, or in none; `stretch` is true length per length in plan. */
 export interface Stretch {
   readonly s0: number

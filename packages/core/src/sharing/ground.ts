@@ -1,5 +1,6 @@
 import type { Column } from '../building/frame'
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
+import type { RoofPlane } from '../building/slopes'
 import type { Point } from '../geometry/point'
 import { regionArea, regionMoments, type Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
@@ -9,6 +10,7 @@ import { cornerSupports, shareToCorners } from './corners'
 import { dividingOfSites, dividingOfStrips, type Path } from './dividing'
 import type { Overhang } from './lever'
 import { shareArea, shareLine, sharePoint, stripGround } from './oneWay'
+import { inPlane } from './inPlane'
 import { runsAlong, type Carrier, type Limits } from './rails'
 import type { Share } from './share'
 import { sitesAround, sitesWithin, type Site } from './sites'
@@ -24,6 +26,8 @@ export interface Ground {
   readonly outline: Region
   /** The outline as drawn. */
   readonly border: Region
+  /** The plane of a roof that it lies in; null on the level. */
+  readonly plane: RoofPlane | null
   readonly spanAngle: number
   readonly overhang: Overhang
   /** What may carry it; what takes no load of it is not among them. */
@@ -53,6 +57,7 @@ export function groundOf(plan: PanelPlan, { carriers, columns, limits, plateOf }
     rule: panel.sharing,
     outline: stripOutline(plan),
     border: plan.outline,
+    plane: plan.plane,
     spanAngle: panel.spanAngle,
     overhang: panel.overhang,
     carriers: sparedAngle === null && spared.size === 0 ? carriers : carriers.filter(takes),
@@ -118,4 +123,13 @@ const toNearest = (sites: readonly Site[], carriers: readonly Carrier[]): Sharer
   dividing: (region) => dividingOfSites(sites, region),
 })
 
-export const sharerOf = (ground: Ground): Sharer => rules[ground.rule](ground)
+/**
+ * Rules that measure what is nearest, or how long: these differ in the plane of a roof and in plan. By lever and to corners they do not;
+ * by stiffness a panel is worked in plan.
+ */
+const measuring: ReadonlySet<SharingRule> = new Set(['twoWay', 'surrounding', 'even'])
+
+export const sharerOf = (ground: Ground): Sharer => {
+  const rule = rules[ground.rule]
+  return ground.plane && measuring.has(ground.rule) ? inPlane(ground, ground.plane, rule) : rule(ground)
+}
