@@ -25,6 +25,8 @@ interface PlanPaneProps {
   /** What a step draws on top of the plan of a level. */
   readonly more?: (scene: Scene, floor: FloorView) => Scene
   readonly outlined?: readonly string[]
+  /** Panels and members that stand out in space. */
+  readonly litInSpace?: readonly string[]
   readonly drawing?: Pick<DrawingProps, 'overlay' | 'onPlace' | 'onHover' | 'onGrab'>
   readonly onKey?: (event: KeyboardEvent) => boolean
   /** Under the picture: a legend, or the line in which places are typed. */
@@ -43,7 +45,7 @@ export function PlanPane(props: PlanPaneProps) {
   return (
     <Body>
       <Suspense fallback={<OneMoment>One moment …</OneMoment>}>
-        <SpacePane area={area} member={member} />
+        <SpacePane area={area} member={member} lit={props.litInSpace} />
       </Suspense>
     </Body>
   )

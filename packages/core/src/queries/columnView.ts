@@ -44,7 +44,7 @@ export interface ColumnView {
   /** What enters the picked length. */
   readonly enters: readonly PathRow[]
   readonly base: number
-  /** Beams and panels of the picked level that feed it. */
+  /** Beams and panels that feed the picked length, on all levels. */
   readonly feeding: Feeding
   /** What the lowest length stands on (the base is a reaction), or what the highest of a hanger hangs from. */
   readonly standsOn: 'base' | 'beam' | 'slab' | 'nothing'
@@ -77,7 +77,7 @@ export function columnView(state: ProjectState, expandedId: string, caseId: stri
     ),
     enters: columnRows(state, place, caseId),
     base: rows.at(-1)?.foot ?? 0,
-    feeding: feedingOf(place, 'column', caseId),
+    feeding: feedingOf(state, place, 'column', caseId),
     standsOn: footing(state, chain.at(-1)),
     hangs: isHangerAt(place),
     raking: rakingAt(state, place, caseId),

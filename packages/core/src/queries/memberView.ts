@@ -83,7 +83,7 @@ export function memberView(state: ProjectState, expandedId: string, caseId: stri
     lands: landingRows(state, place, caseId),
     total,
     reduction: reductionOfBeam(state, place, caseId, total),
-    feeding: feedingOf(place, 'beam', caseId),
+    feeding: feedingOf(state, place, 'beam', caseId),
     residual: total - supports.reduce((sum, { reaction }) => sum + reaction, 0),
   }
   return { ...view, ...momentsOf(beam, view) }

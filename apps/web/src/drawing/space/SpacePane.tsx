@@ -27,10 +27,14 @@ import { SpaceScene } from './SpaceScene'
 interface SpacePaneProps {
   readonly area: boolean
   readonly member: boolean
+  /** Panels and members that stand out, beside what is picked. */
+  readonly lit?: readonly string[] | undefined
 }
 
+const nothing: readonly string[] = []
+
 /** The whole building in space, for the case in view; it shares what is picked with plan and elevation. */
-export function SpacePane({ area, member }: SpacePaneProps) {
+export function SpacePane({ area, member, lit = nothing }: SpacePaneProps) {
   const [look, change] = useLook()
   const format = useFormat()
   const overview = useAnswer({ kind: 'overview' })
@@ -46,8 +50,8 @@ export function SpacePane({ area, member }: SpacePaneProps) {
     scene?.show(view, { palette, mark: markOf(caseId), area, member, levels: named, font: type.sans })
   }, [scene, view, levels, palette, caseId, area, member])
   useEffect(() => {
-    if (typeof scene !== 'string') scene?.pick(look.picked)
-  }, [scene, view, palette, look.picked])
+    if (typeof scene !== 'string') scene?.pick(look.picked, lit)
+  }, [scene, view, palette, look.picked, lit])
   const targets = useMemo(() => targetsOf(view), [view])
   const largest = view && member ? largestOf(view.loads) : { line: 0, point: 0 }
   const handlers = useHandlers(typeof scene === 'string' ? null : scene, frame, targets)

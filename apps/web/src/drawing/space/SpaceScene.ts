@@ -117,9 +117,10 @@ export class SpaceScene {
     this.draw()
   }
 
-  /** Stands out, also from behind other members. */
-  pick(ids: readonly string[]): void {
+  /** What is picked stands out, also from behind other members; what feeds it is lit. */
+  pick(ids: readonly string[], lit: readonly string[] = []): void {
     clear(this.#picks)
+    this.#light(new Set(lit))
     const wanted = new Set(ids)
     const { members = [], faces = [], surfaces = [] } = this.#view ?? {}
     const bars = this.#bars.filter(({ member }) => wanted.has(members[member]?.expandedId ?? ''))
@@ -133,6 +134,20 @@ export class SpaceScene {
     if (both.length > 0) this.#picks.add(segments(Float32Array.from(both), material, 5))
     if (bars.length > 0) this.#picks.add(solidsOf(bars, new MeshBasicMaterial({ color: colour })))
     this.draw()
+  }
+
+  #light(lit: ReadonlySet<string>): void {
+    if (lit.size === 0 || !this.#view || !this.#look) return
+    const { members, faces } = this.#view
+    const color = this.#look.palette.accent
+    const { positions } = trianglesOf(faces.filter(({ expandedId }) => lit.has(expandedId)))
+    const film = new MeshBasicMaterial({ color, side: DoubleSide, transparent: true, opacity: 0.3, depthWrite: false })
+    const lights = new Mesh(geometryOf(positions), film)
+    // over the floors, which are seen through as well
+    lights.renderOrder = 2
+    if (positions.length > 0) this.#picks.add(lights)
+    const bars = this.#bars.filter(({ member }) => lit.has(members[member]?.expandedId ?? ''))
+    if (bars.length > 0) this.#picks.add(segments(linesOf(bars), new LineBasicMaterial({ color, depthTest: false }), 4))
   }
 
   resize(width: number, height: number): void {

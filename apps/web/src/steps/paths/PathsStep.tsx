@@ -16,7 +16,7 @@ import { useStrip } from './useStrip'
 /** Load paths: what lands on members, where it goes, and what a column gathers. */
 export function PathsStep() {
   const [look, change] = useLook()
-  const { more, lit } = useCatchment()
+  const { more, lit, litInSpace } = useCatchment()
   const { strip, levelId } = useStrip()
   const { level } = useLevel()
   const caseId = useCaseId()
@@ -49,6 +49,7 @@ export function PathsStep() {
           }}
           divided={look.dividing}
           parted={look.shown === 'split'}
+          litInSpace={litInSpace}
           more={added}
         />
       }

@@ -8,13 +8,15 @@ import { useLook } from '../../state/look'
 interface Catchment {
   /** Panels that feed what is picked. */
   readonly lit: ReadonlySet<string>
+  /** The same with the beams that feed it. */
+  readonly litInSpace: readonly string[]
   /** Draws the beams that feed it, and its name. */
   readonly more: (scene: Scene, floor: FloorView) => Scene
 }
 
 const nothing = { beams: [], panels: [] } as const
 
-/** Lights what feeds the picked member on the level in view: panels, and beams that rest on it or on each other. */
+/** Lights what feeds the picked member, on whichever level is in view and in space: panels, and beams that rest on it or on each other. */
 export function useCatchment(): Catchment {
   const [look] = useLook()
   const caseId = useCaseId()
@@ -31,7 +33,8 @@ export function useCatchment(): Catchment {
     },
     [feeding, picked],
   )
-  return { lit, more }
+  const litInSpace = useMemo(() => [...feeding.panels, ...feeding.beams], [feeding])
+  return { lit, litInSpace, more }
 }
 
 const lightBeam = ({ path }: BeamView): Shape => ({
