@@ -210,6 +210,7 @@ function reactionLabels({ reactions }: ElevationView, base: number, { format }: 
     at: [u, base],
     dy: 28,
     bold: true,
+    downwards: true,
     priority: 70 + (count > 1 ? 1 : 0),
   }))
 }

@@ -33,13 +33,16 @@ export function placeLabels(
   for (const label of [...labels].sort((p, q) => q.priority - p.priority)) {
     const width = measure(label.text, label.bold)
     const [x, y] = toScreen(view, label.at)
-    const tries = [
-      [0, 0],
+    const beside = [
       [0, -height],
       [0, height],
       [width * 0.6, 0],
       [-width * 0.6, 0],
-    ].map(([dx = 0, dy = 0]) => [x + (label.dx ?? 0) + dx, y + (label.dy ?? 0) + dy] as const)
+    ]
+    const below = [1, 2, 3].map((lines) => [0, lines * height])
+    const tries = [[0, 0], ...(label.downwards ? below : beside)].map(
+      ([dx = 0, dy = 0]) => [x + (label.dx ?? 0) + dx, y + (label.dy ?? 0) + dy] as const,
+    )
     const free = (label.stays ? tries.slice(0, 1) : tries).find(([tx, ty]) =>
       isFree(extentOf(label, tx, ty, width, height), taken, view),
     )

@@ -89,6 +89,8 @@ export interface Label {
   readonly must?: boolean
   /** It would mean something else beside its place: there, or left out. */
   readonly stays?: boolean
+  /** Without room it goes further down, and nowhere else: what is over it is drawn there for a reason. */
+  readonly downwards?: boolean
 }
 
 /** Something that can be picked, with the shape that a click must meet. */

@@ -178,6 +178,13 @@ describe('labels do not lie on each other', () => {
     ])
   })
 
+  test('one that goes downwards never lies over what is above its place', () => {
+    const row = Array.from({ length: 6 }, (_, i) => label(`96.0 kN ${i}`, [200 + 4 * i, 150], { downwards: true }))
+    const placed = place(row)
+    // four lines of a column of labels, and no more
+    expect(placed.map(({ y }) => y)).toEqual([150, 165, 180, 195])
+  })
+
   test('one that finds no room is left out, unless it must be there', () => {
     const crowd = Array.from({ length: 12 }, (_, i) => label(`label ${i}`, [200, 150]))
     expect(place(crowd).length).toBeLessThan(12)
