@@ -2,6 +2,7 @@ import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
 import { sectionAt } from '../document/labels'
 import { isUpright } from '../document/roles'
+import { drawnOf } from '../editing/shaped'
 import { lengthAlong } from '../geometry/course'
 import { onLine } from '../geometry/tolerance'
 import type { Concern } from '../outcome/outcome'
@@ -37,22 +38,7 @@ export function patchesOnNothing({ document, floors }: ProjectState): readonly C
 /** Layouts that hold something and stand on no level: nothing of them counts. */
 export function layoutsOnNoLevel({ document, levels }: ProjectState): readonly Concern[] {
   const standing = new Set(levels.map(({ layoutId }) => layoutId))
-  const holding = new Set(
-    (
-      [
-        'member',
-        'panel',
-        'wallRun',
-        'lineLoad',
-        'pointLoad',
-        'areaLoad',
-        'reductionRegion',
-        'stair',
-        'barrier',
-        'stiffElement',
-      ] as const
-    ).flatMap((kind) => recordsOf(document, kind).map(({ layout }) => layout)),
-  )
+  const holding = new Set<string>(drawnOf(document).map(({ layout }) => layout))
   return recordsOf(document, 'layout').flatMap(({ id, name }): Concern[] =>
     holding.has(id) && !standing.has(id)
       ? [{ code: 'layout.on-no-level', severity: 'caution', about: [id], data: { name } }]

@@ -5,7 +5,7 @@ import { labelOf, panelOf } from '../document/labels'
 import type { Concern } from '../outcome/outcome'
 import { converged } from '../plate/plate'
 import type { RegionSource } from '../rundown/sources'
-import type { SharingRule } from '../sharing/ground'
+import type { SharingRule } from '../sharing/sharer'
 
 interface Shared {
   readonly floor: FloorState

@@ -1,7 +1,6 @@
 import { actionOfCase, reducibleGroupOf } from '../actions/cases'
 import { once } from '../document/once'
 import type { Basis } from '../document/recordKinds'
-import type { ProjectState } from './project'
 
 interface Reducible {
   readonly area: number
@@ -46,21 +45,26 @@ export const columnsOf = once((caseIds: readonly string[]): Columns => {
   }
 })
 
+/** What says which columns there are. */
+interface Cases {
+  readonly caseIds: readonly string[]
+}
+
 /** Reads one column of blocks; an unknown case reads 0. */
 export type ColumnReader = (block: Float64Array, row: number) => number
 
 const readerOf = (columns: number, column: number): ColumnReader =>
   column < 0 ? () => 0 : (block, row) => block[row * columns + column] ?? 0
 
-export const readCase = ({ caseIds }: Pick<ProjectState, 'caseIds'>, caseId: string): ColumnReader =>
+export const readCase = ({ caseIds }: Cases, caseId: string): ColumnReader =>
   readerOf(columnsOf(caseIds).count, caseIds.indexOf(caseId))
 
 /** The floor area that stands behind a row. */
-export const readArea = ({ caseIds }: Pick<ProjectState, 'caseIds'>): ColumnReader =>
+export const readArea = ({ caseIds }: Cases): ColumnReader =>
   readerOf(columnsOf(caseIds).count, columnsOf(caseIds).area)
 
 /** The floor area of each category, by its case of imposed load. */
-export function readUses({ caseIds }: Pick<ProjectState, 'caseIds'>): readonly (readonly [string, ColumnReader])[] {
+export function readUses({ caseIds }: Cases): readonly (readonly [string, ColumnReader])[] {
   const { count, uses } = columnsOf(caseIds)
   return [...uses].map(([caseId, column]) => [caseId, readerOf(count, column)])
 }
@@ -70,7 +74,7 @@ export function readUses({ caseIds }: Pick<ProjectState, 'caseIds'>): readonly (
  * @param transferred - whether what columns that stand on beams bring counts
  */
 export function readReducible(
-  { caseIds }: Pick<ProjectState, 'caseIds'>,
+  { caseIds }: Cases,
   caseId: string,
   transferred: Basis['transferred'],
 ): { readonly area: ColumnReader; readonly load: ColumnReader } | null {
@@ -80,7 +84,7 @@ export function readReducible(
 }
 
 /** All cases of one row, without the area. */
-export function caseRow({ caseIds }: Pick<ProjectState, 'caseIds'>, block: Float64Array, row: number): Float64Array {
+export function caseRow({ caseIds }: Cases, block: Float64Array, row: number): Float64Array {
   const start = row * columnsOf(caseIds).count
   return block.subarray(start, start + caseIds.length)
 }

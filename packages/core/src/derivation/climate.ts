@@ -1,9 +1,8 @@
-import type { ProjectState } from './project'
 import { windLoads, type WindBody, type WindLoads } from '../actions/wind/windLoads'
 import type { WindLevel } from '../actions/wind/wallStrips'
 import type { Floor } from '../building/floors'
 import { recordsOf, type Document } from '../document/document'
-import type { BuildingPart } from '../document/recordKinds'
+import type { Basis, BuildingPart, Level } from '../document/recordKinds'
 import { boxesTouch, boxOf, centroid, type Box } from '../geometry/polygon'
 import { onLine } from '../geometry/tolerance'
 import type { LayoutOperator } from '../rundown/operator'
@@ -87,8 +86,15 @@ export function deriveWind(
   return memo.get(windStage, body, exposed, basicWindVelocity, terrain, standard, part?.structuralFactor ?? 1)
 }
 
+/** What stands in the wind, as far as its height goes. */
+interface Standing {
+  readonly basis: Basis | undefined
+  readonly floors: readonly { readonly level: Level }[]
+  readonly part: BuildingPart | undefined
+}
+
 /** Height of the top of the building with its parapet over the ground, m; 10 m while nothing stands. */
-export function topInWind({ basis, floors, part }: Pick<ProjectState, 'basis' | 'floors' | 'part'>): number {
+export function topInWind({ basis, floors, part }: Standing): number {
   const top = floors.at(-1)?.level.elevation
   const roof = top === undefined ? 10 : top - (basis?.ground ?? 0)
   return Math.max(0.1, roof + (part?.parapet ?? 0))

@@ -1,9 +1,8 @@
 import type { Edit } from '../document/changes'
-import type { Panel } from '../document/recordKinds'
-import type { Drawn } from './shaped'
+import type { Panel, Rec } from '../document/recordKinds'
 
 /** Panels without members that go: each that stays and spared one of them. */
-export function withoutSpared(records: readonly Drawn[], going: ReadonlySet<string>): readonly Edit[] {
+export function withoutSpared(records: readonly Rec[], going: ReadonlySet<string>): readonly Edit[] {
   return records.flatMap((before): readonly Edit[] => {
     if (before.kind !== 'panel' || going.has(before.id)) return []
     const sparedMembers = before.sparedMembers.filter((id) => !going.has(id))
@@ -13,10 +12,10 @@ export function withoutSpared(records: readonly Drawn[], going: ReadonlySet<stri
 }
 
 /** A copied panel spares the copies of members that were copied with it, and no others. */
-export function withCopiesSpared<D extends Drawn>(
-  copy: D,
+export function withCopiesSpared<R extends Rec>(
+  copy: R,
   copyOf: (id: string) => Panel['sparedMembers'][number] | undefined,
-): D {
+): R {
   if (copy.kind !== 'panel' || copy.sparedMembers.length === 0) return copy
   return { ...copy, sparedMembers: copy.sparedMembers.flatMap((id) => copyOf(id) ?? []) }
 }

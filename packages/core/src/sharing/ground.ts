@@ -1,42 +1,17 @@
 import type { Column } from '../building/frame'
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
-import type { RoofPlane } from '../building/slopes'
-import type { Point } from '../geometry/point'
-import { regionArea, regionMoments, type Region } from '../geometry/polygon'
+import { regionArea, regionMoments } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import type { Plate } from '../plate/plate'
 import { shareAreaByStiffness, shareLineByStiffness, sharePointByStiffness } from './byStiffness'
 import { cornerSupports, shareToCorners } from './corners'
-import { dividingOfSites, dividingOfStrips, type Path } from './dividing'
-import type { Overhang } from './lever'
+import { dividingOfSites, dividingOfStrips } from './dividing'
 import { shareArea, shareLine, sharePoint, stripGround } from './oneWay'
 import { inPlane } from './inPlane'
 import { runsAlong, type Carrier, type Limits } from './rails'
-import type { Share } from './share'
+import type { Ground, Sharer, SharingRule } from './sharer'
 import { sitesAround, sitesWithin, type Site } from './sites'
 import { shareAreaEvenly, shareAreaToNearest, shareLineToNearest, sharePointToNearest } from './twoWay'
-
-/** How a panel hands its load to members (docs/methods/sharing.md). */
-export type SharingRule = PanelPlan['panel']['sharing']
-
-/** A panel as its rule sees it: what it is, and what can carry it. */
-export interface Ground {
-  readonly rule: SharingRule
-  /** What strips run through: the outline, or the outline less openings where these interrupt the span. */
-  readonly outline: Region
-  /** The outline as drawn. */
-  readonly border: Region
-  /** The plane of a roof that it lies in; null on the level. */
-  readonly plane: RoofPlane | null
-  readonly spanAngle: number
-  readonly overhang: Overhang
-  /** What may carry it; what takes no load of it is not among them. */
-  readonly carriers: readonly Carrier[]
-  readonly limits: Limits
-  readonly columns: readonly Column[]
-  /** The panel solved as a plate; asked for where it is shared by stiffness. */
-  readonly plate: () => Plate | undefined
-}
 
 /** What load of panels can stand on. */
 export interface Standing {
@@ -65,15 +40,6 @@ export function groundOf(plan: PanelPlan, { carriers, columns, limits, plateOf }
     columns,
     plate: () => plateOf(plan),
   }
-}
-
-/** One rule over one panel: shares of one unit of pressure over a region of it, of a line and of a force inside it. */
-export interface Sharer {
-  readonly area: (region: Region) => Share
-  readonly line: (a: Point, b: Point) => Share
-  readonly point: (at: Point) => Share
-  /** Lines that part what goes to one support from what goes to another, within a region. */
-  readonly dividing: (region: Region) => readonly Path[]
 }
 
 const rules: Readonly<Record<SharingRule, (ground: Ground) => Sharer>> = {

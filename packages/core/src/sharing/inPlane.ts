@@ -2,7 +2,7 @@ import type { RoofPlane } from '../building/slopes'
 import type { Point } from '../geometry/point'
 import { regionArea, regionMoments, type Region } from '../geometry/polygon'
 import { along, distance } from '../geometry/segment'
-import type { Ground, Sharer } from './ground'
+import type { Ground, Sharer } from './sharer'
 import type { Carrier } from './rails'
 import type { Share } from './share'
 

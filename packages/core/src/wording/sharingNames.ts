@@ -1,4 +1,4 @@
-import type { SharingRule } from '../sharing/ground'
+import type { SharingRule } from '../sharing/sharer'
 
 /** How a panel hands its load on, as sheets, traces and the report call it. */
 export const sharingNames: Readonly<Record<SharingRule, string>> = {

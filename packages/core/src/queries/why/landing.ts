@@ -4,7 +4,7 @@ import type { ProjectState } from '../../derivation/project'
 import { formula } from '../../trace/formula'
 import { given, type Traced } from '../../trace/traced'
 import { rowSum } from '../../rundown/operator'
-import type { SharingRule } from '../../sharing/ground'
+import type { SharingRule } from '../../sharing/sharer'
 import { sourceAddress } from '../pathRows'
 import { splitCase } from './sums'
 
