@@ -1,3 +1,4 @@
+import { isHanger } from '../src/building/frame'
 import { columnsOf } from '../src/derivation/cells'
 import fc from 'fast-check'
 import { levelMasses } from '../src/derivation/masses'
@@ -30,6 +31,8 @@ const turned = (document: Document, angle: number, [dx, dy]: Point): Document =>
     }),
   )
 }
+
+const near = (value: number) => expect.closeTo(value, 6) as number
 
 describe('the mass of a level by hand', () => {
   test('6 by 4 m of offices: 2.0 kN/m² of build-up and 0.3 of 3.0 kN/m² (EN 1990 table A1.1, from memory), 1 kN/m² of mass only', () => {
@@ -110,6 +113,37 @@ describe('the mass of a level by hand', () => {
     expect(loads?.massShare.value).toBe(share)
   })
 
+  test('hand: a hanger counts half to its level and half to what it hangs from; what rakes half at each of its ends', () => {
+    const building = new Building()
+    building.level('Base', 0)
+    const [first, second] = [building.level('1', 4), building.level('2', 8)]
+    const [lower, upper] = [building.layout('lower', null, first), building.layout('upper', null, second)]
+    const stock = {
+      material: building.material({ unitWeight: 78_500 }).id,
+      section: building.sectionOf({ area: 1000 / 78_500 }).id,
+    }
+    building.column(lower, [0, 0])
+    building.beam(lower, [0, 0], [6, 0])
+    // 1 kN/m: 4 m upright, and 5 m that rake by 3 m
+    building.member(lower, 'hanger', [[6, 0]], stock)
+    building.member(
+      upper,
+      'column',
+      [
+        [6, 2],
+        [6, 5],
+      ],
+      stock,
+    )
+    for (const y of [-2, 2]) building.column(upper, [6, y])
+    building.beam(upper, [6, -2], [6, 2])
+    const masses = levelMasses(building.state())
+    expect(masses.map(({ levelName, parts, centre }) => [levelName, parts.columns, centre])).toEqual([
+      ['2', near(2000 + 2500), [near(6), near((2500 * 2) / 4500)]],
+      ['1', near(2000 + 2500), [near(6), near((2500 * 5) / 4500)]],
+    ])
+  })
+
   test('a typed part goes before the standard’s', () => {
     const building = new Building()
     building.key(null, { massShare: 0.8 })
@@ -134,7 +168,8 @@ describe('laws of the mass', () => {
         const bottom = state.floors.find(({ level }) => level.id === lowest)
         const own = state.caseIds.indexOf('permanent/self-weight')
         const columns = columnsOf(state.caseIds).count
-        const half = (bottom?.operator.plan.frame.columns ?? []).reduce((sum, _, row) => {
+        const half = (bottom?.operator.plan.frame.columns ?? []).reduce((sum, column, row) => {
+          if (isHanger(column)) return sum
           const at = (block: Float64Array | undefined) => block?.[row * columns + own] ?? 0
           return sum + (at(bottom?.rundown.feet) - at(bottom?.rundown.tops)) / 2
         }, 0)

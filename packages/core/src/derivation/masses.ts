@@ -1,3 +1,4 @@
+import { farEnd, isHanger } from '../building/frame'
 import { massShareOfUse } from '../actions/massShare'
 import { selfWeight } from '../actions/cases'
 import type { KeyLoads } from '../actions/keyLoads'
@@ -38,7 +39,7 @@ export const levelMasses = once((state: ProjectState): readonly LevelMass[] =>
 
 const partNames: readonly (readonly [part: keyof MassParts, label: string])[] = [
   ['permanent', 'permanent: slabs, build-ups, beams, walls, typed loads'],
-  ['columns', 'half of the columns below and above'],
+  ['columns', 'half of the columns and hangers below and above'],
   ['imposed', 'part of the imposed load'],
   ['partitions', 'partitions'],
   ['massOnly', 'what counts as mass only'],
@@ -70,8 +71,6 @@ function levelMass(state: ProjectState, floor: FloorState): LevelMass {
     }
   })
   addColumns(state, floor, tally)
-  const above = floorAbove(state, floor)
-  if (above) addColumns(state, above, tally)
   const weight = Object.values(tally.parts).reduce((sum, part) => sum + part, 0)
   return {
     levelId: floor.level.id,
@@ -124,13 +123,27 @@ function typedImposed(
   return [['imposed', massShareOfUse(load.use, 0, standard).value * valueAt(load, end)]]
 }
 
-/** Half of the columns whose top is at a floor. */
-function addColumns(state: ProjectState, { operator, rundown }: FloorState, tally: Tally): void {
-  const at = readCase(state, selfWeight)
-  operator.plan.frame.columns.forEach(({ at: [x, y] }, row) => {
-    const half = (at(rundown.feet, row) - at(rundown.tops, row)) / 2
-    tally.parts.columns += half
-    tally.x += half * x
-    tally.y += half * y
+/** Half of the columns and hangers of a floor, and of those of other floors whose other end is at it. */
+function addColumns(state: ProjectState, floor: FloorState, tally: Tally): void {
+  const read = readCase(state, selfWeight)
+  const add = ({ rundown }: FloorState, row: number, [x, y]: Point, part = 0.5): void => {
+    const weight = (read(rundown.feet, row) - read(rundown.tops, row)) * part
+    tally.parts.columns += weight
+    tally.x += weight * x
+    tally.y += weight * y
+  }
+  const loose = new Set(floor.hung.unsupported)
+  // a hanger that hangs from nothing has no other end
+  floor.operator.plan.frame.columns.forEach(({ at }, row) => add(floor, row, at, loose.has(row) ? 1 : 0.5))
+  const above = floorAbove(state, floor)
+  above?.operator.plan.frame.columns.forEach((column, row) => {
+    if (!isHanger(column)) add(above, row, farEnd(column))
+  })
+  const own = state.floors.findIndex(({ level }) => level.id === floor.level.id)
+  state.floors.slice(0, own).forEach((below, i) => {
+    for (const { row, up } of below.hung.landings) {
+      const hanger = below.operator.plan.frame.columns[row]
+      if (hanger && i + up === own) add(below, row, farEnd(hanger))
+    }
   })
 }
