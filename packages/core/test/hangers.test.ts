@@ -17,8 +17,11 @@ const imposed = 'imposed/B'
 const near = (value: number) => expect.closeTo(value, 6) as number
 
 /** So many levels of 3 m over the base, each with a layout of its own. */
-function storeys(count: number): { building: Building; layouts: readonly Layout[]; levels: readonly Level[] } {
-  const building = new Building()
+function storeys(
+  count: number,
+  more: ConstructorParameters<typeof Building>[0] = {},
+): { building: Building; layouts: readonly Layout[]; levels: readonly Level[] } {
+  const building = new Building(more)
   building.level('Base', 0)
   const levels = Array.from({ length: count }, (_, i) => building.level(String(i + 1), 3 * (i + 1)))
   const layouts = levels.map((level) => building.layout(`floor ${level.name}`, null, level))
@@ -257,5 +260,42 @@ describe('a floor that hangs', () => {
         readCase(none.state, imposed)(at(none.state.floors, 1).rundown.feet, row),
         6,
       )
+  })
+
+  test('hand: its imposed load is reduced for the floor that it holds, level by level from the lowest', () => {
+    const make = (more: ConstructorParameters<typeof Building>[0], use: string) => {
+      const { building, layouts, levels } = storeys(4, more)
+      layouts.slice(0, 3).forEach((layout, i) => {
+        const key = building.key(3000, { use })
+        for (const y of [0, 5]) {
+          building.column(layout, [0, y])
+          hanger(building, layout, [10, y], `N${i}${y}`)
+          building.beam(layout, [0, y], [10, y])
+        }
+        building.panel(layout, rectangle(0, 0, 10, 5))
+        building.patch(layout, key, rectangle(0, 0, 10, 5))
+      })
+      for (const y of [0, 5]) {
+        for (const x of [0, 12]) building.column(at(layouts, 3), [x, y])
+        building.beam(at(layouts, 3), [0, y], [12, y])
+      }
+      const state = building.state()
+      const caseId = state.caseIds.find((id) => id.startsWith('imposed/')) ?? ''
+      const member = building.records.find((record) => record.kind === 'member' && record.label === 'N00')
+      const view = ask(state, { kind: 'column', expandedId: expanded(member?.id ?? '', levels[0]?.id ?? ''), caseId })
+      return view?.reductions?.map((row) => row && [row.storeys, row.area, row.byArea, row.byStoreys])
+    }
+    // 12.5 m² a level; EN 1991-1-1 (6.1), (6.2) with psi_0 = 0.7 and A_0 = 10 m² (from memory)
+    expect(make({}, 'B')).toEqual([
+      [1, near(12.5), near(1), near(1)],
+      [2, near(25), near(0.5 + 10 / 25), near(1)],
+      [3, near(37.5), near(0.5 + 10 / 37.5), near(2.7 / 3)],
+    ])
+    // ASCE 7 table 4.7-1 does not name hangers: K_LL = 1, and 37.16 m² (400 ft²) are needed (from memory)
+    expect(make({ family: 'ASCE' }, 'offices')?.map((row) => row?.[2])).toEqual([
+      1,
+      1,
+      near(0.25 + 4.572 / Math.sqrt(37.5)),
+    ])
   })
 })

@@ -5,6 +5,7 @@ const places: readonly (readonly [prefix: string, step: StepName])[] = [
   ['value.', 'actions'],
   ['member.', 'building'],
   ['column.', 'building'],
+  ['hanger.', 'building'],
   ['outline.', 'building'],
   ['slope.', 'building'],
   ['selfweight.', 'actions'],

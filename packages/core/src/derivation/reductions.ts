@@ -1,3 +1,4 @@
+import { isHanger, type Beam, type Column } from '../building/frame'
 import { isRoofCase, reducibleGroupOf } from '../actions/cases'
 import { reductionsOf, type Reductions } from '../actions/reduction'
 import { readCase, readReducible } from './cells'
@@ -133,13 +134,10 @@ export function reductionsAt(
 /** What ASCE 7 asks of the member and of the roof. */
 function elementOf(state: ProjectState, { floor, row }: Place, list: 'beams' | 'columns', caseId: string) {
   const beam = list === 'beams' ? floor.operator.plan.frame.beams[row] : undefined
-  const id = (beam ?? floor.operator.plan.frame.columns[row])?.member.id
+  const column = beam ? undefined : floor.operator.plan.frame.columns[row]
+  const id = (beam ?? column)?.member.id
   const own = id === undefined ? null : (memberOf(state.document, id)?.elementFactor ?? null)
-  const [usual, what] = !beam
-    ? [4, 'ASCE 7 table 4.7-1: column, no slab cantilevers beyond it']
-    : beam.stations.length < 2
-      ? [1, 'ASCE 7 table 4.7-1: cantilever']
-      : [2, 'ASCE 7 table 4.7-1: beam, no slab cantilevers beyond it']
+  const [usual, what] = beam ? usualOfBeam(beam) : usualOfColumn(column)
   const onRoof = isRoofCase(caseId)
   return {
     onRoof,
@@ -147,6 +145,18 @@ function elementOf(state: ProjectState, { floor, row }: Place, list: 'beams' | '
     rise: given('F', 'factor', onRoof ? flattestRise(state, caseId) : 0, 'rise of the flattest roof, inches to a foot'),
   }
 }
+
+type Usual = readonly [K_LL: number, what: string]
+
+const usualOfBeam = ({ stations }: Beam): Usual =>
+  stations.length < 2
+    ? [1, 'ASCE 7 table 4.7-1: cantilever']
+    : [2, 'ASCE 7 table 4.7-1: beam, no slab cantilevers beyond it']
+
+const usualOfColumn = (column: Column | undefined): Usual =>
+  column && isHanger(column)
+    ? [1, 'ASCE 7 table 4.7-1: a hanger is not named there']
+    : [4, 'ASCE 7 table 4.7-1: column, no slab cantilevers beyond it']
 
 /** Of all that bears load of the case: 0 where any of it lies level. */
 export function flattestRise(state: ProjectState, caseId: string): number {

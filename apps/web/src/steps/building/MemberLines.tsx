@@ -181,7 +181,7 @@ function ElementFactor({ members }: { readonly members: readonly Member[] }) {
   const fieldOf = useFieldOf()
   const [basis] = useRecords('basis')
   if (basis?.family !== 'ASCE') return null
-  const columns = members.every(({ role }) => isUpright(role))
+  const columns = members.every(({ role }) => role === 'column')
   return (
     <Line reference="table 4.7-1">
       <Symbol name="K_LL" /> ={' '}
@@ -196,7 +196,7 @@ function ElementFactor({ members }: { readonly members: readonly Member[] }) {
       <small>
         {columns
           ? '(3 for edge and 2 for corner columns with cantilever slabs)'
-          : '(2 for beams, 1 for cantilevers and edge beams with cantilever slabs)'}
+          : '(2 for beams; 1 for cantilevers, edge beams with cantilever slabs, and hangers)'}
       </small>
     </Line>
   )
