@@ -302,6 +302,22 @@ const triggers: readonly Trigger[] = [
     says: /^N1 of level 1 hangs from what it holds up, and 3\.0 kN with it\./,
   },
   {
+    code: 'hanger.in-column',
+    make: () => {
+      const building = new Building()
+      building.level('Base', 0)
+      const [first, second] = [building.level('1', 3), building.level('2', 6)]
+      const [lower, upper] = [building.layout('Lower', null, first), building.layout('Upper', null, second)]
+      building.column(lower, [0, 0])
+      building.beam(lower, [0, 0], [6, 0])
+      building.member(lower, 'hanger', [[6, 0]], { label: 'N1' })
+      for (const x of [0, 6]) building.column(upper, [x, 0], { label: `C${x}` })
+      building.beam(upper, [0, 0], [6, 0])
+      return building
+    },
+    says: /^Hanger N1 of level 1 and column C6 under level 2 are in the same place: only one of them can be there\.$/,
+  },
+  {
     code: 'level.pushed',
     make: storeyWith(({ building, layout }) => {
       building.member(layout, 'column', [

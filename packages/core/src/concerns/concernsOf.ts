@@ -7,7 +7,8 @@ import { frameConcerns, sameLabels, crossedOutlines } from './frame'
 import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing, wallsWithoutThickness } from './idle'
 import { jointConcerns } from './joints'
 import { lateralConcerns } from './lateral'
-import { hangersFromNothing, lostLoads, strandedColumns } from './lostLoads'
+import { hangersFromNothing, hangersInColumns } from './hangers'
+import { lostLoads, strandedColumns } from './lostLoads'
 import { levelsPushed } from './thrust'
 import { overlappingPanels, overlappingSlopes } from './overlaps'
 import { reducedBesidePsi } from './reductions'
@@ -37,6 +38,7 @@ const checks: readonly Check[] = [
   frameConcerns,
   strandedColumns,
   hangersFromNothing,
+  hangersInColumns,
   levelsPushed,
   strutEnds,
   weightTwice,

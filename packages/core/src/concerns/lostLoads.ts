@@ -8,7 +8,7 @@ import { labelOf } from '../document/labels'
 import type { Concern } from '../outcome/outcome'
 import { recordOfSource } from '../rundown/sources'
 
-const gravityCases = ({ caseIds }: ProjectState): readonly string[] =>
+export const gravityCases = ({ caseIds }: ProjectState): readonly string[] =>
   caseIds.filter((id) => !isHorizontal(id) && !isConstruction(id))
 
 /** A newton is nothing to a building: what is smaller is rounding. */
@@ -81,23 +81,5 @@ export function strandedColumns(state: ProjectState): readonly Concern[] {
         data: { labels, level: floor.level.name, force },
       } as const,
     ]
-  })
-}
-
-/** Hangers that find nothing to hang from, and those that hang from what they hold up, with all that they hold. */
-export function hangersFromNothing(state: ProjectState): readonly Concern[] {
-  return state.floors.flatMap((floor): Concern[] => {
-    const lost = [
-      ['hanger.unsupported', floor.hung.unsupported],
-      ['hanger.ring', floor.rings],
-    ] as const
-    return lost.flatMap(([code, rows]): Concern[] => {
-      const ids = rows.flatMap((row) => floor.operator.plan.frame.columns[row]?.member.id ?? [])
-      if (ids.length === 0) return []
-      const force = gravityCases(state).reduce((sum, id) => sum + feetSum(state, floor, rows, id), 0)
-      const labels = ids.map((id) => labelOf(state.document, id)).join(', ')
-      const about = ids.map((id) => expandedAt(floor, id))
-      return [{ code, severity: 'blocking', about, data: { labels, level: floor.level.name, force } }]
-    })
   })
 }

@@ -58,6 +58,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `${d['labels']} of level ${d['level']} ${several(d) ? 'hang' : 'hangs'} from nothing, and ${show('force', 'force')} with ${several(d) ? 'them' : 'it'}. Put beams or hangers above.`,
   'hanger.ring': (d, show) =>
     `${d['labels']} of level ${d['level']} ${several(d) ? 'hang from what they hold' : 'hangs from what it holds'} up, and ${show('force', 'force')} with ${several(d) ? 'them' : 'it'}. What is above has to stand by itself.`,
+  'hanger.in-column': (d) =>
+    `Hanger ${d['label']} of level ${d['level']} and column ${d['column']} under level ${d['above']} are in the same place: only one of them can be there.`,
   'level.pushed': (d, show) =>
     `What rakes pushes level ${d['level']} sideways, by ${show('force', 'force')} in ${d['case']} alone. Nothing here holds that: it is handed on to the frame analysis.`,
   'selfweight.twice': (d, show) =>
