@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { balance, find, newProject, saved, type } from './support'
+import { balance, find, newProject, saved, type, typePlace } from './support'
 
 test('a hall from one sentence, its roof by true area, its bars in space', async ({ page, request }) => {
   const id = await newProject(request, 'Hall')
@@ -70,4 +70,53 @@ test('a brace is drawn by keyboard, and half of its weight goes to each end', as
   await expect(page.getByText('7.21')).toBeVisible()
   await expect.poll(weight).toBeGreaterThan(before)
   await expect.poll(() => balance(page)).toContain('nothing missing')
+})
+
+test('bracing in the roof of a hall is left out, a rooflight takes its part away, and a column tells it', async ({
+  page,
+  request,
+}) => {
+  const id = await newProject(request, 'Roof bracing')
+  await page.goto(`/p/${id}/building`)
+  await page.getByRole('button', { name: 'begin with a hall' }).click()
+  await page.getByRole('button', { name: 'Build this' }).click()
+  await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
+  await page.getByRole('button', { name: 'as a list' }).click()
+
+  // a member across the first bay lies in the plane of the panel, and takes load of it
+  await page.getByRole('radio', { name: 'beam', exact: true }).click()
+  await typePlace(page, 'A1 to A2 + 12 m north')
+  await page.keyboard.press('Escape')
+  await saved(page)
+  await find(page, 'paths step')
+  const purlin = page.getByRole('option', { name: /^Purlin L7,/ })
+  await page.getByRole('option', { name: /^Purlin L6,/ }).focus()
+  await expect(purlin).not.toContainText(/6\.00\sm, 0\.80\skN\/m$/)
+  await expect.poll(() => balance(page)).toMatch(/applied 345\.6 kN.*at supports 345\.6 kN.*nothing missing/)
+
+  // as bracing it takes none: purlins 2 m apart have 0.40 · 2 kN/m again
+  await find(page, 'building step')
+  await page.getByRole('button', { name: /takes load of panels and walls/ }).click()
+  await page.getByRole('option', { name: 'takes none' }).click()
+  await saved(page)
+  await find(page, 'paths step')
+  await expect(purlin).toContainText(/6\.00\sm, 0\.80\skN\/m$/)
+
+  // a rooflight of 3 by 2 m between two purlins: 0.40 · 6 = 2.4 kN less, half of it on each of them: 4.8 - 1.2 kN
+  await find(page, 'building step')
+  await page.getByRole('radio', { name: 'opening', exact: true }).click()
+  for (const place of ['A1 + 1 m east + 2 m north', '3 m east', '2 m north']) await typePlace(page, place)
+  await typePlace(page, '3 m west', 'Control+Enter')
+  await page.keyboard.press('Escape')
+  await saved(page)
+  await expect.poll(() => balance(page)).toMatch(/applied 343\.2 kN.*at supports 343\.2 kN.*nothing missing/)
+  await find(page, 'paths step')
+  await purlin.click()
+  await expect(page.getByRole('heading', { name: 'Purlin L7' })).toBeVisible()
+  await expect(page.getByRole('main')).toContainText('3.6')
+
+  // the gable truss has 3 · 24 · 0.40 = 28.8 kN less 2.4 · 3.5 / 6 of the rooflight; its south column half less 1.4 · 21 / 24: 13.2 kN
+  await find(page, 'member C1')
+  await expect(page.getByRole('heading', { name: 'Column C1' })).toBeVisible()
+  await expect(page.getByRole('table', { name: 'From the roof down' })).toContainText('13.2')
 })
