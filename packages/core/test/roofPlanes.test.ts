@@ -25,7 +25,7 @@ function roof(x: number, y: number, more: Partial<Omit<Panel, 'id' | 'kind'>>, p
   const site = oneStorey(1000)
   const { south, north, west, east, panel } = bay(site, x, y)
   const records = site.building.records.map((record) => (record.id === panel.id ? { ...record, ...more } : record))
-  site.building.records.splice(0, site.building.records.length, ...(records))
+  site.building.records.splice(0, site.building.records.length, ...records)
   if (pitch > 0) site.building.slope(site.layout, rectangle(-1, -1, x + 1, y + 1), pitch, Math.PI / 2)
   return { ...site, beams: [south, north, west, east], panel }
 }
