@@ -1,6 +1,7 @@
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { WallSegment } from '../building/wallSegments'
 import type { Point } from '../geometry/point'
+import { meanOf } from '../geometry/polygon'
 import { along, distance, overlapOn, project } from '../geometry/segment'
 import { onLine, samePoint } from '../geometry/tolerance'
 import { feetUnder } from './feetUnder'
@@ -90,7 +91,8 @@ function onPanels(
 /** A line that was moved onto the border may be shorter there: its force is that of the length drawn. */
 function lineOn(ground: Ground, a: Point, b: Point, drawn: number): Share {
   const length = distance(a, b)
-  if (length < samePoint) return sumOfShares(emptyShare, [[sharerOf(ground).point(a), drawn]])
+  // in its middle, whichever way the wall was drawn
+  if (length < samePoint) return sumOfShares(emptyShare, [[sharerOf(ground).point(meanOf([a, b])), drawn]])
   const share = sharerOf(ground).line(a, b)
   return Math.abs(length - drawn) <= 1e-9 ? share : sumOfShares(emptyShare, [[share, drawn / length]])
 }
