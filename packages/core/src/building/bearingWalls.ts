@@ -63,9 +63,35 @@ export function placesOnWall(
   wall: { readonly legs: readonly Leg[]; readonly stretches: readonly Stretch[] },
 ): readonly PlaceOnWall[] {
   const found = legs.flatMap((leg) => wall.legs.flatMap((under) => meetings(leg, under, wall.stretches)))
-  const rising = [...found].sort((p, q) => p.s - q.s)
-  // a corner of the wall is met by both of its pieces; others that are near each other act as one (`Station`)
-  return rising.filter(({ s }, i) => i === 0 || s - (rising[i - 1]?.s ?? 0) > between)
+  // a corner of the wall is met by both of its pieces, a place where it crosses itself twice; others that are near each other act as
+  // one (`Station`)
+  return groupsOf(
+    [...found].sort((p, q) => p.s - q.s || p.at - q.at),
+    ({ s }) => s,
+    between,
+  ).flatMap((there) =>
+    groupsOf(
+      [...there].sort((p, q) => p.at - q.at),
+      ({ at }) => at,
+      onLine,
+    ).map(middleOf),
+  )
+}
+
+/** Rising things, parted where the next is farther than a gap. */
+function groupsOf<T>(rising: readonly T[], of: (thing: T) => number, gap: number): readonly (readonly T[])[] {
+  const groups: T[][] = []
+  rising.forEach((thing, i) => {
+    const before = rising[i - 1]
+    if (before !== undefined && of(thing) - of(before) <= gap) groups.at(-1)?.push(thing)
+    else groups.push([thing])
+  })
+  return groups
+}
+
+const middleOf = (places: readonly PlaceOnWall[]): PlaceOnWall => {
+  const mean = (of: (place: PlaceOnWall) => number) => places.reduce((sum, place) => sum + of(place), 0) / places.length
+  return { s: mean(({ s }) => s), at: mean(({ at }) => at) }
 }
 
 function meetings(leg: Leg, under: Leg, stretches: readonly Stretch[]): readonly PlaceOnWall[] {
