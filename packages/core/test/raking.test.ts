@@ -66,6 +66,20 @@ describe('columns that rake', () => {
       { levelId: level.id, levelName: '1', x: near(-45_000), y: near(0), moment: near(0) },
       { levelId: null, levelName: 'Base', x: near(45_000), y: near(0), moment: near(0) },
     ])
+    for (const [part, value] of [
+      ['x', -45_000],
+      ['y', 0],
+      ['moment', 0],
+    ] as const)
+      expect(ask(state, { kind: 'why', address: `thrusts:${level.id}:${imposed}:${part}` })?.value).toBeCloseTo(
+        value,
+        6,
+      )
+    expect(ask(state, { kind: 'why', address: `thrusts:base:${imposed}:x` })).toMatchObject({
+      value: near(45_000),
+      basis: { terms: [{ label: 'R' }] },
+    })
+    expect(ask(state, { kind: 'why', address: `thrusts:base:${imposed}:z` })).toBeNull()
     // what goes down is the same
     expect(balanceOf(state, imposed)).toMatchObject({
       applied: near(120_000),

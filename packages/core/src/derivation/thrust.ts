@@ -43,6 +43,33 @@ export function rakingUnder(floor: FloorState, row: number, own: number, far: nu
   return { rise, run, own, far, thrust: H, direction, axial }
 }
 
+/** What one end of a raking column or hanger does to a level; -1 is the base. N in global axes. */
+export interface Push {
+  readonly level: number
+  readonly place: Place
+  readonly at: Point
+  readonly force: Point
+}
+
+/** Both ends of all that rakes, in one case. */
+export const pushesIn = (state: ProjectState, caseId: string): readonly Push[] =>
+  state.floors.flatMap((floor, level) =>
+    floor.operator.plan.frame.columns.flatMap((column, row): readonly Push[] => {
+      const place = { floor, row }
+      const raking = rakingAt(state, place, caseId)
+      if (!raking) return []
+      const [x, y] = raking.direction
+      const force: Point = [x * raking.thrust, y * raking.thrust]
+      const other = otherLevel(state, level, row)
+      const own: Push = { level, place, at: column.at, force }
+      if (other === null) return [own]
+      return [own, { level: other, place, at: farEnd(column), force: [-force[0], -force[1]] }]
+    }),
+  )
+
+/** About the origin, Nm. */
+export const turningOf = ({ at: [x, y], force: [fx, fy] }: Push): number => x * fy - y * fx
+
 /** A horizontal force on a level, N in global axes, and its moment about the origin, Nm. */
 export interface LevelThrust {
   readonly x: number
@@ -56,23 +83,13 @@ export function thrusts(
   caseId: string,
 ): { readonly levels: readonly LevelThrust[]; readonly base: LevelThrust } {
   const sums = [-1, ...state.floors.keys()].map(() => ({ x: 0, y: 0, moment: 0 }))
-  const push = (level: number, [x, y]: Point, [fx, fy]: Point): void => {
-    const sum = sums[level + 1]
-    if (!sum) return
-    sum.x += fx
-    sum.y += fy
-    sum.moment += x * fy - y * fx
+  for (const push of pushesIn(state, caseId)) {
+    const sum = sums[push.level + 1]
+    if (!sum) continue
+    sum.x += push.force[0]
+    sum.y += push.force[1]
+    sum.moment += turningOf(push)
   }
-  state.floors.forEach((floor, level) => {
-    floor.operator.plan.frame.columns.forEach((column, row) => {
-      const raking = rakingAt(state, { floor, row }, caseId)
-      if (!raking) return
-      const [x, y] = raking.direction.map((part) => part * raking.thrust) as [number, number]
-      push(level, column.at, [x, y])
-      const other = otherLevel(state, level, row)
-      if (other !== null) push(other, farEnd(column), [-x, -y])
-    })
-  })
   const [base = { x: 0, y: 0, moment: 0 }, ...levels] = sums
   return { levels, base }
 }

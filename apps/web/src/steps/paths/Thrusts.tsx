@@ -11,6 +11,7 @@ export function Thrusts({ caseId }: { readonly caseId: string }) {
   const format = useFormat()
   if (!rows || rows.length === 0) return null
   const [force, moment] = [unitOf('force', format), unitOf('moment', format)]
+  const addressOf = (levelId: string | null, part: string) => `thrusts:${levelId ?? 'base'}:${caseId}:${part}`
   const text = () => [
     ['level', `to the east, ${force}`, `to the north, ${force}`, `about the origin, ${moment}`],
     ...rows.map(({ levelName, x, y, moment: turning }) => [
@@ -36,13 +37,13 @@ export function Thrusts({ caseId }: { readonly caseId: string }) {
             <tr key={levelId ?? 'base'}>
               <th>{levelName}</th>
               <td>
-                <Value value={x} quantity="force" strong={false} />
+                <Value value={x} quantity="force" strong={false} address={addressOf(levelId, 'x')} />
               </td>
               <td>
-                <Value value={y} quantity="force" strong={false} />
+                <Value value={y} quantity="force" strong={false} address={addressOf(levelId, 'y')} />
               </td>
               <td>
-                <Value value={turning} quantity="moment" strong={false} />
+                <Value value={turning} quantity="moment" strong={false} address={addressOf(levelId, 'moment')} />
               </td>
             </tr>
           ))}

@@ -1,10 +1,11 @@
-import { placeOf } from '../../derivation/floorQueries'
+import { expandedAt, placeOf } from '../../derivation/floorQueries'
 import type { ProjectState } from '../../derivation/project'
-import { rakingAt } from '../../derivation/thrust'
+import { pushesIn, rakingAt, turningOf, type Push } from '../../derivation/thrust'
+import { labelOf } from '../../document/labels'
 import { alongAxis, thrust } from '../../rundown/raking'
-import { given, tracedSum, type Traced } from '../../trace/traced'
+import { given, tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 import type { Why } from './landing'
-import { splitCase } from './sums'
+import { folded, splitCase } from './sums'
 
 /** `thrust:MEMBER@LEVEL:CASE`: the horizontal force at each end of a column or hanger that rakes. */
 export function thrustOf(state: ProjectState, rest: string, why: Why): Traced | null {
@@ -38,4 +39,28 @@ export function axialOf(state: ProjectState, rest: string, why: Why): Traced | n
     a: given('a', 'length', raking.run, 'between its ends, in plan'),
     h: given('h', 'length', raking.rise, 'between its ends, upwards'),
   })
+}
+
+const thrustParts = {
+  x: ['H_x', 'force', ({ force }: Push) => force[0]],
+  y: ['H_y', 'force', ({ force }: Push) => force[1]],
+  moment: ['M', 'moment', turningOf],
+} as const
+
+/** `thrusts:LEVEL:CASE:x`, `y` or `moment`, where the base is no level: what rakes does to a level, member by member. */
+export function thrustsOn(state: ProjectState, rest: string): Traced | null {
+  const [where, part] = splitCase(rest)
+  const [levelId, caseId] = splitCase(where)
+  if (!(part in thrustParts) || !state.caseIds.includes(caseId)) return null
+  const level = state.floors.findIndex((floor) => floor.level.id === levelId)
+  if (level < 0 && levelId !== 'base') return null
+  const [symbol, quantity, of] = thrustParts[part as keyof typeof thrustParts]
+  const terms = pushesIn(state, caseId).flatMap((push): readonly TracedTerm[] => {
+    const { floor, row } = push.place
+    const id = floor.operator.plan.frame.columns[row]?.member.id
+    if (push.level !== level || id === undefined || of(push) === 0) return []
+    const address = `thrust:${expandedAt(floor, id)}:${caseId}`
+    return [{ label: labelOf(state.document, id), value: of(push), address }]
+  })
+  return tracedSum(symbol, quantity, 'what rakes, at this level', folded(terms))
 }

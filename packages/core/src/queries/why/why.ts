@@ -17,7 +17,7 @@ import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 import { columnWeight, landing } from './landing'
 import { reactionSum } from './reactionSum'
 import { columnArea, levelAdds } from './columnParts'
-import { axialOf, thrustOf } from './rakingParts'
+import { axialOf, thrustOf, thrustsOn } from './rakingParts'
 import { panelArea, panelLost, panelSum, regionForce, takerSum } from './panelSums'
 import {
   baseSum,
@@ -77,6 +77,7 @@ const answers: Readonly<Record<string, Answer>> = {
   column: columnSum,
   thrust: (state, rest) => thrustOf(state, rest, why),
   axial: (state, rest) => axialOf(state, rest, why),
+  thrusts: thrustsOn,
   columnArea,
   adds: levelAdds,
   reduction: reductionFactor,
