@@ -277,6 +277,24 @@ const triggers: readonly Trigger[] = [
     says: /^C\d, C\d under level 2 stand on nothing, and 8\.0 kN with them\./,
   },
   {
+    code: 'column.through-opening',
+    make: () => {
+      const building = new Building()
+      building.level('Base', 0)
+      const [first, second] = [building.level('1', 3), building.level('2', 6)]
+      const [lower, upper] = [building.layout('Lower', null, first), building.layout('Upper', null, second)]
+      for (const y of [0, 4]) {
+        for (const x of [0, 6]) building.column(lower, [x, y])
+        building.beam(lower, [0, y], [6, y])
+      }
+      building.panel(lower, rectangle(0, 0, 6, 4))
+      building.opening(lower, rectangle(2, 1, 4, 3))
+      building.column(upper, [3, 2], { label: 'C9' })
+      return building
+    },
+    says: /^Column C9 from level 2 goes down through opening V\d of level 1\./,
+  },
+  {
     code: 'hanger.unsupported',
     make: storeyWith(({ building, layout }) => {
       building.member(layout, 'hanger', [[3, 2]], { label: 'N1' })

@@ -9,6 +9,7 @@ import { jointConcerns } from './joints'
 import { lateralConcerns } from './lateral'
 import { hangersFromNothing, hangersInColumns } from './hangers'
 import { lostLoads, strandedColumns } from './lostLoads'
+import { columnsThroughOpenings } from './passing'
 import { levelsPushed } from './thrust'
 import { overlappingPanels, overlappingSlopes } from './overlaps'
 import { reducedBesidePsi } from './reductions'
@@ -40,6 +41,7 @@ const checks: readonly Check[] = [
   hangersFromNothing,
   hangersInColumns,
   levelsPushed,
+  columnsThroughOpenings,
   strutEnds,
   weightTwice,
   ({ keys }) => [...keys.values()].flatMap(({ concerns }) => concerns),

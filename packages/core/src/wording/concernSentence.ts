@@ -54,6 +54,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `The ${d['end']} of ${d['label']} is ${show('height', 'length')} over level ${d['level']}, ${show('gap', 'length')} beside what is there. Check its height.`,
   'column.unsupported': (d, show) =>
     `${d['labels']} under level ${d['level']} ${several(d) ? 'stand' : 'stands'} on nothing, and ${show('force', 'force')} with ${several(d) ? 'them' : 'it'}. Add columns or beams below.`,
+  'column.through-opening': (d) =>
+    `Column ${d['label']} from level ${d['above']} goes down through opening ${d['opening']} of level ${d['level']}. If it is not meant to, it wants a column or a beam there.`,
   'hanger.unsupported': (d, show) =>
     `${d['labels']} of level ${d['level']} ${several(d) ? 'hang' : 'hangs'} from nothing, and ${show('force', 'force')} with ${several(d) ? 'them' : 'it'}. Put beams or hangers above.`,
   'hanger.ring': (d, show) =>
