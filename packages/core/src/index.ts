@@ -99,6 +99,7 @@ export {
 } from './exchange/projectFile'
 export { layerFileLimits, readLayerFile, templateSet, writeLayerFile } from './exchange/layerFile'
 export { layerTableLimits, readLayerTable, type ReadLayers } from './exchange/layerTable'
+export { readWallTable, wallTableLimits } from './exchange/wallTable'
 export { loadTableLimits, readLoadTable } from './exchange/loadTable'
 export { memberTableLimits, readMemberTable, type ReadMembers } from './exchange/memberTable'
 export type { TableProblem } from './exchange/tableRows'

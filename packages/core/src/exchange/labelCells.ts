@@ -8,7 +8,7 @@ import type { Cells } from './tableRows'
 export const labelsOn = (
   document: Document,
   layout: Layout,
-  kinds: readonly ('member' | 'strut' | 'lineLoad' | 'pointLoad')[],
+  kinds: readonly ('member' | 'strut' | 'lineLoad' | 'pointLoad' | 'wallRun')[],
 ): Set<string> =>
   new Set(
     kinds.flatMap((kind) =>

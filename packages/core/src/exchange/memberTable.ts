@@ -3,7 +3,6 @@ import { newId, recordsOf, type Document, type Random } from '../document/docume
 import { isUpright } from '../document/roles'
 import type { Layout, Material, Member, Section, Strut } from '../document/recordKinds'
 import { letters, memberRoles } from '../editing/drawn'
-import { readPlaces } from '../editing/placeText'
 import { readSection } from '../editing/sectionText'
 import { storeyUnder, usualTruss } from '../editing/usual'
 import { arcPath, mostRise } from '../geometry/arc'
@@ -12,7 +11,7 @@ import { distance } from '../geometry/segment'
 import type { NumberFormat } from '../units/format'
 import { refuseCell } from './cells'
 import { labelsOn, readLabel } from './labelCells'
-import { lengthCell, placeColumns, placeNames, readPath, saysWhere } from './placeCells'
+import { lengthCell, placeColumns, placeNames, placesBetween, readPath, saysWhere } from './placeCells'
 import { readTable, type Cells, type TableKind, type TableProblem } from './tableRows'
 
 export const memberTableLimits = { characters: 2_000_000, rows: 5000 } as const
@@ -114,17 +113,11 @@ function bentPath(cells: MemberCells, path: readonly Point[], role: Member['role
   if (!via && !rise) return path
   if (straightRoles.has(role) || !start || !end) return refuseCell(via ? 'via' : 'rise', `A ${role} is not bent.`)
   if (via && rise) return refuseCell('rise', 'A member passes places or rises in an arc, not both.')
-  if (via) return [start, ...placesBetween(via.text, start, ground), end]
+  if (via) return [start, ...placesBetween(via.text, start, ground, { most: 58, what: 'A member' }), end]
   const height = rise ? lengthCell(rise, 'rise', ground.format) : 0
   return Math.abs(height) <= mostRise * distance(start, end)
     ? arcPath(start, end, height)
     : refuseCell('rise', 'An arc rises by its length at most.')
-}
-
-function placesBetween(text: string, start: Point, { document, format }: Ground): readonly Point[] {
-  const read = readPlaces(text, { grid: recordsOf(document, 'gridLine'), format, last: start })
-  if (!read.ok) return refuseCell('via', read.problem)
-  return read.points.length <= 58 ? read.points : refuseCell('via', 'A member has 60 points at most.')
 }
 
 /** Of a member in space over the level: from the foot of the storey up to the level where nothing is said. */

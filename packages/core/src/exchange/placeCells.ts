@@ -37,6 +37,18 @@ export function readPath(cells: Cells<PlaceColumn>, ground: PlaceGround): readon
   return end ? [start, end] : [start]
 }
 
+/** Places that a path passes between its start and its end. */
+export function placesBetween(
+  text: string,
+  start: Point,
+  { document, format }: PlaceGround,
+  { most, what }: { readonly most: number; readonly what: string },
+): readonly Point[] {
+  const read = readPlaces(text, { grid: recordsOf(document, 'gridLine'), format, last: start })
+  if (!read.ok) return refuseCell('via', read.problem)
+  return read.points.length <= most ? read.points : refuseCell('via', `${what} has ${most + 2} points at most.`)
+}
+
 /** A place in words, or two coordinates; undefined where there is none. */
 function pointOf(
   cells: Cells<PlaceColumn>,

@@ -33,6 +33,7 @@ import { StoreyForcesList, StoreyForcesSheet } from './StoreyForcesSheet'
 import { TypedLoadLines, TypedLoadsOfLayout } from './TypedLoadLines'
 import { WallEditor, WallLines } from './WallLines'
 import { WallMakers } from './WallMakers'
+import { WallTable } from './WallTable'
 import { WindSheet } from './WindSheet'
 
 /** Gravity actions of the level in view, or wind where a wind case is looked at. */
@@ -76,6 +77,7 @@ export function ActionsSheet() {
         <TypedLoadsOfLayout layout={layout} levelId={level.id} />
         <EdgesOfLayout layout={layout} levelId={level.id} />
         <LoadTable layout={layout} />
+        <WallTable layout={layout} />
       </Later>
       <Later after={2}>
         <KeySums levelId={level.id} levelName={level.name} />

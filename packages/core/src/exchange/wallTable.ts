@@ -1,0 +1,109 @@
+import { newId, type Document, type Random } from '../document/document'
+import type { Layout, WallRun } from '../document/recordKinds'
+import { letters } from '../editing/drawn'
+import { readOpenings } from '../editing/openingText'
+import { usualWall } from '../editing/usual'
+import type { NumberFormat } from '../units/format'
+import { parseQuantity } from '../units/parseQuantity'
+import { inUnitOf, refuseCell } from './cells'
+import { labelsOn, readLabel } from './labelCells'
+import { lengthCell, placeColumns, placeNames, placesBetween, readPath, saysWhere } from './placeCells'
+import { readTable, type Cells, type ReadTable, type TableKind } from './tableRows'
+
+export const wallTableLimits = { characters: 1_000_000, rows: 2000 } as const
+
+const columns = ['label', ...placeColumns, 'via', 'weight', 'height', 'less', 'openings'] as const
+type Column = (typeof columns)[number]
+type WallCells = Cells<Column>
+
+const table: TableKind<Column> = {
+  columns,
+  otherNames: { mark: 'label', name: 'label', through: 'via', rule: 'less', ...placeNames },
+  limits: wallTableLimits,
+  example: 'from, to, weight',
+  lacks: (has) => (saysWhere(has) ? null : 'Nothing says where a wall begins: a column from, or x1 and y1.'),
+}
+
+/** What is taken off the storey height, in words. */
+const rules = { beam: 'lessBeam', slab: 'lessSlab', both: 'lessBoth', nothing: 'storey' } as const
+const isRule = (text: string): text is keyof typeof rules => text in rules
+
+interface Ground {
+  readonly document: Document
+  readonly layout: Layout
+  readonly format: NumberFormat
+  readonly random: Random
+}
+
+/**
+ * Reads wall runs of a layout from a table, CSV or pasted cells: from, to and places that a run passes; what it weighs per area (else as
+ * the project's walls do); a typed height, or what is taken off the storey height (beam, slab, both, nothing); openings as a part of its
+ * face or by their sizes. All or nothing.
+ */
+export function readWallTable(text: string, ground: Ground): ReadTable<WallRun> {
+  const taken = labelsOn(ground.document, ground.layout, ['wallRun'])
+  return readTable(text, table, (cells) => {
+    const run = readRow(cells, ground, taken)
+    taken.add(run.label)
+    return run
+  })
+}
+
+function readRow(cells: WallCells, ground: Ground, taken: ReadonlySet<string>): WallRun {
+  const [start, end] = readPath(cells, ground)
+  if (!start || !end) return refuseCell('to', 'A wall run needs an end.')
+  const between = cells.via ? placesBetween(cells.via.text, start, ground, { most: 498, what: 'A wall run' }) : []
+  const usual = usualWall(ground.document)
+  const weight = readWeight(cells, ground.format)
+  return {
+    kind: 'wallRun',
+    id: newId('wallRun', ground.random),
+    layout: ground.layout.id,
+    label: readLabel(cells, letters.wallRun, taken),
+    path: [start, ...between, end],
+    closed: false,
+    ...usual,
+    ...(weight === null ? {} : { weight, buildUp: null }),
+    ...readHeight(cells, ground.format),
+    ...readOpeningCell(cells, ground.format),
+  }
+}
+
+function readWeight({ weight }: WallCells, format: NumberFormat): number | null {
+  if (!weight) return null
+  const read = parseQuantity(inUnitOf(weight.text, weight.unit), 'pressure', format)
+  if (!read.ok) return refuseCell('weight', read.problem)
+  return read.value >= 0 && read.value <= 1e5 ? read.value : refuseCell('weight', 'A wall weighs 0 to 100 kN/m².')
+}
+
+function readHeight({ height, less }: WallCells, format: NumberFormat): Pick<WallRun, 'heightRule' | 'height'> {
+  if (height && less) return refuseCell('less', 'A wall has a typed height, or one by rule, not both.')
+  if (height) {
+    const value = lengthCell(height, 'height', format)
+    return value > 0 && value <= 100
+      ? { heightRule: 'typed', height: value }
+      : refuseCell('height', 'A wall is more than 0 and up to 100 m high.')
+  }
+  const rule = less?.text.toLowerCase() ?? 'beam'
+  if (!isRule(rule)) return refuseCell('less', `“${rule.slice(0, 40)}” is none of ${Object.keys(rules).join(', ')}.`)
+  return { heightRule: rules[rule], height: null }
+}
+
+/** A part of its face, as 0.2 or 20 %, or sizes. */
+function readOpeningCell(
+  { openings }: WallCells,
+  format: NumberFormat,
+): Partial<Pick<WallRun, 'openingShare' | 'openingSizes'>> {
+  if (!openings) return {}
+  const percent = /^\s*([\d.,]+)\s*%\s*$/.exec(openings.text)
+  if (percent || /^[\d.,\s]+$/.test(openings.text)) {
+    const read = parseQuantity(percent?.[1] ?? openings.text, 'factor', format)
+    if (!read.ok) return refuseCell('openings', read.problem)
+    const share = percent ? read.value / 100 : read.value
+    return share >= 0 && share <= 1
+      ? { openingShare: share }
+      : refuseCell('openings', 'Openings are 0 to 1 of the face of a wall, or 0 to 100 %.')
+  }
+  const read = readOpenings(openings.text, format)
+  return read.ok ? { openingSizes: read.sizes } : refuseCell('openings', read.problem)
+}
