@@ -406,7 +406,7 @@ test('members from a table: what is wrong is said by its row, and all of it goes
   page,
 }) => {
   const before = (await drawn(page, 'member')).length
-  await page.getByRole('button', { name: 'Paste or load one' }).click()
+  await page.getByRole('button', { name: 'Paste or load one: Members from a table' }).click()
   const table = page.getByRole('textbox', { name: 'Table of members' })
   await table.fill(
     'label\tfrom\tto\tsection\tmaterial\nB90\tA1 + 1.5 m north\tA2 + 1.5 m north\tIPE 310\tStructural steel',
@@ -427,7 +427,7 @@ test('members from a table: what is wrong is said by its row, and all of it goes
 
 test('a list of machines: pasted, refused by its row, then all of it in the balance', async ({ page }) => {
   await page.goto(`/p/${project}/actions`)
-  await page.getByRole('button', { name: 'Paste or load one' }).click()
+  await page.getByRole('button', { name: 'Paste or load one: Loads from a table' }).click()
   const table = page.getByRole('textbox', { name: 'Table of loads' })
   await table.fill('what\tfrom\tload, kN\nchiller\tA1 + 2 m north\t34.5\ntank\tZ9\t12')
   await expect(page.getByRole('alert')).toContainText('Row 3, from: “Z9” is no crossing of grid lines')
@@ -439,6 +439,22 @@ test('a list of machines: pasted, refused by its row, then all of it in the bala
   await find(page, 'typed loads')
   // glass screens and chiller of the demo weigh 46.8 kN; on two levels 34.5 kN and 7.2 m of 2.0 kN/m each
   await expect.poll(() => balance(page)).toContain(`applied ${(46.8 + 2 * (34.5 + 14.4)).toFixed(1)} kN`)
+})
+
+test('walls from a table: refused by its row, then with their net height in the balance', async ({ page, request }) => {
+  const own = await newProject(request, 'Walls from a table', 'demo')
+  await page.goto(`/p/${own}/actions?case=permanent/walls`)
+  const applied = async () => Number(/applied ([\d.]+) kN/.exec(await balance(page))?.[1])
+  const before = await applied()
+  await page.getByRole('button', { name: 'Paste or load one: Walls from a table' }).click()
+  const table = page.getByRole('textbox', { name: 'Table of walls' })
+  await table.fill('from,to,weight,height\nA1,Z9,2.0 kN/m²,3 m')
+  await expect(page.getByRole('alert')).toContainText('Row 2, to: “Z9” is no crossing of grid lines')
+  await table.fill('from,to,weight,height\nA1,A2,2.0 kN/m²,3 m')
+  await page.getByRole('button', { name: 'Add 1 wall run' }).click()
+  await saved(page)
+  // hand: 7.2 m · 3 m · 2.0 kN/m² on both levels of the layout
+  await expect.poll(async () => (await applied()) - before).toBeCloseTo(2 * 43.2, 1)
 })
 
 test('a flight of stairs hands half to each end; a barrier is handed on in a case of its own', async ({

@@ -31,12 +31,13 @@ interface TableSectionProps {
 /** Records from a table: pasted cells or a CSV file, read as one types, added when every row is understood. */
 export function TableSection(props: TableSectionProps) {
   const [open, setOpen] = useState(false)
+  const does = open ? 'Put it away' : 'Paste or load one'
   return (
     <Section
       title={props.title}
       aside={
-        <Button kind="link" onPress={() => setOpen(!open)}>
-          {open ? 'Put it away' : 'Paste or load one'}
+        <Button kind="link" aria-label={`${does}: ${props.title}`} onPress={() => setOpen(!open)}>
+          {does}
         </Button>
       }
     >
