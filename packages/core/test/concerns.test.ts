@@ -49,6 +49,14 @@ const american =
   }
 const line = (...points: readonly Point[]) => points
 
+/** Two levels of 3 m over the base, each with a layout of its own. */
+function twoFloors() {
+  const building = new Building()
+  building.level('Base', 0)
+  const [first, second] = [building.level('1', 3), building.level('2', 6)]
+  return { building, lower: building.layout('Lower', null, first), upper: building.layout('Upper', null, second) }
+}
+
 const triggers: readonly Trigger[] = [
   {
     code: 'value.factor-of-ten',
@@ -279,10 +287,7 @@ const triggers: readonly Trigger[] = [
   {
     code: 'column.through-opening',
     make: () => {
-      const building = new Building()
-      building.level('Base', 0)
-      const [first, second] = [building.level('1', 3), building.level('2', 6)]
-      const [lower, upper] = [building.layout('Lower', null, first), building.layout('Upper', null, second)]
+      const { building, lower, upper } = twoFloors()
       for (const y of [0, 4]) {
         for (const x of [0, 6]) building.column(lower, [x, y])
         building.beam(lower, [0, y], [6, y])
@@ -306,10 +311,7 @@ const triggers: readonly Trigger[] = [
   {
     code: 'hanger.ring',
     make: () => {
-      const building = new Building()
-      building.level('Base', 0)
-      const [first, second] = [building.level('1', 3), building.level('2', 6)]
-      const [lower, upper] = [building.layout('Lower', null, first), building.layout('Upper', null, second)]
+      const { building, lower, upper } = twoFloors()
       building.column(lower, [0, 0])
       building.lineLoad(lower, building.beam(lower, [0, 0], [6, 0]).path, 1000)
       building.member(lower, 'hanger', [[6, 0]], { label: 'N1' })
@@ -322,10 +324,7 @@ const triggers: readonly Trigger[] = [
   {
     code: 'hanger.in-column',
     make: () => {
-      const building = new Building()
-      building.level('Base', 0)
-      const [first, second] = [building.level('1', 3), building.level('2', 6)]
-      const [lower, upper] = [building.layout('Lower', null, first), building.layout('Upper', null, second)]
+      const { building, lower, upper } = twoFloors()
       building.column(lower, [0, 0])
       building.beam(lower, [0, 0], [6, 0])
       building.member(lower, 'hanger', [[6, 0]], { label: 'N1' })

@@ -25,3 +25,6 @@ export const part = (scene: Partial<Scene>): Pick<Scene, 'shapes' | 'labels' | '
   labels: scene.labels ?? [],
   targets: scene.targets ?? [],
 })
+
+/** A ring as a path that comes back to its beginning: picked by its border. */
+export const closedPath = (ring: readonly Point[]): readonly Point[] => [...ring, ...ring.slice(0, 1)]

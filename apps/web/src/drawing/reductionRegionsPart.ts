@@ -1,5 +1,5 @@
-import type { FloorView, Point, ReductionRegionView } from '@hedrion/core'
-import { part } from './planOptions'
+import type { FloorView, ReductionRegionView } from '@hedrion/core'
+import { closedPath, part } from './planOptions'
 import type { Label, Scene, Shape, Target } from './scene'
 
 /** Regions in which imposed load is reduced in a way of its own: a thin dotted outline with its label, picked by its border. */
@@ -19,12 +19,10 @@ export const reductionRegionsPart = ({
     targets: reductionRegions.map((region): Target => ({
       id: region.expandedId,
       kind: 'reductionRegion',
-      shape: { kind: 'path', points: closed(region.outline) },
+      shape: { kind: 'path', points: closedPath(region.outline) },
       text: regionText(region),
     })),
   })
-
-const closed = (ring: readonly Point[]): readonly Point[] => [...ring, ...ring.slice(0, 1)]
 
 /** "Reduction region D1, slabs for its area, beams as elsewhere". */
 function regionText({ label, slabs, slabFactor, beams, beamFactor }: ReductionRegionView): string {

@@ -1,5 +1,6 @@
 import { formatQuantity, meanOf, type FloorView, type NumberFormat, type Point, type SlopeView } from '@hedrion/core'
 import { slopeText, strutText } from './describe'
+import { closedPath } from './planOptions'
 import type { Label, Scene, Shape, Target } from './scene'
 
 interface RoofOptions {
@@ -27,7 +28,7 @@ export function slopesPart({ slopes }: FloorView, { format, names }: RoofOptions
     targets: slopes.map((slope): Target => ({
       id: slope.expandedId,
       kind: 'slope',
-      shape: { kind: 'path', points: [...slope.outline, ...slope.outline.slice(0, 1)] },
+      shape: { kind: 'path', points: closedPath(slope.outline) },
       text: slopeText(slope, format),
     })),
   }

@@ -17,6 +17,7 @@ import {
   type Selection,
 } from '@hedrion/core'
 import styled from 'styled-components'
+import { countOf } from './countOf'
 import { useStore } from 'zustand'
 import { useShallow } from 'zustand/react/shallow'
 import { useDocumentState, useFormat, useGetDocument, useRecords, useSession } from '../compute/SessionContext'
@@ -161,9 +162,6 @@ function effectText(edits: readonly Edit[]): string {
     ? `${made}; nothing there goes.`
     : `${made}; ${going.join(' and ')} there ${gone.size === 1 && [...gone.values()][0] === 1 ? 'goes' : 'go'}.`
 }
-
-const countOf = (count: number, word: string): string =>
-  `${count} ${count === 1 ? word : word === 'patch' ? 'patches' : `${word}s`}`
 
 const Wide = styled.span`
   input {

@@ -1,3 +1,4 @@
+import { once } from '../document/once'
 import type { SlopeShape } from '../document/shapes'
 import { feetAlong } from '../geometry/course'
 import { nearby } from '../geometry/nearby'
@@ -40,12 +41,11 @@ export const nothingHung: HungPlan = { landings: [], unsupported: [], rises: [] 
  * @param aboves - the carrying floors over it, the next one first
  */
 export function hungPlan(own: FloorOver, aboves: readonly FloorOver[]): HungPlan {
-  const seen = aboves.map(lookUp)
   const landings: HungLanding[] = []
   const unsupported: number[] = []
   const rises = own.frame.columns.map((column, row): number | null => {
     if (!isHanger(column)) return null
-    const found = hangFrom(farEnd(column), column.far !== undefined, seen)
+    const found = hangFrom(farEnd(column), column.far !== undefined, aboves)
     const top = aboves[found ? found.up - 1 : 0]
     if (found) landings.push({ row, part: 1, ...found })
     else unsupported.push(row)
@@ -58,36 +58,31 @@ const heightOf = ({ elevation, slopes }: FloorOver, at: Point): number => elevat
 
 type Held = Pick<HungLanding, 'on' | 'index' | 's'>
 
-interface Overhead {
-  readonly holds: (at: Point) => Held | null
-  readonly isFloor: (at: Point) => boolean
-}
+/** Where columns and beams of a frame are looked up. */
+const placesIn = once((frame: FramePlan) => ({
+  columnsNear: nearby(frame.columns.map(({ at }) => [at])),
+  beamsNear: nearby(frame.beams.map(pointsOfBeam)),
+}))
 
-function lookUp({ frame, panels }: FloorOver): Overhead {
-  const columnsNear = nearby(frame.columns.map(({ at }) => [at]))
-  const beamsNear = nearby(frame.beams.map(pointsOfBeam))
-  return {
-    holds: (at) => {
-      const index = columnsNear([at]).find((i) => {
-        const column = frame.columns[i]
-        return column && isHanger(column) && distance(column.at, at) <= onLine
-      })
-      if (index !== undefined) return { on: 'column', index, s: 0 }
-      for (const i of beamsNear([at])) {
-        const [s] = feetAlong(frame.beams[i]?.legs ?? [], at, onLine)
-        if (s !== undefined) return { on: 'beam', index: i, s }
-      }
-      return null
-    },
-    isFloor: (at) => panels.some(({ net }) => touches(net, at)),
+function heldBy({ frame }: FloorOver, at: Point): Held | null {
+  const { columnsNear, beamsNear } = placesIn(frame)
+  const index = columnsNear([at]).find((i) => {
+    const column = frame.columns[i]
+    return column && isHanger(column) && distance(column.at, at) <= onLine
+  })
+  if (index !== undefined) return { on: 'column', index, s: 0 }
+  for (const i of beamsNear([at])) {
+    const [s] = feetAlong(frame.beams[i]?.legs ?? [], at, onLine)
+    if (s !== undefined) return { on: 'beam', index: i, s }
   }
+  return null
 }
 
-function hangFrom(at: Point, rakes: boolean, aboves: readonly Overhead[]): Omit<HungLanding, 'row' | 'part'> | null {
-  for (const [i, { holds, isFloor }] of aboves.entries()) {
-    const found = holds(at)
+function hangFrom(at: Point, rakes: boolean, aboves: readonly FloorOver[]): Omit<HungLanding, 'row' | 'part'> | null {
+  for (const [i, over] of aboves.entries()) {
+    const found = heldBy(over, at)
     if (found) return { ...found, up: i + 1 }
-    if (rakes || isFloor(at)) return null
+    if (rakes || over.panels.some(({ net }) => touches(net, at))) return null
   }
   return null
 }

@@ -1,5 +1,5 @@
 import { isConstruction, isHorizontal } from '../actions/cases'
-import { feetSum, onNothing } from '../derivation/balance'
+import { feetSum, negligible, onNothing } from '../derivation/balance'
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorIn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
@@ -10,9 +10,6 @@ import { recordOfSource } from '../rundown/sources'
 
 export const gravityCases = ({ caseIds }: ProjectState): readonly string[] =>
   caseIds.filter((id) => !isHorizontal(id) && !isConstruction(id))
-
-/** A newton is nothing to a building: what is smaller is rounding. */
-const negligible = 1
 
 /** Load that reaches nothing, by the panel, wall run or beam where it is lost; all gravity cases at characteristic value. */
 export function lostLoads(state: ProjectState): readonly Concern[] {

@@ -51,6 +51,9 @@ function balanceOfStoreys(state: ProjectState, forces: StoreyForcesOfCase): Bala
   return { caseId, applied, onMembers: 0, atSupports, notCarried: unheld, handedOn: 'stiffElements' }
 }
 
+/** A newton is nothing to a building: what is smaller is rounding. */
+export const negligible = 1
+
 /** Rows of the hangers of a floor that find nothing to hang from, or only what they hold up themselves. */
 export const hangingFromNothing = ({ hung, rings }: FloorState): readonly number[] => [...hung.unsupported, ...rings]
 

@@ -1,8 +1,9 @@
 import { actionOfCase } from '../actions/cases'
-import { farEnd, isHanger } from '../building/frame'
-import { columnRise, heightAt } from '../building/slopes'
+import { isHanger } from '../building/frame'
+import type { HungLanding } from '../building/hangers'
+import { uprightExtent } from '../building/upright'
+import { heightAt } from '../building/slopes'
 import { expanded, splitExpanded } from '../document/labels'
-import { distance } from '../geometry/segment'
 import { readArea, readCase } from './cells'
 import { memberLoads, type MemberLoad } from '../rundown/memberLines'
 import { keyExtentOf, type KeyExtent, type RegionSource, type Source, type StairSource } from '../rundown/sources'
@@ -32,7 +33,7 @@ export function memberLoadsIn(state: ProjectState, floor: FloorState, caseId: st
 }
 
 /** Where a floor stands among the carrying ones, seen by whichever case. */
-const orderOf = (state: ProjectState, { level }: FloorState): number =>
+export const orderOf = (state: ProjectState, { level }: FloorState): number =>
   state.floors.findIndex((floor) => floor.level.id === level.id)
 
 /** The carrying floor above, or undefined at the top. */
@@ -80,7 +81,7 @@ export function columnChain(state: ProjectState, expandedId: string): readonly P
 }
 
 function lengthAbove(state: ProjectState, { floor, row }: Place): Place | undefined {
-  if (hangs(floor, row)) return hungFrom(state, { floor, row }, 'column')[0]?.place
+  if (hangsAt({ floor, row })) return hungFrom(state, { floor, row }, 'column')[0]?.place
   const above = floorAbove(state, floor)
   const landing = floor.feetAbove?.landings.find(
     ({ on, index, part }) => on === 'column' && index === row && part > 0.5,
@@ -89,7 +90,7 @@ function lengthAbove(state: ProjectState, { floor, row }: Place): Place | undefi
 }
 
 function lengthBelow(state: ProjectState, { floor, row }: Place): Place | undefined {
-  if (hangs(floor, row)) {
+  if (hangsAt({ floor, row })) {
     const held = hungOn(state, { floor, row })
     return held?.on === 'column' ? held.place : undefined
   }
@@ -101,10 +102,8 @@ function lengthBelow(state: ProjectState, { floor, row }: Place): Place | undefi
 /** How far the column or hanger in a row of its floor rises, and how far its ends are apart in plan, m. */
 export function extentOfColumn({ floor, operator, slopesBelow, hung }: FloorState, row: number) {
   const column = operator.plan.frame.columns[row]
-  if (!column) return { rise: 0, run: 0 }
-  const [at, far] = [column.at, farEnd(column)]
-  const rise = hung.rises[row] ?? columnRise(floor.storeyHeight, operator.plan.slopes, slopesBelow, at, far)
-  return { rise, run: distance(at, far) }
+  const storey = { storeyHeight: floor.storeyHeight, slopes: operator.plan.slopes, slopesBelow }
+  return column ? uprightExtent(column, hung.rises[row] ?? null, storey) : { rise: 0, run: 0 }
 }
 
 /** True length of the column or hanger in a row of its floor, m. */
@@ -121,8 +120,9 @@ export function heightsOfColumn(floor: FloorState, row: number): readonly [low: 
   return column && isHanger(column) ? [own, own + rise] : [own - rise, own]
 }
 
-const hangs = ({ operator }: FloorState, row: number): boolean => {
-  const column = operator.plan.frame.columns[row]
+/** Whether what is in a row of the columns of a floor is a hanger. */
+export const hangsAt = ({ floor, row }: Place): boolean => {
+  const column = floor.operator.plan.frame.columns[row]
   return column !== undefined && isHanger(column)
 }
 
@@ -140,19 +140,26 @@ export function hungOn(state: ProjectState, { floor, row }: Place): Hung | undef
   return landing && target && { on: landing.on, s: landing.s, place: { floor: target, row: landing.index } }
 }
 
-/** Hangers that hang from a beam or hanger, with where on it. */
-export function hungFrom(state: ProjectState, { floor, row }: Place, target: Hung['on']): readonly Hung[] {
+/** Hangers whose upper end is at a floor, each with what it meets there. */
+export function hungAt(
+  state: ProjectState,
+  floor: FloorState,
+): readonly { readonly place: Place; readonly landing: HungLanding }[] {
   const own = orderOf(state, floor)
   return state.floors
     .slice(0, own)
     .flatMap((below, i) =>
-      below.hung.landings.flatMap(({ row: hanger, on, index, s, up }): readonly Hung[] =>
-        i + up === own && on === target && index === row && !below.rings.includes(hanger)
-          ? [{ on, s, place: { floor: below, row: hanger } }]
-          : [],
+      below.hung.landings.flatMap((landing) =>
+        i + landing.up === own ? [{ place: { floor: below, row: landing.row }, landing }] : [],
       ),
     )
 }
+
+/** Hangers that hang from a beam or hanger, with where on it. */
+export const hungFrom = (state: ProjectState, { floor, row }: Place, target: Hung['on']): readonly Hung[] =>
+  hungAt(state, floor).flatMap(({ place, landing: { on, index, s } }) =>
+    on === target && index === row && !place.floor.rings.includes(place.row) ? [{ on, s, place }] : [],
+  )
 
 export const expandedAt = (floor: FloorState, id: string): string => expanded(id, floor.level.id)
 

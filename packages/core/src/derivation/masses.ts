@@ -9,7 +9,7 @@ import { endOf, type Source } from '../rundown/sources'
 import { familyOf } from '../standards/families'
 import { tracedSum, type Traced, type TracedTerm } from '../trace/traced'
 import { caseRow, readCase } from './cells'
-import { floorAbove, keyShareOf, type KeyShare } from './floorQueries'
+import { floorAbove, hungAt, keyShareOf, type KeyShare } from './floorQueries'
 import type { FloorState } from './floorStates'
 import type { ProjectState } from './project'
 
@@ -139,11 +139,8 @@ function addColumns(state: ProjectState, floor: FloorState, tally: Tally): void 
   above?.operator.plan.frame.columns.forEach((column, row) => {
     if (!isHanger(column)) add(above, row, farEnd(column))
   })
-  const own = state.floors.findIndex(({ level }) => level.id === floor.level.id)
-  state.floors.slice(0, own).forEach((below, i) => {
-    for (const { row, up } of below.hung.landings) {
-      const hanger = below.operator.plan.frame.columns[row]
-      if (hanger && i + up === own) add(below, row, farEnd(hanger))
-    }
-  })
+  for (const { place } of hungAt(state, floor)) {
+    const hanger = place.floor.operator.plan.frame.columns[place.row]
+    if (hanger) add(place.floor, place.row, farEnd(hanger))
+  }
 }

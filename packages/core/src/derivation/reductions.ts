@@ -138,10 +138,17 @@ function elementOf(state: ProjectState, { floor, row }: Place, list: 'beams' | '
   const id = (beam ?? column)?.member.id
   const own = id === undefined ? null : (memberOf(state.document, id)?.elementFactor ?? null)
   const [usual, what] = beam ? usualOfBeam(beam) : usualOfColumn(column)
+  return {
+    ...roofOf(state, caseId),
+    K_LL: given('K_LL', 'factor', own ?? usual, own === null ? what : 'as typed at the member'),
+  }
+}
+
+/** Whether a case is one of roofs, and how the flattest of them rises. */
+export function roofOf(state: ProjectState, caseId: string) {
   const onRoof = isRoofCase(caseId)
   return {
     onRoof,
-    K_LL: given('K_LL', 'factor', own ?? usual, own === null ? what : 'as typed at the member'),
     rise: given('F', 'factor', onRoof ? flattestRise(state, caseId) : 0, 'rise of the flattest roof, inches to a foot'),
   }
 }
@@ -159,7 +166,7 @@ const usualOfColumn = (column: Column | undefined): Usual =>
     : [4, 'ASCE 7 table 4.7-1: column, no slab cantilevers beyond it']
 
 /** Of all that bears load of the case: 0 where any of it lies level. */
-export function flattestRise(state: ProjectState, caseId: string): number {
+function flattestRise(state: ProjectState, caseId: string): number {
   const at = readCase(state, caseId)
   const pitchOf = new Map(recordsOf(state.document, 'slope').map(({ id, pitch }) => [id as string, pitch]))
   const pitches = state.floors.flatMap(({ operator, intensities }) =>

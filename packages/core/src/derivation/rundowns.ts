@@ -1,10 +1,9 @@
 import { selfWeight } from '../actions/cases'
-import { farEnd, isHanger } from '../building/frame'
+import { isHanger } from '../building/frame'
 import { hungPlan, nothingHung, type FloorOver, type HungPlan } from '../building/hangers'
 import type { FootPlan } from '../building/landings'
-import { columnRise } from '../building/slopes'
+import { uprightExtent } from '../building/upright'
 import type { SlopeShape } from '../document/shapes'
-import { distance } from '../geometry/segment'
 import { present } from '../outcome/assert'
 import { floorRundown, takeColumns, type FeetOnSlab, type FloorInput, type FloorRundown } from '../rundown/floorRundown'
 import { hungOrder } from '../rundown/hungOrder'
@@ -55,12 +54,11 @@ const workedStage = stage(
   ): Worked => {
     const standing = operator.plan.frame.columns
     const columnWeights = new Float64Array(standing.length * columns)
+    const storey = { storeyHeight, slopes: operator.plan.slopes, slopesBelow }
     standing.forEach((column, i) => {
-      const { member, at } = column
-      const far = farEnd(column)
-      const rise = hung.rises[i] ?? columnRise(storeyHeight, operator.plan.slopes, slopesBelow, at, far)
-      const length = Math.hypot(rise, distance(at, far))
-      columnWeights[i * columns + selfWeightColumn] = (weights.members.get(member.id) ?? 0) * length
+      const { rise, run } = uprightExtent(column, hung.rises[i] ?? null, storey)
+      const weight = weights.members.get(column.member.id) ?? 0
+      columnWeights[i * columns + selfWeightColumn] = weight * Math.hypot(rise, run)
     })
     const input = { columns, intensities, columnWeights, landings: feet?.landings ?? [], onSlab, ending }
     const sparing = ofActions.map(([action, own], i) => ({ action, own, onSlab: onSlabOf[i] ?? null }))

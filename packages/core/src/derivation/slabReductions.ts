@@ -1,4 +1,4 @@
-import { isRoofCase, reducibleGroupOf } from '../actions/cases'
+import { reducibleGroupOf } from '../actions/cases'
 import { reductionsOf } from '../actions/reduction'
 import type { ReductionRegion } from '../document/recordKinds'
 import { intersection, regionOf } from '../geometry/clip'
@@ -8,7 +8,7 @@ import { readReducible } from './cells'
 import type { FloorState } from './floorStates'
 import type { ProjectState } from './project'
 import { reductionRegionsOn } from './reductionRegions'
-import { flattestRise, least, ownTable, transferredIn } from './reductions'
+import { least, ownTable, roofOf, transferredIn } from './reductions'
 
 /** What slabs are spared of an imposed case in one region of a level. */
 export interface SlabReduction {
@@ -64,12 +64,7 @@ function slabFactor(
   if (slabs === 'whole') return null
   if (slabs === 'typed') return given('alpha', 'factor', typed ?? 1, `as typed for slabs of region ${label}`)
   const area = given('A', 'area', value, `floor of the category in region ${label}`)
-  const onRoof = isRoofCase(caseId)
-  const slab = {
-    onRoof,
-    // ASCE 7 table 4.7-1: members not preceding, two-way slabs among them
-    K_LL: given('K_LL', 'factor', 1, 'ASCE 7 table 4.7-1: slab'),
-    rise: given('F', 'factor', onRoof ? flattestRise(state, caseId) : 0, 'rise of the flattest roof, inches to a foot'),
-  }
+  // ASCE 7 table 4.7-1: members not preceding, two-way slabs among them
+  const slab = { ...roofOf(state, caseId), K_LL: given('K_LL', 'factor', 1, 'ASCE 7 table 4.7-1: slab') }
   return reductionsOf({ by: 'beam', group, area, storeys: 1, ...slab }, state.standard, ownTable(state))?.byArea ?? null
 }

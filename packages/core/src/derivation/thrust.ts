@@ -3,7 +3,7 @@ import type { Point } from '../geometry/point'
 import { onLine } from '../geometry/tolerance'
 import { alongAxis, thrust } from '../rundown/raking'
 import { readCase } from './cells'
-import { extentOfColumn, type Place } from './floorQueries'
+import { extentOfColumn, hangsAt, hungOn, orderOf, type Place } from './floorQueries'
 import type { FloorState } from './floorStates'
 import type { ProjectState } from './project'
 
@@ -60,7 +60,7 @@ export const pushesIn = (state: ProjectState, caseId: string): readonly Push[] =
       if (!raking) return []
       const [x, y] = raking.direction
       const force: Point = [x * raking.thrust, y * raking.thrust]
-      const other = otherLevel(state, level, row)
+      const other = otherLevel(state, level, place)
       const own: Push = { level, place, at: column.at, force }
       if (other === null) return [own]
       return [own, { level: other, place, at: farEnd(column), force: [-force[0], -force[1]] }]
@@ -95,13 +95,10 @@ export function thrusts(
 }
 
 /** The level at the other end of a column or hanger; -1 is the base; null where it ends on nothing. */
-function otherLevel({ floors }: ProjectState, level: number, row: number): number | null {
-  const floor = floors[level]
-  const column = floor?.operator.plan.frame.columns[row]
-  if (!floor || !column) return null
-  if (isHanger(column)) {
-    const landing = floor.rings.includes(row) ? undefined : floor.hung.landings.find((one) => one.row === row)
-    return landing ? level + landing.up : null
+function otherLevel(state: ProjectState, level: number, place: Place): number | null {
+  if (hangsAt(place)) {
+    const held = hungOn(state, place)
+    return held ? orderOf(state, held.place.floor) : null
   }
-  return floors[level - 1]?.feetAbove?.unsupported.includes(row) ? null : level - 1
+  return state.floors[level - 1]?.feetAbove?.unsupported.includes(place.row) ? null : level - 1
 }

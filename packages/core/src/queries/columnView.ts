@@ -1,6 +1,5 @@
 import { readArea, readCase, readUses, type ColumnReader } from '../derivation/cells'
-import { isHanger } from '../building/frame'
-import { columnChain, expandedAt, floorBelow, hungOn, placeOf, type Place } from '../derivation/floorQueries'
+import { columnChain, expandedAt, floorBelow, hangsAt, hungOn, placeOf, type Place } from '../derivation/floorQueries'
 import { rakingAt, type Raking } from '../derivation/thrust'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, memberFacts, splitExpanded } from '../document/labels'
@@ -79,7 +78,7 @@ export function columnView(state: ProjectState, expandedId: string, caseId: stri
     base: rows.at(-1)?.foot ?? 0,
     feeding: feedingOf(state, place, 'column', caseId),
     standsOn: footing(state, chain.at(-1)),
-    hangs: isHangerAt(place),
+    hangs: hangsAt(place),
     raking: rakingAt(state, place, caseId),
   }
 }
@@ -89,13 +88,8 @@ function lengthOfStretch({ floor, row }: Place): number | null {
   return stretch ? stretch.s1 - stretch.s0 : null
 }
 
-const isHangerAt = ({ floor, row }: Place): boolean => {
-  const column = floor.operator.plan.frame.columns[row]
-  return column !== undefined && isHanger(column)
-}
-
 function footing(state: ProjectState, lowest: Place | undefined): ColumnView['standsOn'] {
-  if (lowest && isHangerAt(lowest)) return hungOn(state, lowest) ? 'beam' : 'nothing'
+  if (lowest && hangsAt(lowest)) return hungOn(state, lowest) ? 'beam' : 'nothing'
   const below = lowest && floorBelow(state, lowest.floor)
   if (!below) return 'base'
   if (below.onSlab?.rows.includes(lowest.row)) return 'slab'

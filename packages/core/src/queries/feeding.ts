@@ -1,5 +1,5 @@
 import type { FramePlan } from '../building/frame'
-import { expandedAt, floorIn, type Place } from '../derivation/floorQueries'
+import { expandedAt, floorIn, hungFrom, orderOf, type Place } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { once } from '../document/once'
@@ -17,17 +17,17 @@ interface Node {
   readonly index: number
 }
 
+const nodeAt = (state: ProjectState, { floor, row }: Place, on: Node['on']): Node => ({
+  level: orderOf(state, floor),
+  on,
+  index: row,
+})
+
 const keyOf = ({ level, on, index }: Node): string => `${level}/${on}/${index}`
 
 /** The whole catchment of a beam, column or hanger: what rests on it, stands on it or hangs from it, and all that these bear in turn. */
-export function feedingOf(
-  state: ProjectState,
-  { floor, row }: Place,
-  target: 'beam' | 'column',
-  caseId: string,
-): Feeding {
-  const level = state.floors.findIndex((own) => own.level.id === floor.level.id)
-  const start: Node = { level, on: target, index: row }
+export function feedingOf(state: ProjectState, place: Place, target: 'beam' | 'column', caseId: string): Feeding {
+  const start = nodeAt(state, place, target)
   const found = new Map([[keyOf(start), start]])
   // a map grows while it is walked through
   for (const node of found.values())
@@ -66,8 +66,8 @@ const restingIn = once((frame: FramePlan): ReadonlyMap<string, readonly number[]
   return found
 })
 
-function borneBy({ floors }: ProjectState, { level, on, index }: Node, caseId: string): readonly Node[] {
-  const floor = floors[level]
+function borneBy(state: ProjectState, { level, on, index }: Node, caseId: string): readonly Node[] {
+  const floor = state.floors[level]
   if (!floor) return []
   const resting = restingIn(floor.operator.plan.frame).get(`${on}/${index}`) ?? []
   const beam = on === 'beam' ? floor.operator.plan.frame.beams[index] : undefined
@@ -77,15 +77,7 @@ function borneBy({ floors }: ProjectState, { level, on, index }: Node, caseId: s
     ...stretches.map((row): Node => ({ level, on: 'column', index: row })),
     ...resting.map((other): Node => ({ level, on: 'beam', index: other })),
     ...standingOn(floor, on, index, caseId).map((row): Node => ({ level: level + 1, on: 'column', index: row })),
-    ...floors
-      .slice(0, level)
-      .flatMap(({ hung, rings }, below): readonly Node[] =>
-        hung.landings.flatMap((landing) =>
-          below + landing.up === level && landing.on === on && landing.index === index && !rings.includes(landing.row)
-            ? [{ level: below, on: 'column' as const, index: landing.row }]
-            : [],
-        ),
-      ),
+    ...hungFrom(state, { floor, row: index }, on).map(({ place }) => nodeAt(state, place, 'column')),
   ]
 }
 

@@ -1,4 +1,5 @@
 import type { ProjectState } from '../derivation/project'
+import { negligible } from '../derivation/balance'
 import { thrusts, type LevelThrust } from '../derivation/thrust'
 
 /** What raking columns and hangers do sideways to one level in a case; N in global axes, and Nm about the origin. */
@@ -8,9 +9,6 @@ export interface LevelThrustView extends LevelThrust {
   readonly levelName: string
 }
 
-/** A newton is nothing to a building. */
-const least = 1
-
 /** Levels that are pushed, from the roof down, the base last; none where nothing rakes. */
 export function thrustView(state: ProjectState, caseId: string): readonly LevelThrustView[] {
   const { levels, base } = thrusts(state, caseId)
@@ -19,6 +17,6 @@ export function thrustView(state: ProjectState, caseId: string): readonly LevelT
     return { levelId: level?.id ?? null, levelName: level?.name ?? '', ...sum }
   })
   return [...named.reverse(), { levelId: null, levelName: state.levels[0]?.level.name ?? '', ...base }].filter(
-    ({ x, y, moment }) => Math.hypot(x, y) >= least || Math.abs(moment) >= least,
+    ({ x, y, moment }) => Math.hypot(x, y) >= negligible || Math.abs(moment) >= negligible,
   )
 }

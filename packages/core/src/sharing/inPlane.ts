@@ -70,7 +70,7 @@ type Back = (share: Share, part: number, applied: number, appliedMoments: Point)
 /** Brings a share back to lengths in plan, a part of it. */
 function backOf(pieces: readonly Piece[], backAt: (at: Point) => Point): Back {
   const byMember = new Map<string, Piece[]>()
-  for (const piece of pieces) {
+  for (const piece of [...pieces].sort((p, q) => p.from - q.from)) {
     const known = byMember.get(piece.laid.member)
     if (known) known.push(piece)
     else byMember.set(piece.laid.member, [piece])
@@ -78,7 +78,7 @@ function backOf(pieces: readonly Piece[], backAt: (at: Point) => Point): Back {
   const pieceAt = (member: string, s: number): Piece | undefined => {
     const own = byMember.get(member) ?? []
     // the last that begins before it; what hangs past an end by a tolerance belongs to the end
-    return own.filter(({ laid }) => laid.from <= s).reduce<Piece | undefined>(later, undefined) ?? own[0]
+    return own.findLast(({ laid }) => laid.from <= s) ?? own[0]
   }
   const place = ({ laid, from, length, laidLength }: Piece, s: number): number =>
     from + ((s - laid.from) * length) / laidLength
@@ -109,5 +109,3 @@ function backOf(pieces: readonly Piece[], backAt: (at: Point) => Point): Back {
     torque: share.torque * part,
   })
 }
-
-const later = (a: Piece | undefined, b: Piece): Piece => (!a || b.laid.from >= a.laid.from ? b : a)

@@ -2,6 +2,7 @@ import { loadTableLimits, readLoadTable, type Layout } from '@hedrion/core'
 import { useCallback } from 'react'
 import { useAnswer, useDocument, useFormat } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
+import { countOf } from '../../sheet/countOf'
 import { TableSection, type TableReading } from '../../sheet/TableSection'
 
 /** Point loads and line loads of a layout from a table, such as a list of machines. */
@@ -14,11 +15,13 @@ export function LoadTable({ layout }: { readonly layout: Layout }) {
     (text: string): TableReading => {
       const uses = Object.keys(standard?.uses ?? {})
       const { rows, problems } = readLoadTable(text, { document, layout, format, random: Math.random, uses })
-      const [points, lines] = [
-        rows.filter(({ kind }) => kind === 'pointLoad').length,
-        rows.filter(({ kind }) => kind === 'lineLoad').length,
-      ]
-      const count = [...countOf(points, 'point load'), ...countOf(lines, 'line load')].join(', ')
+      const words = { pointLoad: 'point load', lineLoad: 'line load' } as const
+      const count = (['pointLoad', 'lineLoad'] as const)
+        .flatMap((kind) => {
+          const own = rows.filter((row) => row.kind === kind).length
+          return own === 0 ? [] : [countOf(own, words[kind])]
+        })
+        .join(', ')
       return {
         problems,
         count,
@@ -41,6 +44,3 @@ export function LoadTable({ layout }: { readonly layout: Layout }) {
     />
   )
 }
-
-const countOf = (count: number, word: string): readonly string[] =>
-  count === 0 ? [] : [`${count} ${word}${count === 1 ? '' : 's'}`]

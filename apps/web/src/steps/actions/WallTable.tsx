@@ -2,6 +2,7 @@ import { readWallTable, wallTableLimits, type Layout } from '@hedrion/core'
 import { useCallback } from 'react'
 import { useDocument, useFormat } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
+import { countOf } from '../../sheet/countOf'
 import { TableSection, type TableReading } from '../../sheet/TableSection'
 
 /** Wall runs of a layout from a table, such as a list of partitions and facades. */
@@ -12,7 +13,7 @@ export function WallTable({ layout }: { readonly layout: Layout }) {
   const read = useCallback(
     (text: string): TableReading => {
       const { rows, problems } = readWallTable(text, { document, layout, format, random: Math.random })
-      const count = rows.length === 0 ? '' : `${rows.length} wall run${rows.length === 1 ? '' : 's'}`
+      const count = rows.length === 0 ? '' : countOf(rows.length, 'wall run')
       return {
         problems,
         count,

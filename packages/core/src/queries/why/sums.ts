@@ -2,7 +2,7 @@ import { isHanger } from '../../building/frame'
 import { barrierCase, isHorizontal } from '../../actions/cases'
 import { strandedAt } from '../../derivation/balance'
 import { readCase } from '../../derivation/cells'
-import { expandedAt, floorAt, floorIn, placeOf } from '../../derivation/floorQueries'
+import { expandedAt, floorAt, floorIn, hangsAt, placeOf } from '../../derivation/floorQueries'
 import { storeyForcesOf, type StoreyForcesOfCase } from '../../derivation/storeyForces'
 import type { FloorState } from '../../derivation/floorStates'
 import type { ProjectState } from '../../derivation/project'
@@ -65,8 +65,7 @@ export function columnSum(state: ProjectState, rest: string): Traced | null {
   const [expandedId, caseId] = splitCase(rest)
   const place = placeOf(state, expandedId, 'columns')
   if (!place || !state.caseIds.includes(caseId)) return null
-  const column = place.floor.operator.plan.frame.columns[place.row]
-  const [symbol, what] = column && isHanger(column) ? ['T', 'what it holds up, tension'] : ['N', 'what enters it']
+  const [symbol, what] = hangsAt(place) ? ['T', 'what it holds up, tension'] : ['N', 'what enters it']
   return tracedSum(symbol, 'force', what, folded(columnRows(state, place, caseId).map(termOf)))
 }
 
