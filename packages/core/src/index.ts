@@ -58,8 +58,6 @@ export {
   type Slope,
   type Strut,
   type WallRun,
-  reachBounds,
-  spanLimitBounds,
 } from './document/recordKinds'
 export { readRecord } from './document/readRecord'
 export {
@@ -85,7 +83,8 @@ export {
   type Conflict,
   type Edit,
 } from './document/changes'
-export { blankBasis, blankLoadKey } from './document/blanks'
+export { reachBounds, spanLimitBounds } from './document/panelKind'
+export { blankBasis, blankLoadKey, newLayout } from './document/blanks'
 export { canonical } from './document/canonical'
 export { invariantProblems, referencesOf } from './document/invariants'
 export {
@@ -196,6 +195,7 @@ export {
 } from './actions/cases'
 export { atBends, type LoadLine, type LoadPoint } from './rundown/memberLines'
 export type { RuleId } from './combinations/ruleSets'
+export { withPanelsFollowing } from './editing/followRings'
 export { panelsInRings } from './editing/panelsInRings'
 export { edgeMoved } from './editing/slabEdge'
 export { shownAsCsv, shownAsTabbed } from './exchange/tables'

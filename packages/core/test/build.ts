@@ -1,6 +1,6 @@
 import { Memo } from '../src/derivation/memo'
 import { deriveProject, type ProjectState } from '../src/derivation/project'
-import { blankBasis, blankLoadKey, newGridLine, simplePanel } from '../src/document/blanks'
+import { blankBasis, blankLoadKey, newGridLine, newLayout, simplePanel } from '../src/document/blanks'
 import { documentOf, newId, seededRandom, type Document, type Random } from '../src/document/document'
 import { invariantProblems } from '../src/document/invariants'
 import type {
@@ -103,12 +103,7 @@ export class Building {
 
   /** A layout and where it stands. */
   layout(name: string, key: LoadKey | null = null, from?: Level, to: Level | undefined = from): Layout {
-    const layout = this.add<Layout>({
-      kind: 'layout',
-      id: newId('layout', this.random),
-      name,
-      defaultKey: key?.id ?? null,
-    })
+    const layout = this.add(newLayout(name, key?.id ?? null, this.random))
     if (from && to)
       this.add<LevelRange>({
         kind: 'levelRange',
@@ -295,6 +290,7 @@ export class Building {
       outline,
       value,
       endValue: null,
+      measured: 'plan',
       angle: 0,
       ...more,
     })

@@ -300,6 +300,20 @@ const triggers: readonly Trigger[] = [
     says: /^Column C9 from level 2 goes down through opening V\d of level 1\./,
   },
   {
+    code: 'panel.off-its-beams',
+    make: () => {
+      const { building, lower } = twoFloors()
+      building.beam(lower, [0, 0], [6, 0])
+      building.beam(lower, [6, 0], [6, 4])
+      building.beam(lower, [6, 4], [0, 4])
+      building.beam(lower, [0, 4], [0, 0.35])
+      building.panel(lower, rectangle(0, 0, 6, 4), { edges: 'ring' })
+      return building
+    },
+    says: /^Panel P\d follows its beams, but they do not close round it; it stays as it was\. Two ends are 350 mm apart at 0\.00 m east, 0\.00 m north\./,
+    mends: ['Leave its edges as drawn'],
+  },
+  {
     code: 'hanger.unsupported',
     make: storeyWith(({ building, layout }) => {
       building.member(layout, 'hanger', [[3, 2]], { label: 'N1' })
@@ -344,7 +358,7 @@ const triggers: readonly Trigger[] = [
       building.column(layout, [0, 2])
       building.lineLoad(layout, building.beam(layout, [0, 2], [3, 2]).path, 1000)
     }),
-    says: /^What rakes pushes level Top sideways, by \d+\.\d kN in imposed, category B alone\./,
+    says: /^Level Top is pushed sideways, by \d+\.\d kN in imposed, category B alone: by what rakes/,
   },
   {
     code: 'selfweight.twice',

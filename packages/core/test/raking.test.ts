@@ -88,7 +88,7 @@ describe('columns that rake', () => {
     })
     const said = concernsOf(state).filter(({ code }) => code === 'level.pushed')
     expect(said.map((one) => concernSentence(one, metricPoint))).toEqual([
-      'What rakes pushes level 1 sideways, by 45.0 kN in imposed, category B alone. Nothing here holds that: it is handed on to the frame analysis.',
+      'Level 1 is pushed sideways, by 45.0 kN in imposed, category B alone: by what rakes, or by loads square to a slope. Nothing here holds that; it is handed on to the frame analysis.',
     ])
   })
 

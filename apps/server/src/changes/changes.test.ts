@@ -104,7 +104,7 @@ describe('change sets', () => {
       () =>
         put(1, 'x', [
           null,
-          { kind: 'layout', id: 'layout:aaaaaaaaaaaa', name: 'L', defaultKey: 'loadKey:bbbbbbbbbbbb' },
+          { kind: 'layout', id: 'layout:aaaaaaaaaaaa', name: 'L', defaultKey: 'loadKey:bbbbbbbbbbbb', floors: 'drawn' },
         ]),
       422,
       'change.refused',

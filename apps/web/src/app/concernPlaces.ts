@@ -13,6 +13,7 @@ const places: readonly (readonly [prefix: string, step: StepName])[] = [
   ['wall.', 'actions'],
   ['wind.', 'actions'],
   ['panel.unloaded', 'actions'],
+  ['panel.off-its-beams', 'building'],
   ['panel.', 'paths'],
   ['load.', 'paths'],
 ]

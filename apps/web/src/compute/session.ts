@@ -1,5 +1,5 @@
 import type { OpenProject } from '@hedrion/contract'
-import type { Edit } from '@hedrion/core'
+import { withPanelsFollowing, type Edit } from '@hedrion/core'
 import { commit, createDocumentStore, redo, undo, type Committed, type DocumentStore } from '../state/documentStore'
 import { Sync } from '../state/sync'
 import { Answers } from './answers'
@@ -33,8 +33,10 @@ export class ProjectSession {
     void this.sync.start()
   }
 
+  /** A change, and with it what panels do that follow their beams. */
   commit(note: string, edits: readonly Edit[]): Committed {
-    return this.#kept(commit(this.store, note, edits))
+    const all = withPanelsFollowing(this.store.getState().document, edits, Math.random)
+    return this.#kept(commit(this.store, noteWith(note, all.length - edits.length), all))
   }
 
   undo(): Committed {
@@ -55,3 +57,6 @@ export class ProjectSession {
     return committed
   }
 }
+
+const noteWith = (note: string, panels: number): string =>
+  panels > 0 ? `${note}; ${panels === 1 ? 'one panel goes' : `${panels} panels go`} with it` : note

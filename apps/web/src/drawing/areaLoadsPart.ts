@@ -27,16 +27,18 @@ export function areaLoadsPart(
   }
 }
 
+const measureWords = { plan: '', slope: ' as it lies', square: ', square to the slope' } as const
+
 const varies = ({ value, endValue }: AreaLoadView): boolean => value !== endValue
 
 /** "Area load U1, snow drift, 3.00 to 0.80 kN/m²". */
 export function areaLoadText(load: AreaLoadView, format: NumberFormat): string {
-  const { label, what, value, endValue, notCarried } = load
+  const { label, what, value, endValue, measured, notCarried } = load
   const values = varies(load)
     ? `from ${formatQuantity(value, 'pressure', format)} to ${formatQuantity(endValue, 'pressure', format)}`
     : formatQuantity(value, 'pressure', format)
   const lost = notCarried > 1e-6 ? ', nothing carries all of it' : ''
-  return `Area load ${label}${what === '' ? '' : `, ${what}`}, ${values}${lost}`
+  return `Area load ${label}${what === '' ? '' : `, ${what}`}, ${values}${measureWords[measured]}${lost}`
 }
 
 function shapesOf(load: AreaLoadView, tone: Tone): readonly Shape[] {
@@ -69,9 +71,10 @@ function endsOf({ outline, angle }: AreaLoadView): readonly [Point, Point] {
 }
 
 function labelsOf(load: AreaLoadView, format: NumberFormat): readonly Label[] {
-  const { expandedId, outline, value, endValue } = load
+  const { expandedId, outline, value, endValue, measured } = load
   const label = (text: string, at: Point): Label => ({ of: expandedId, text, at, priority: 57, bold: true })
-  if (!varies(load)) return [label(formatQuantity(value, 'pressure', format), centroid([outline]))]
+  if (!varies(load))
+    return [label(`${formatQuantity(value, 'pressure', format)}${measureWords[measured]}`, centroid([outline]))]
   const [from, to] = endsOf(load)
   return [
     label(formatQuantity(value, 'pressure', format), from),

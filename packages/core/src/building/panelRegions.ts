@@ -62,19 +62,30 @@ function planeUnder(regions: readonly LoadRegion[], slopes: readonly SlopeShape[
 
 type Level = Pick<LoadRegion, 'patchId' | 'region' | 'base'>
 
-/** What of a region lies in each slope, and what is left on the level. */
-function bySlope(whole: Level, slopes: readonly SlopeShape[]): readonly LoadRegion[] {
-  let rest = whole.region
+const bySlope = (whole: Level, slopes: readonly SlopeShape[]): readonly LoadRegion[] =>
+  lyingIn(whole.region, slopes).map(({ region, slope }) => ({
+    ...whole,
+    region,
+    slopeId: slope?.id ?? null,
+    stretch: slope ? areaStretch(slope) : 1,
+  }))
+
+/** What of a region is left on the level, then what lies in each slope. */
+export function lyingIn(
+  whole: Region,
+  slopes: readonly SlopeShape[],
+): readonly { readonly region: Region; readonly slope: SlopeShape | null }[] {
+  let rest = whole
   const box = boxOf(rest.flat())
   const lying = slopes
     .filter(({ outline }) => boxesTouch(boxOf(outline), box))
-    .map((slope): LoadRegion => {
+    .map((slope) => {
       const plane = regionOf(slope.outline)
       const region = intersection(rest, plane)
       if (!isEmpty(region)) rest = difference(rest, plane)
-      return { ...whole, region, slopeId: slope.id, stretch: areaStretch(slope) }
+      return { region, slope }
     })
-  return [{ ...whole, region: rest, slopeId: null, stretch: 1 }, ...lying]
+  return [{ region: rest, slope: null }, ...lying]
 }
 
 /** What strips of the panel run through: the outline, or the outline less openings where these interrupt the span; no plate bridges one. */

@@ -9,18 +9,26 @@ export interface Line {
   readonly b: Point
 }
 
+/** A ring, and the lines that bound it, as indices. */
+export interface Closed {
+  readonly ring: Ring
+  readonly bounding: readonly number[]
+}
+
 /**
  * The rings that lines close between them, counter-clockwise, each without a line inside: lines that cross or end on each
  * other (within 10 mm) meet there. Ends that hang in the air close nothing; a ring that lies wholly inside another is not cut
  * out of it.
  */
-export function ringsOf(lines: readonly Line[]): readonly Ring[] {
+export function closedBy(lines: readonly Line[]): readonly Closed[] {
   const graph = graphOf(lines)
   prune(graph)
   return facesOf(graph)
-    .map((ring) => corners(ring))
-    .filter((ring) => ring.length >= 3 && signedArea(ring) > sliverArea)
+    .map(({ face, bounding }) => ({ ring: corners(face), bounding: [...bounding].sort((p, q) => p - q) }))
+    .filter(({ ring }) => ring.length >= 3 && signedArea(ring) > sliverArea)
 }
+
+export const ringsOf = (lines: readonly Line[]): readonly Ring[] => closedBy(lines).map(({ ring }) => ring)
 
 /** The smallest ring round a point, or undefined. */
 export const ringRound = (rings: readonly Ring[], at: Point): Ring | undefined =>
@@ -44,43 +52,53 @@ export function nearestGap(
 
 interface Graph {
   readonly nodes: readonly Point[]
-  /** Neighbours of each node. */
-  readonly links: Set<number>[]
+  /** Of each node its neighbours, each with the lines that lie between the two. */
+  readonly links: Map<number, number[]>[]
 }
 
 function graphOf(lines: readonly Line[]): Graph {
   const near = nearby(lines.map(({ a, b }) => [a, b]))
   const { nodes, nodeAt } = nodeFinder()
-  const links: Set<number>[] = []
-  for (const line of lines) {
-    const length = distance(line.a, line.b)
-    const others = near([line.a, line.b]).flatMap((i) => lines[i] ?? [])
-    const stops = [0, ...others.flatMap((other) => meetings(line, other)), length].sort((p, q) => p - q)
-    const path = stops.map((s) => nodeAt(along(line.a, line.b, s)))
-    path.slice(1).forEach((to, i) => {
-      const from = path[i] ?? to
-      if (from === to) return
-      ;(links[from] ??= new Set()).add(to)
-      ;(links[to] ??= new Set()).add(from)
-    })
+  const links: Map<number, number[]>[] = []
+  const link = (from: number, to: number, i: number) => {
+    const own = (links[from] ??= new Map<number, number[]>())
+    const there = own.get(to)
+    if (there) there.push(i)
+    else own.set(to, [i])
   }
-  return { nodes, links: nodes.map((_, i) => links[i] ?? new Set()) }
+  lines.forEach((line, i) => {
+    const length = distance(line.a, line.b)
+    const others = near([line.a, line.b]).flatMap((k) => lines[k] ?? [])
+    const stops = [0, ...others.flatMap((other) => meetings(line, other)), length].sort((p, q) => p - q)
+    // most stops are said by several others: each place once
+    const places = stops.filter((s, k) => k === 0 || s !== stops[k - 1])
+    const path = places.map((s) => nodeAt(along(line.a, line.b, s)))
+    path.slice(1).forEach((to, k) => {
+      const from = path[k] ?? to
+      if (from === to) return
+      link(from, to, i)
+      link(to, from, i)
+    })
+  })
+  return { nodes, links: nodes.map((_, i) => links[i] ?? new Map<number, number[]>()) }
 }
 
-/** Points within the tolerance of each other are one node; they are looked up by cells of that size. */
+/** Points within the tolerance of each other are one node; they are looked up by cells of that size, which may share a number. */
 function nodeFinder() {
   const nodes: Point[] = []
-  const cells = new Map<string, number>()
-  const cellOf = (value: number, by = 0) => Math.floor(value / onLine) + by
+  const cells = new Map<number, number[]>()
+  const cellOf = (value: number) => Math.floor(value / onLine)
+  const numberOf = (x: number, y: number) => Math.imul(x, 73_856_093) ^ Math.imul(y, 19_349_663)
   const nodeAt = (point: Point): number => {
-    const [x, y] = point
+    const [cx, cy] = [cellOf(point[0]), cellOf(point[1])]
     for (const dx of [0, -1, 1])
-      for (const dy of [0, -1, 1]) {
-        const known = cells.get(`${cellOf(x, dx)} ${cellOf(y, dy)}`)
-        if (known !== undefined && distance(nodes[known] ?? [Infinity, 0], point) <= onLine) return known
-      }
-    cells.set(`${cellOf(x)} ${cellOf(y)}`, nodes.length)
-    return nodes.push(point) - 1
+      for (const dy of [0, -1, 1])
+        for (const known of cells.get(numberOf(cx + dx, cy + dy)) ?? [])
+          if (distance(nodes[known] ?? [Infinity, 0], point) <= onLine) return known
+    const cell = numberOf(cx, cy)
+    const node = nodes.push(point) - 1
+    cells.set(cell, [...(cells.get(cell) ?? []), node])
+    return node
   }
   return { nodes, nodeAt }
 }
@@ -100,7 +118,7 @@ function meetings({ a, b }: Line, other: Line): readonly number[] {
 function prune({ links }: Graph): void {
   const waiting = links.flatMap((own, i) => (own.size === 1 ? [i] : []))
   for (const at of waiting)
-    for (const other of links[at] ?? []) {
+    for (const other of links[at]?.keys() ?? []) {
       links[at]?.delete(other)
       links[other]?.delete(at)
       if (links[other]?.size === 1) waiting.push(other)
@@ -108,27 +126,35 @@ function prune({ links }: Graph): void {
 }
 
 /** Walks round every face, always turning to the next link clockwise: inner faces come out counter-clockwise. */
-function facesOf({ nodes, links }: Graph): readonly Ring[] {
-  const bearing = (from: number, to: number): number => {
-    const [a = [0, 0], b = [0, 0]] = [nodes[from], nodes[to]]
-    return Math.atan2(b[1] - a[1], b[0] - a[0])
-  }
-  const turns = links.map((own, from) => [...own].sort((p, q) => bearing(from, p) - bearing(from, q)))
-  const walked = new Set<string>()
-  const faces: Ring[] = []
+function facesOf({ nodes, links }: Graph): readonly { readonly face: Ring; readonly bounding: ReadonlySet<number> }[] {
+  const turns = links.map((own, from) => turnsAt(nodes, from, [...own.keys()]))
+  const walked = links.map(() => new Set<number>())
+  const faces: { face: Point[]; bounding: Set<number> }[] = []
   links.forEach((own, start) => {
-    for (const first of own) {
+    for (const first of own.keys()) {
       const face: Point[] = []
+      const bounding = new Set<number>()
       let [from, to] = [start, first]
-      while (!walked.has(`${from} ${to}`)) {
-        walked.add(`${from} ${to}`)
+      while (!walked[from]?.has(to)) {
+        walked[from]?.add(to)
         face.push(nodes[from] ?? [0, 0])
-        const round = turns[to] ?? []
-        const next = round[(round.indexOf(from) + round.length - 1) % round.length] ?? from
+        for (const line of links[from]?.get(to) ?? []) bounding.add(line)
+        const next = turns[to]?.get(from) ?? from
         ;[from, to] = [to, next]
       }
-      if (face.length >= 3) faces.push(face)
+      if (face.length >= 3) faces.push({ face, bounding })
     }
   })
   return faces
+}
+
+/** At a node: coming from a neighbour, the one that is next clockwise. */
+function turnsAt(nodes: readonly Point[], at: number, neighbours: readonly number[]): ReadonlyMap<number, number> {
+  const [x, y] = nodes[at] ?? [0, 0]
+  const bearings = neighbours.map((to) => {
+    const [tx, ty] = nodes[to] ?? [0, 0]
+    return { to, bearing: Math.atan2(ty - y, tx - x) }
+  })
+  const round = bearings.sort((p, q) => p.bearing - q.bearing).map(({ to }) => to)
+  return new Map(round.map((to, i) => [to, round[(i + round.length - 1) % round.length] ?? to]))
 }

@@ -9,6 +9,7 @@ import { jointConcerns } from './joints'
 import { lateralConcerns } from './lateral'
 import { hangersFromNothing, hangersInColumns } from './hangers'
 import { lostLoads, strandedColumns } from './lostLoads'
+import { panelsOffTheirBeams } from './panelEdges'
 import { columnsThroughOpenings } from './passing'
 import { levelsPushed } from './thrust'
 import { overlappingPanels, overlappingSlopes } from './overlaps'
@@ -42,6 +43,7 @@ const checks: readonly Check[] = [
   hangersInColumns,
   levelsPushed,
   columnsThroughOpenings,
+  panelsOffTheirBeams,
   strutEnds,
   weightTwice,
   ({ keys }) => [...keys.values()].flatMap(({ concerns }) => concerns),

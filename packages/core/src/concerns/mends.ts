@@ -207,6 +207,10 @@ const makers: Readonly<Record<string, Maker>> = {
     ...deleted(document, a, `panel ${data['a']}`),
     ...deleted(document, b, `panel ${data['b']}`),
   ],
+  'panel.off-its-beams': ({ records: [record] }) =>
+    record?.kind === 'panel'
+      ? [{ words: 'Leave its edges as drawn', edits: [edit(record, { ...record, edges: 'drawn' })] }]
+      : [],
   'panel.unloaded': firstUse,
   'layout.on-no-level': emptied,
   'patch.on-nothing': ({ document, records: [record], data }) => deleted(document, record, `patch ${data['label']}`),

@@ -59,6 +59,7 @@ import {
   panelShareStage,
   plateStage,
   wallShareStage,
+  type AreaShares,
   type Plated,
   type Shares,
 } from './panelShares'
@@ -293,6 +294,7 @@ function sharingOf(memo: Memo, shapes: LayoutShapes, frame: FramePlan, plans: re
     frame.columns.map(({ at }) => [at]),
   )
   const plansNear = among(plans, outlines(shapes.panels))
+  const slopesNear = among(shapes.slopes, outlines(shapes.slopes))
   // columns count where a panel hands its load to its corners, or is a plate; others need not know of them
   const columnsUnder = (under: readonly PanelPlan[]): readonly Column[] =>
     under
@@ -321,9 +323,10 @@ function sharingOf(memo: Memo, shapes: LayoutShapes, frame: FramePlan, plans: re
       const [near, under] = groundUnder(segment.a, segment.b)
       return memo.get(wallShareStage, segment, near, columnsUnder(under), limits, under, platesUnder(under))
     },
-    areaShare: (load: AreaLoadShape): Shares => {
+    areaShare: (load: AreaLoadShape): AreaShares => {
       const [near, under] = groundUnder(...load.outline)
-      return memo.get(areaShareStage, load, near, columnsUnder(under), limits, under, platesUnder(under))
+      const slopes = load.measured === 'plan' ? [] : slopesNear(load.outline)
+      return memo.get(areaShareStage, load, slopes, near, columnsUnder(under), limits, under, platesUnder(under))
     },
     forceShare: (at: Point): Shares => {
       const [near, under] = groundUnder(at)
@@ -340,7 +343,7 @@ const typedSources = (
   { lineLoads, pointLoads, areaLoads, stairs, struts }: LayoutShapes,
   lineShare: (segment: WallSegment) => Shares,
   forceShare: (at: Point) => Shares,
-  areaShare: (load: AreaLoadShape) => Shares,
+  areaShare: (load: AreaLoadShape) => AreaShares,
 ): readonly Source[] => [
   ...lineLoads.flatMap((load) =>
     wallSegments({ path: load.path, closed: false }).map((segment) =>
@@ -348,7 +351,7 @@ const typedSources = (
     ),
   ),
   ...pointLoads.flatMap((load) => load.path.map((at) => pointSource(load, at, only(forceShare(at))))),
-  ...areaLoads.flatMap((load) => areaShare(load).shares.map((share, end) => areaSource(load, end, share))),
+  ...areaLoads.flatMap((load) => areaShare(load).ends.map((ofEnd, end) => areaSource(load, end, ofEnd))),
   ...stairs.flatMap((stair) => stairEnds(stair).map((end) => stairSource(stair, end, only(lineShare(end))))),
   ...struts.map((strut) => strutSource(strut, (at) => only(forceShare(at)))),
 ]

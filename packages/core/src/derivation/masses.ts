@@ -83,6 +83,8 @@ function levelMass(state: ProjectState, floor: FloorState): LevelMass {
 
 /** Weight per unit of a source, part by part: Pa, N/m or N. */
 function partsOf(state: ProjectState, floor: FloorState, source: Source, row: number): readonly Part[] {
+  // a pressure square to a slope is no weight
+  if (source.kind === 'area' && source.load.measured === 'square') return []
   const permanent = permanentAt(state, floor, row)
   if (source.kind === 'line' || source.kind === 'point' || source.kind === 'area')
     return permanent === 0 ? typedImposed(state, source.load.id, endOf(source)) : [['permanent', permanent]]

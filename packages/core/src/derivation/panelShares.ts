@@ -1,19 +1,24 @@
 import type { Column } from '../building/frame'
 import type { PanelPlan } from '../building/panelRegions'
 import type { WallSegment } from '../building/wallSegments'
-import type { AreaLoadShape } from '../document/shapes'
+import type { AreaLoadShape, SlopeShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
 import type { Plate } from '../plate/plate'
 import { plateOf, type Elastic } from '../sharing/byStiffness'
 import { groundOf, sharerOf, type Standing } from '../sharing/ground'
 import type { Carrier, Limits } from '../sharing/rails'
 import type { Share } from '../sharing/share'
-import { shareVaryingArea } from '../sharing/varyingArea'
+import { shareVaryingArea, type AreaShare } from '../sharing/varyingArea'
 import { shareForce, shareWall } from '../sharing/wallPath'
 import { stage } from './stage'
 
 export interface Shares {
   readonly shares: readonly Share[]
+}
+
+/** What an area load puts on members by the value at each of its ends. */
+export interface AreaShares {
+  readonly ends: readonly AreaShare[]
 }
 
 /** A panel solved as a plate; null where it is shared otherwise, or cannot stand. */
@@ -81,8 +86,11 @@ export const wallShareStage = stage(
 /** Of an area load: falling from its beginning, then rising to its end. */
 export const areaShareStage = stage(
   'areaShare',
-  (load: AreaLoadShape, ...under: Under): Shares => ({ shares: shareVaryingArea(load, under[3], standing(...under)) }),
-  bytesOfShares,
+  (load: AreaLoadShape, slopes: readonly SlopeShape[], ...under: Under): AreaShares => ({
+    ends: shareVaryingArea(load, under[3], standing(...under), slopes),
+  }),
+  ({ ends }) =>
+    bytesOfShares({ shares: ends.flatMap(({ share, sideways }) => [share, ...sideways.map((one) => one.share)]) }),
 )
 
 export const forceShareStage = stage(

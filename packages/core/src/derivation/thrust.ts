@@ -6,6 +6,7 @@ import { readCase } from './cells'
 import { extentOfColumn, hangsAt, hungOn, orderOf, type Place } from './floorQueries'
 import type { FloorState } from './floorStates'
 import type { ProjectState } from './project'
+import { squareTo } from './sideways'
 
 /** How a raking column or hanger stands, and what it does sideways in one case. */
 export interface Raking {
@@ -77,7 +78,7 @@ export interface LevelThrust {
   readonly moment: number
 }
 
-/** What raking columns and hangers do to every carrying level, bottom first, and to the base under them. */
+/** What raking columns and hangers, and loads square to slopes, do to every carrying level, bottom first, and to the base under them. */
 export function thrusts(
   state: ProjectState,
   caseId: string,
@@ -90,6 +91,15 @@ export function thrusts(
     sum.y += push.force[1]
     sum.moment += turningOf(push)
   }
+  state.floors.forEach((floor, level) => {
+    const sum = sums[level + 1]
+    if (!sum) return
+    for (const { force, moment } of squareTo(state, floor, caseId)) {
+      sum.x += force[0]
+      sum.y += force[1]
+      sum.moment += moment
+    }
+  })
   const [base = { x: 0, y: 0, moment: 0 }, ...levels] = sums
   return { levels, base }
 }

@@ -1,6 +1,6 @@
 import { alongSpan, onLine } from '../geometry/tolerance'
 import { newId, type Random } from './document'
-import type { Basis, GridLine, LoadKey, Member } from './recordKinds'
+import type { Basis, GridLine, Layout, LoadKey, Member } from './recordKinds'
 
 /** A basis that says nothing yet but its name. */
 export const blankBasis = (name: string, random: Random): Basis => ({
@@ -33,6 +33,15 @@ export const blankBasis = (name: string, random: Random): Basis => ({
   place: '',
   groundSnow: null,
   siteData: null,
+})
+
+/** A layout that nothing is drawn on yet. */
+export const newLayout = (name: string, defaultKey: Layout['defaultKey'], random: Random): Layout => ({
+  kind: 'layout',
+  id: newId('layout', random),
+  name,
+  defaultKey,
+  floors: 'drawn',
 })
 
 /** A load key that loads nothing yet. */
@@ -76,6 +85,7 @@ export const newGridLine = (
 
 /** A panel as most are: one-way, all members take load, by the limits of the project. */
 export const simplePanel = {
+  edges: 'drawn',
   overhang: 'lever',
   openings: 'bridged',
   sharing: 'oneWay',

@@ -15,14 +15,11 @@ import {
 } from './fields'
 import { alongSpan, onLine } from '../geometry/tolerance'
 import { stiffElement, storeyForces } from './lateralKinds'
+import { panel, reachBounds, spanLimitBounds } from './panelKind'
 import { reductionRegion, reductionTable } from './reductionKind'
 import { family, label, ring, source, standardTable, truss } from './recordParts'
 import { areaLoad, lineLoad, pointLoad } from './typedLoadKinds'
 import { useSorts } from './useSorts'
-
-/** Of limits of what supports a panel: from a millimetre to half a metre, and from half a degree to 60. */
-export const reachBounds = { min: 1e-3, max: 0.5 }
-export const spanLimitBounds = { min: 0.0087, max: 1.0472 }
 
 /** Every kind of record with its fields. Types, reader and JSON Schema follow from this table. */
 export const recordKinds = {
@@ -127,7 +124,12 @@ export const recordKinds = {
   },
   /** A plane. The lowest level is the base: supports stand on it and it carries no layout. */
   level: { name: label, elevation: number('length', { min: -500, max: 2000 }) },
-  layout: { name: label, defaultKey: nullable(ref('loadKey')) },
+  layout: {
+    name: label,
+    defaultKey: nullable(ref('loadKey')),
+    /** Whether rings of beams that come to be on it get a panel by themselves. */
+    floors: withDefault(oneOf('drawn', 'everyRing'), 'drawn'),
+  },
   levelRange: { layout: ref('layout'), from: ref('level'), to: ref('level') },
   material: {
     name: text(60),
@@ -198,24 +200,7 @@ export const recordKinds = {
     /** Of its lowest point, from the level. */
     eaves: number('length', { min: -200, max: 200 }),
   },
-  panel: {
-    layout: ref('layout'),
-    label,
-    outline: ring,
-    /** Direction of the axis along which the deck spans, from global X. */
-    spanAngle: number('angle', { min: -7, max: 7 }),
-    slab: nullable(object({ thickness: number('smallLength', { above: 0, max: 5 }), material: ref('material') })),
-    overhang: withDefault(oneOf('lever', 'tributary'), 'lever'),
-    openings: withDefault(oneOf('bridged', 'interrupting'), 'bridged'),
-    sharing: withDefault(oneOf('oneWay', 'twoWay', 'surrounding', 'even', 'corners', 'stiffness'), 'oneWay'),
-    /** Members that run this way, from global X, take no load of it; null where all do. */
-    sparedAngle: withDefault(nullable(number('angle', { min: -7, max: 7 })), null),
-    /** Members that take no load of it, where they take that of others. */
-    sparedMembers: withDefault(list(ref('member'), 100), []),
-    /** Its own limits of what supports it; null where those of the project hold. */
-    supportReach: withDefault(nullable(number('smallLength', reachBounds)), null),
-    spanLimit: withDefault(nullable(number('angle', spanLimitBounds)), null),
-  },
+  panel,
   opening: { layout: ref('layout'), label, outline: ring },
   buildUp: {
     name: text(60),

@@ -54,7 +54,7 @@ export const openingShape = picker<Opening>()('id', 'outline')
 export const patchShape = picker<Patch>()('id', 'outline', 'mode', 'order')
 export const wallShape = picker<WallRun>()('id', 'path', 'closed')
 export const lineLoadShape = picker<LineLoad>()('id', 'path')
-export const areaLoadShape = picker<AreaLoad>()('id', 'outline', 'angle')
+export const areaLoadShape = picker<AreaLoad>()('id', 'outline', 'angle', 'measured')
 export const stairShape = picker<Stair>()('id', 'path', 'width')
 export const pointLoadShape = picker<PointLoad>()('id', 'path')
 

@@ -1,4 +1,4 @@
-import { list, nullable, number, point } from './fields'
+import { list, nullable, number, oneOf, point, withDefault } from './fields'
 import { ring, typedLoad } from './recordParts'
 
 /** A load typed along a path: N/m downwards, less than zero where it lifts. */
@@ -18,13 +18,15 @@ export const pointLoad = {
 const pressure = number('pressure', { min: -1e6, max: 1e6 })
 
 /**
- * A load typed over an area: N/m² of plan downwards, less than zero where it lifts. Even, or straight from its value where the
- * outline begins along a way to another value where it ends.
+ * A load typed over an area, less than zero where it lifts. Even, or straight from its value where the outline begins along a way to
+ * another value where it ends. In a slope of the roof N/m² of plan downwards; of the area as it lies, downwards; or of the area as it
+ * lies, square to it.
  */
 export const areaLoad = {
   ...typedLoad,
   outline: ring,
   value: pressure,
+  measured: withDefault(oneOf('plan', 'slope', 'square'), 'plan'),
   /** At the far end; null where it is even. */
   endValue: nullable(pressure),
   /** The way from the one end to the other, from global X. */

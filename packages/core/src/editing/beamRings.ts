@@ -1,13 +1,21 @@
-import { nearestGap, ringRound, ringsOf, type Line } from '../building/rings'
+import { boundRings, type BoundRing, type MemberLine } from '../building/boundRings'
+import { nearestGap, ringRound, ringsOf } from '../building/rings'
 import { recordsOf, type Document } from '../document/document'
+import { isUpright } from '../document/roles'
 import { intersection, union } from '../geometry/clip'
 import { legsOf } from '../geometry/course'
 import type { Point } from '../geometry/point'
 import { regionArea, signedArea, type Ring } from '../geometry/polygon'
 
-/** Beams of a layout as the lines that rings are made of. */
-const beamLines = (document: Document, layout: string): readonly Line[] =>
-  recordsOf(document, 'member').flatMap(({ layout: own, path }) => (own === layout ? legsOf(path) : []))
+/** Beams and bearing walls of a layout as the lines that rings are made of; what stands upright closes none, though it rakes. */
+const beamLines = (document: Document, layout: string): readonly MemberLine[] =>
+  recordsOf(document, 'member').flatMap(({ id, role, layout: own, path }) =>
+    own === layout && !isUpright(role) ? legsOf(path).map(({ a, b }) => ({ id, a, b })) : [],
+  )
+
+/** Rings of the beams of a layout, each with the beams that bound it. */
+export const boundRingsOf = (document: Document, layout: string): readonly BoundRing[] =>
+  boundRings(beamLines(document, layout))
 
 type Found = { readonly ok: true; readonly ring: Ring } | { readonly ok: false; readonly problem: string }
 

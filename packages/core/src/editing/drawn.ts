@@ -156,8 +156,8 @@ const makers: Readonly<Record<Tool, Maker>> = {
     ground.closed
       ? problem('A bent beam does not end where it begins: draw a ring as two.')
       : drawMember('beam', points, base, ground),
-  panel: drawPanel,
-  panelInRing: (points, base, ground) => inRing(points, ground, (ring) => drawPanel(ring, base, ground)),
+  panel: (outline, base, ground) => drawPanel(outline, base, ground),
+  panelInRing: (points, base, ground) => inRing(points, ground, (ring) => drawPanel(ring, base, ground, 'ring')),
   opening: (outline, base, { random }) =>
     made<Opening>({ kind: 'opening', id: newId('opening', random), ...base, outline }),
   slope: drawSlope,
@@ -200,6 +200,7 @@ const makers: Readonly<Record<Tool, Maker>> = {
       ...usualLoad(recordsOf(document, 'areaLoad')),
       outline,
       endValue: null,
+      measured: 'plan',
       angle: 0,
     }),
   // as nearly all would have it: slabs for the region, beams as elsewhere
@@ -355,7 +356,12 @@ function drawStiffElement(points: readonly Point[], base: Base, { document, rand
   })
 }
 
-function drawPanel(outline: readonly Point[], base: Base, { document, layout, random }: Ground): Made {
+function drawPanel(
+  outline: readonly Point[],
+  base: Base,
+  { document, layout, random }: Ground,
+  edges: Panel['edges'] = 'drawn',
+): Made {
   return made<Panel>({
     kind: 'panel',
     id: newId('panel', random),
@@ -365,6 +371,7 @@ function drawPanel(outline: readonly Point[], base: Base, { document, layout, ra
     slab: usualSlab(document, layout),
     ...simplePanel,
     sharing: usualSharing(document, layout),
+    edges,
   })
 }
 

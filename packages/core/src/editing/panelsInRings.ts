@@ -9,6 +9,8 @@ export function panelsInRings(document: Document, layout: Layout, random: Random
   const label = labeller(document, layout)
   return openRings(document, layout.id).flatMap((outline): Panel[] => {
     const drawn = drawRecord('panel', outline, { document, layout, random })
-    return drawn.ok && drawn.record.kind === 'panel' ? [{ ...drawn.record, label: label(drawn.record) }] : []
+    return drawn.ok && drawn.record.kind === 'panel'
+      ? [{ ...drawn.record, edges: 'ring', label: label(drawn.record) }]
+      : []
   })
 }

@@ -53,7 +53,7 @@ const makes: { readonly [K in Drawn['kind']]: (record: Extract<Drawn, { kind: K 
   wallRun: ({ buildUp, weight, heightRule }) => [buildUp ?? weight, heightRule],
   lineLoad: ({ value, nature, use }) => [value, nature, use],
   pointLoad: ({ value, nature, use }) => [value, nature, use],
-  areaLoad: ({ value, endValue, nature, use }) => [value, endValue, nature, use],
+  areaLoad: ({ value, endValue, measured, nature, use }) => [value, endValue, measured, nature, use],
   reductionRegion: ({ slabs, slabFactor, beams, beamFactor }) => [slabs, slabFactor, beams, beamFactor],
   stair: ({ waist, riser, material, key }) => [waist, riser, material, key],
   barrier: ({ use, value, height }) => [use, value, height],

@@ -5,6 +5,7 @@ import {
   combinationRows,
   envelopeRows,
   memberLoadRows,
+  sidewaysRows,
   resultStages,
   stiffElementRows,
   thrustRows,
@@ -83,6 +84,19 @@ const thrustColumns: readonly Column<RowOf<typeof thrustRows>>[] = [
   ['compression along it [kN]', (r) => kilo(r.axial)],
 ]
 
+const sidewaysColumns: readonly Column<RowOf<typeof sidewaysRows>>[] = [
+  ['case', (r) => r.case],
+  ['member', (r) => r.member],
+  ['label', (r) => r.label],
+  ['level', (r) => r.level],
+  ['from [m]', (r) => r.from],
+  ['to [m]', (r) => r.to],
+  ['at from, x [kN/m; kN where from = to]', (r) => kilo(r.fx0)],
+  ['at from, y [kN/m; kN where from = to]', (r) => kilo(r.fy0)],
+  ['at to, x [kN/m]', (r) => kilo(r.fx1)],
+  ['at to, y [kN/m]', (r) => kilo(r.fy1)],
+]
+
 const barrierColumns: readonly Column<RowOf<typeof barrierRows>>[] = [
   ['case', (r) => r.case],
   ['barrier', (r) => r.label],
@@ -131,6 +145,7 @@ const texts: Readonly<Record<ResultStage, (state: ProjectState) => string>> = {
   storeyForces: (state) => csvText(storeyColumns, storeyRows(state)),
   stiffElements: (state) => csvText(elementColumns, stiffElementRows(state)),
   thrusts: (state) => csvText(thrustColumns, thrustRows(state)),
+  sidewaysLoads: (state) => csvText(sidewaysColumns, sidewaysRows(state)),
   barriers: (state) => csvText(barrierColumns, barrierRows(state)),
   combinations: combinationsText,
   envelopes: (state) => csvText(envelopeColumns, envelopeRows(state)),

@@ -3,18 +3,20 @@ import { listCombinations, countCombinations } from '../combinations/structure'
 import { barriersOn } from '../derivation/barriers'
 import { balanceOf } from '../derivation/balance'
 import { isHanger } from '../building/frame'
+import { stretchesAlong } from '../building/slopes'
 import { readCase } from '../derivation/cells'
 import { effectKinds, effectsOf } from '../derivation/effects'
 import { expandedAt, floorIn, lengthOfColumn, memberLoadsIn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import { rakingAt } from '../derivation/thrust'
+import { sidewaysOn } from '../derivation/sideways'
 import { allStoreyForces } from '../derivation/storeyForces'
 import { shareStoreyForces } from '../derivation/storeyShears'
 import type { ProjectState } from '../derivation/project'
 import { setsOf, structuresOf, structuresOfSet } from '../derivation/structures'
 import { labelOf } from '../document/labels'
 import { extremeOf } from '../envelopes/extremes'
-import { loadsOnColumns } from '../rundown/memberLines'
+import { alongTrueLength, loadsOnColumns } from '../rundown/memberLines'
 import type { ActionId } from '../standards/family'
 import { handedLoad, mergingOf } from './handedLoads'
 
@@ -25,6 +27,7 @@ export const resultStages = [
   'storeyForces',
   'stiffElements',
   'thrusts',
+  'sidewaysLoads',
   'barriers',
   'combinations',
   'envelopes',
@@ -40,6 +43,7 @@ const rowsOf = {
   storeyForces: storeyRows,
   stiffElements: stiffElementRows,
   thrusts: thrustRows,
+  sidewaysLoads: sidewaysRows,
   barriers: barrierRows,
   combinations: combinationRows,
   envelopes: envelopeRows,
@@ -175,6 +179,36 @@ export function thrustRows(state: ProjectState) {
               },
             ]
           }),
+    ),
+  )
+}
+
+/**
+ * What members take sideways of loads that are square to slopes, in global axes and per true length: lines from `from` to `to` (N/m),
+ * forces where the two are equal (N). Their vertical part is among the member loads.
+ */
+export function sidewaysRows(state: ProjectState) {
+  return state.floors.flatMap((floor) =>
+    state.caseIds.flatMap((caseId) =>
+      sidewaysOn(state, floor, caseId).flatMap(({ memberId, push: [x, y], ...load }) => {
+        const beam = floor.operator.plan.frame.beams.find(({ member }) => member.id === memberId)
+        const { lines, points } = beam
+          ? alongTrueLength(load, stretchesAlong(floor.operator.plan.slopes, beam.legs))
+          : load
+        const row = (from: number, to: number, q0: number, q1: number) => ({
+          case: caseId,
+          member: expandedAt(floor, memberId),
+          label: labelOf(state.document, memberId),
+          level: floor.level.name,
+          from,
+          to,
+          fx0: q0 * x,
+          fy0: q0 * y,
+          fx1: q1 * x,
+          fy1: q1 * y,
+        })
+        return [...lines.map((line) => row(...line)), ...points.map(({ s, force }) => row(s, s, force, 0))]
+      }),
     ),
   )
 }

@@ -78,6 +78,18 @@ const stages = {
     fy: number,
     axial: number,
   }),
+  sidewaysLoads: rows({
+    case: text,
+    member: text,
+    label: text,
+    level: text,
+    from: number,
+    to: number,
+    fx0: number,
+    fy0: number,
+    fx1: number,
+    fy1: number,
+  }),
   barriers: rows({
     case: text,
     barrier: text,

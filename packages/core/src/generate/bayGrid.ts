@@ -1,4 +1,4 @@
-import { blankBasis, blankLoadKey, simpleMember, newGridLine, simplePanel } from '../document/blanks'
+import { blankBasis, blankLoadKey, simpleMember, newGridLine, newLayout, simplePanel } from '../document/blanks'
 import { newId, type Random } from '../document/document'
 import { gridLetter } from '../document/labels'
 import type { UseSort } from '../document/useSorts'
@@ -92,7 +92,7 @@ function layoutRecords(
   random: Random,
 ): readonly (Layout | LevelRange)[] {
   if (!from || !to) return []
-  const layout: Layout = { kind: 'layout', id: newId('layout', random), name, defaultKey: key.id }
+  const layout = newLayout(name, key.id, random)
   return [layout, { kind: 'levelRange', id: newId('levelRange', random), layout: layout.id, from: from.id, to: to.id }]
 }
 
@@ -159,6 +159,7 @@ function layoutContent(
       spanAngle: Math.PI / 2,
       slab: { thickness: brief.slab, material: stock.concrete.id },
       ...simplePanel,
+      edges: 'rings',
     }))
   return [...columns, ...girders, ...beams, ...panels]
 }

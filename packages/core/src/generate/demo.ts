@@ -1,5 +1,5 @@
 import type { ChangeSet } from '../document/changes'
-import { blankBasis, simpleMember, newGridLine, simplePanel } from '../document/blanks'
+import { blankBasis, simpleMember, newGridLine, newLayout, simplePanel } from '../document/blanks'
 import type { Point } from '../geometry/point'
 import type {
   Barrier,
@@ -59,8 +59,8 @@ const levels = {
 }
 
 const layouts: Readonly<Record<'floor' | 'roof', Layout>> = {
-  floor: { kind: 'layout', id: id('layout'), name: 'Reading floor', defaultKey: keys.reading.id },
-  roof: { kind: 'layout', id: id('layout'), name: 'Roof', defaultKey: keys.roof.id },
+  floor: newLayout('Reading floor', keys.reading.id, random),
+  roof: newLayout('Roof', keys.roof.id, random),
 }
 
 const xs = [0, 7.2, 14.4, 21.6] as const

@@ -1,6 +1,6 @@
-import { newGridLine } from '../document/blanks'
-import type { Layout, Rec, Section } from '../document/recordKinds'
-import { buildUp, id, key, level, on, random, typed } from './demoParts'
+import { newGridLine, newLayout } from '../document/blanks'
+import type { Rec, Section } from '../document/recordKinds'
+import { buildUp, key, level, on, random, typed } from './demoParts'
 import { hallFrame, hallStock, type HallStock } from './hall'
 import type { HallBrief } from './hallSentence'
 
@@ -30,7 +30,7 @@ export function workshopHall(steel: HallStock['steel']): readonly Rec[] {
   const roofUp = buildUp('Workshop roof', typed('sheeting', 0.12), typed('insulation', 0.08), typed('services', 0.15))
   const roofKey = key('Workshop roof', roofUp, 'H', null, null)
   const eaves = level('Eaves', 5.4)
-  const layout: Layout = { kind: 'layout', id: id('layout'), name: 'Workshop roof', defaultKey: roofKey.id }
+  const layout = newLayout('Workshop roof', roofKey.id, random)
   const lines = Array.from({ length: 5 }, (_, i) => newGridLine('x', String(5 + i), 22.2 + 6 * i, random))
   const { steel: known, ...sections } = parts
   return [

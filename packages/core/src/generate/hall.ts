@@ -1,5 +1,5 @@
 import { tidy } from '../geometry/tolerance'
-import { blankBasis, blankLoadKey, simpleMember, newGridLine, simplePanel } from '../document/blanks'
+import { blankBasis, blankLoadKey, simpleMember, newGridLine, newLayout, simplePanel } from '../document/blanks'
 import { newId, type Random } from '../document/document'
 import { gridLetter } from '../document/labels'
 import type {
@@ -46,7 +46,7 @@ export function hall(brief: HallBrief, name: string, random: Random): readonly R
     elevation,
   })
   const [base, top] = [level('Base', 0), level('Eaves', eaves)]
-  const layout: Layout = { kind: 'layout', id: newId('layout', random), name: 'Hall roof', defaultKey: key.id }
+  const layout = newLayout('Hall roof', key.id, random)
   const range: LevelRange = {
     kind: 'levelRange',
     id: newId('levelRange', random),

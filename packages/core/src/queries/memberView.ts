@@ -2,8 +2,10 @@ import { heldEnds, isContinuous, type Beam } from '../building/frame'
 import { readCase } from '../derivation/cells'
 import { expandedAt, memberLoadsIn, placeOf, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
+import { sidewaysOn } from '../derivation/sideways'
 import { labelOf, memberFacts } from '../document/labels'
 import type { Member } from '../document/recordKinds'
+import type { Point } from '../geometry/point'
 import { bentBalance } from '../rundown/bentBeam'
 import type { LoadLine, LoadPoint, MemberLoad } from '../rundown/memberLines'
 import { feedingOf, type Feeding } from './feeding'
@@ -56,6 +58,8 @@ export interface MemberView {
   readonly residual: number
   /** First moment about the start likewise, Nm; null where one fixed end takes the moment. */
   readonly residualMoment: number | null
+  /** What it takes sideways of loads square to slopes, N in global axes. */
+  readonly sideways: Point
   /** Of a bent beam: the moment of the loads of each span about its chord, Nm; empty for a straight one. */
   readonly chordMoments: readonly number[]
 }
@@ -84,6 +88,7 @@ export function memberView(state: ProjectState, expandedId: string, caseId: stri
     total,
     reduction: reductionOfBeam(state, place, caseId, total),
     feeding: feedingOf(state, place, 'beam', caseId),
+    sideways: sidewaysOf(state, place, caseId),
     residual: total - supports.reduce((sum, { reaction }) => sum + reaction, 0),
   }
   return { ...view, ...momentsOf(beam, view) }
@@ -102,6 +107,23 @@ function momentsOf(beam: Beam, view: Balanced): Pick<MemberView, 'residualMoment
 
 const directLoad = (state: ProjectState, { floor, row }: Place, caseId: string): MemberLoad =>
   memberLoadsIn(state, floor, caseId)[row] ?? { lines: [], points: [] }
+
+function sidewaysOf(state: ProjectState, { floor, row }: Place, caseId: string): Point {
+  const id = floor.operator.plan.frame.beams[row]?.member.id
+  return sidewaysOn(state, floor, caseId)
+    .filter(({ memberId }) => memberId === id)
+    .reduce<Point>(
+      ([x, y], { push, lines, points }) => {
+        const force = forceOf({ lines, points })
+        return [x + force * push[0], y + force * push[1]]
+      },
+      [0, 0],
+    )
+}
+
+const forceOf = ({ lines, points }: MemberLoad): number =>
+  lines.reduce((sum, [s0, s1, q0, q1]) => sum + ((s1 - s0) * (q0 + q1)) / 2, 0) +
+  points.reduce((sum, { force }) => sum + force, 0)
 
 function supportViews(state: ProjectState, { floor, row }: Place, caseId: string): readonly SupportView[] {
   const at = readCase(state, caseId)

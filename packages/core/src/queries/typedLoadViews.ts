@@ -3,6 +3,7 @@ import { readCase } from '../derivation/cells'
 import { expandedAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
+import type { AreaLoad } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import type { Ring } from '../geometry/polygon'
 
@@ -36,6 +37,7 @@ export interface AreaLoadView {
   /** Where it begins and where it ends, N/m² as typed. */
   readonly value: number
   readonly endValue: number
+  readonly measured: AreaLoad['measured']
   /** Whether it acts in the case. */
   readonly acts: boolean
   /** The part that nothing carries, N per unit. */
@@ -48,7 +50,7 @@ export function areaLoadViews(state: ProjectState, floor: FloorState, caseId: st
   return floor.operator.plan.sources.flatMap((source, row): AreaLoadView[] => {
     const record = source.kind === 'area' && source.end === 0 ? state.document.records.get(source.load.id) : undefined
     if (record?.kind !== 'areaLoad') return []
-    const { id, label, what, outline, angle, value } = record
+    const { id, label, what, outline, angle, value, measured } = record
     const [falling = 0, rising = 0] = [row, row + 1].map((k) => at(floor.intensities, k))
     const notCarried = [row, row + 1].reduce((sum, k) => sum + (floor.operator.notCarried[k] ?? 0), 0)
     const expandedId = expandedAt(floor, id)
@@ -62,6 +64,7 @@ export function areaLoadViews(state: ProjectState, floor: FloorState, caseId: st
         angle,
         value,
         endValue: valueAt(record, 'end'),
+        measured,
         acts: falling !== 0 || rising !== 0,
         notCarried,
       },

@@ -17,6 +17,7 @@ import type { Point } from '../geometry/point'
 import { pointAlong } from '../geometry/course'
 import { distance } from '../geometry/segment'
 import { emptyShare, sumOfShares, type Share } from '../sharing/share'
+import type { AreaShare, Sideways } from '../sharing/varyingArea'
 
 /**
  * A load that acts per unit: an area of a panel, a stretch of wall, a typed load, an end of a flight of stairs, or the weight of
@@ -72,6 +73,8 @@ export interface AreaSource {
   readonly load: AreaLoadShape
   readonly end: number
   readonly share: Share
+  /** What of it slopes turn sideways, where it is square to them. */
+  readonly sideways: readonly Sideways[]
 }
 
 /** One end of a flight of stairs, per N/m across its width. */
@@ -156,12 +159,13 @@ export const pointSource = (load: PointLoadShape, at: Point, share: Share): Poin
   share,
 })
 
-export const areaSource = (load: AreaLoadShape, end: number, share: Share): AreaSource => ({
+export const areaSource = (load: AreaLoadShape, end: number, { share, sideways }: AreaShare): AreaSource => ({
   kind: 'area',
   id: `${load.id}/${end}`,
   load,
   end,
   share,
+  sideways,
 })
 
 export const stairSource = (stair: StairShape, { index, a, b }: WallSegment, share: Share): StairSource => ({

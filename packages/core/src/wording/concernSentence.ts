@@ -40,6 +40,12 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `Roof slopes ${d['a']} and ${d['b']} lie over each other by ${show('area', 'area')}, so it is not clear which of them is the roof there. Draw one of them smaller, or delete it.`,
   'panel.overlap': (d, show) =>
     `Panels ${d['a']} and ${d['b']} lie over each other by ${show('area', 'area')}, so the load there counts twice. Draw one of them smaller.`,
+  'panel.off-its-beams': (d, show) =>
+    `Panel ${d['label']} follows its beams, but they do not close round it; it stays as it was.${
+      Number(d['gap']) < 0
+        ? ''
+        : ` Two ends are ${show('gap', 'smallLength')} apart at ${show('x', 'length')} east, ${show('y', 'length')} north.`
+    }`,
   'layout.on-no-level': (d) =>
     `Layout “${d['name']}” stands on no level, so nothing of it counts. Give it a level or delete what it holds.`,
   'patch.on-nothing': (d) =>
@@ -63,7 +69,7 @@ const sentences: Readonly<Record<string, Sentence>> = {
   'hanger.in-column': (d) =>
     `Hanger ${d['label']} of level ${d['level']} and column ${d['column']} under level ${d['above']} are in the same place: only one of them can be there.`,
   'level.pushed': (d, show) =>
-    `What rakes pushes level ${d['level']} sideways, by ${show('force', 'force')} in ${d['case']} alone. Nothing here holds that: it is handed on to the frame analysis.`,
+    `Level ${d['level']} is pushed sideways, by ${show('force', 'force')} in ${d['case']} alone: by what rakes, or by loads square to a slope. Nothing here holds that; it is handed on to the frame analysis.`,
   'selfweight.twice': (d, show) =>
     `The slab of ${d['panel']} (${show('slab', 'smallLength')}) is weighed already, and its build-up has ${d['layer']} of ${show('thickness', 'smallLength')} as well. Take one of them out.`,
   'load.no-use': (d) =>

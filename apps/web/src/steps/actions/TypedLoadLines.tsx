@@ -18,6 +18,7 @@ import { NameField } from '../../sheet/NameField'
 import { PickLine } from '../../sheet/PickLine'
 import { Several } from '../../sheet/Several'
 import { Line, Note, Section } from '../../sheet/Sheet'
+import { wordOf } from '../../sheet/several'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
@@ -26,6 +27,12 @@ import { QuantityField } from '../../ui/QuantityField'
 import { TextLine } from '../../ui/TextLine'
 import { useUses } from './useUses'
 import { byNumber } from '../../ui/byNumber'
+
+const measures = [
+  ['plan', 'down, per area of plan'],
+  ['slope', 'down, per area as it lies'],
+  ['square', 'square to the surface, per area as it lies'],
+] as const
 
 const natures = [
   ['permanent', 'permanent'],
@@ -99,15 +106,29 @@ function PointValue({ loads }: { readonly loads: readonly PointLoad[] }) {
 function AreaValues({ loads }: { readonly loads: readonly AreaLoad[] }) {
   const fieldOf = useFieldOf()
   const format = useFormat()
+  const choiceOf = useChoiceOf()
+  const slopes = useRecords('slope')
   const area = loads.reduce((sum, { outline }) => sum + Math.abs(signedArea(outline)), 0)
+  const mayLie = loads.some(
+    ({ layout, measured }) => measured !== 'plan' || slopes.some((one) => one.layout === layout),
+  )
   const said = ({ value, endValue }: AreaLoad) =>
     [value, ...(endValue === null ? [] : [endValue])].map((q) => formatQuantity(q, 'pressure', format)).join(' to ')
   return (
     <>
-      <Line reference="per area of plan, down" result={<Value value={area} quantity="area" strong={false} />}>
+      <Line
+        reference={mayLie ? 'over its area in plan' : 'per area of plan, down'}
+        result={<Value value={area} quantity="area" strong={false} />}
+      >
         <QuantityField {...fieldOf(loads, 'value', 'area load', 'pressure', { min: -1e6, max: 1e6 })} />
         <Several records={loads} textOf={said} />
       </Line>
+      {mayLie && (
+        <Line reference="measured">
+          <Choice {...choiceOf(loads, 'measured', 'measured', { label: 'Measured', options: measures })} />
+          <Several records={loads} textOf={({ measured }) => wordOf(measures, measured)} />
+        </Line>
+      )}
       <Line reference="at its end">
         <QuantityField
           {...fieldOf(loads, 'endValue', 'area load at its end', 'pressure', {

@@ -4,14 +4,13 @@ import {
   followable,
   followAgainEdits,
   layoutOfLevelEdits,
-  newId,
+  newLayout,
   ownLayoutEdits,
   ownReaches,
   readLengths,
   recordsOf,
   removeLevelEdits,
   storeyHeightEdits,
-  type Layout,
   type Level,
   type OwnReach,
 } from '@hedrion/core'
@@ -64,12 +63,8 @@ export const LevelLines = memo(function LevelLines() {
     )
   }
   const addLayout = () => {
-    const layout: Layout = {
-      kind: 'layout',
-      id: newId('layout', Math.random),
-      name: `Layout ${recordsOf(getDocument(), 'layout').length + 1}`,
-      defaultKey: null,
-    }
+    const name = `Layout ${recordsOf(getDocument(), 'layout').length + 1}`
+    const layout = newLayout(name, null, Math.random)
     edit.add(`New layout ${layout.name}`, [layout])
   }
   return (

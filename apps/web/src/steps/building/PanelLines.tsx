@@ -7,16 +7,25 @@ import { lights } from '../../sheet/litStore'
 import { NameField } from '../../sheet/NameField'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
-import { severalWord, shared } from '../../sheet/several'
+import { severalWord, shared, wordOf } from '../../sheet/several'
+import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { Value } from '../../sheet/Value'
+import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 import { SharingLines } from './SharingLines'
+
+const edgeChoices = [
+  ['drawn', 'as drawn'],
+  ['ring', 'follow its ring of beams'],
+  ['rings', 'follow the beams round it'],
+] as const
 
 /** Span, slab and rules of the picked panels. */
 export function PanelLines({ panels }: { readonly panels: readonly Panel[] }) {
   const materials = useRecords('material')
   const edit = useEdit()
   const note = useNote()
+  const choiceOf = useChoiceOf()
   const [first] = panels
   if (!first) return null
   const set = (what: string, fields: (panel: Panel) => Partial<Panel>) =>
@@ -29,6 +38,10 @@ export function PanelLines({ panels }: { readonly panels: readonly Panel[] }) {
           <NameField label="Label" record={first} />
         </Line>
       )}
+      <Line reference="edges">
+        <Choice {...choiceOf(panels, 'edges', 'edges', { label: 'Edges', options: edgeChoices })} />
+        <Several records={panels} textOf={({ edges }) => wordOf(edgeChoices, edges)} />
+      </Line>
       <SlabLine panels={panels} materialId={material?.id ?? null} set={set} />
       <SlabEdgeLine panels={panels} />
       <SharingLines panels={panels} set={set} />

@@ -18,6 +18,7 @@ import { Value } from '../../sheet/Value'
 import { Swatch } from '../../ui/Swatch'
 import { TableOut } from '../../ui/TableOut'
 import { BeamSketch } from './BeamSketch'
+import { wayOf } from './ways'
 import { Stretches } from './Stretches'
 
 /** What lands on a beam and where it goes, written out as by hand. */
@@ -72,9 +73,21 @@ function Supports({ view, caseId }: { readonly view: MemberView; readonly caseId
           {reaction < 0 ? ', lifts' : ''}
         </Line>
       ))}
+      <Sideways view={view} />
       <Chords view={view} />
       <Audit view={view} />
     </Section>
+  )
+}
+
+/** Handed on as it is: nothing here holds it. */
+function Sideways({ view: { sideways } }: { readonly view: MemberView }) {
+  const force = Math.hypot(...sideways)
+  if (force < 1e-6) return null
+  return (
+    <Line reference="sideways" result={<Value value={force} quantity="force" />}>
+      of loads square to a slope, {wayOf(sideways)}: handed on
+    </Line>
   )
 }
 

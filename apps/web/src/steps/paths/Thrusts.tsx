@@ -5,7 +5,7 @@ import { Value } from '../../sheet/Value'
 import { TableOut } from '../../ui/TableOut'
 import { WideTable } from './ColumnTable'
 
-/** What raking columns and hangers do sideways to the levels, in one case; nothing where none rakes. */
+/** What raking columns and hangers, and loads square to slopes, do sideways to the levels, in one case; nothing where there are none. */
 export function Thrusts({ caseId }: { readonly caseId: string }) {
   const rows = useAnswer({ kind: 'thrusts', caseId })
   const format = useFormat()
@@ -22,8 +22,8 @@ export function Thrusts({ caseId }: { readonly caseId: string }) {
     ]),
   ]
   return (
-    <Section title="What rakes pushes sideways" aside={<TableOut name="thrust" rows={text} />}>
-      <WideTable aria-label="What rakes pushes sideways">
+    <Section title="What pushes sideways" aside={<TableOut name="thrust" rows={text} />}>
+      <WideTable aria-label="What pushes sideways">
         <thead>
           <tr>
             <th>level</th>
@@ -50,7 +50,8 @@ export function Thrusts({ caseId }: { readonly caseId: string }) {
         </tbody>
       </WideTable>
       <Note>
-        Together they add up to nothing. Floors have to carry this to what is stiff: it is handed on, not shared here.
+        What rakes adds up to nothing over all levels; loads square to a slope do not. Floors have to carry this to what
+        is stiff: it is handed on, not shared here.
       </Note>
     </Section>
   )

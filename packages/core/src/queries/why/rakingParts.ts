@@ -2,6 +2,7 @@ import { expandedAt, placeOf } from '../../derivation/floorQueries'
 import type { ProjectState } from '../../derivation/project'
 import { pushesIn, rakingAt, turningOf, type Push } from '../../derivation/thrust'
 import { labelOf } from '../../document/labels'
+import { squareTo } from '../../derivation/sideways'
 import { alongAxis, thrust } from '../../rundown/raking'
 import { given, tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 import type { Why } from './landing'
@@ -57,5 +58,12 @@ export function thrustsOn(state: ProjectState, rest: string): Traced | null {
     const address = `thrust:${expandedAt(floor, id)}:${caseId}`
     return [{ label: labelOf(state.document, id), value: of(push), address }]
   })
-  return tracedSum(symbol, quantity, 'what rakes, at this level', folded(terms))
+  const floor = state.floors[level]
+  const square = floor ? squareTo(state, floor, caseId) : []
+  const ofLoads = square.flatMap(({ loadId, force, moment }): readonly TracedTerm[] => {
+    const value = part === 'moment' ? moment : force[part === 'x' ? 0 : 1]
+    const label = `${labelOf(state.document, loadId)}, square to a slope`
+    return value === 0 ? [] : [{ label, value, address: `typed:${loadId}` }]
+  })
+  return tracedSum(symbol, quantity, 'what pushes sideways, at this level', folded([...terms, ...ofLoads]))
 }
