@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { balance, newProject, openRecords, saved, type } from './support'
+import { balance, builtFrom, newProject, openRecords, saved, type } from './support'
 
 test('the family is changed: uses, loads and combinations follow, and it is undone in one step', async ({
   page,
@@ -13,7 +13,7 @@ test('the family is changed: uses, loads and combinations follow, and it is undo
   await saved(page)
   const table = page.getByRole('table', { name: 'Imposed loads by use' })
   await expect(table.getByRole('row', { name: /dining rooms, restaurants 4\.79 .* Reading room/ })).toBeVisible()
-  await expect(page.getByText('Wind is not derived by ASCE 7 in this version, so no case has wind')).toBeVisible()
+  await expect(page.getByText('No wind loads are derived by ASCE 7 in this version, so no case has wind')).toBeVisible()
   await page.getByRole('link', { name: /Envelopes/ }).click()
   await expect(page.getByRole('button', { name: /Rules/ })).toContainText('strength (LRFD), 2.3.1')
   await expect(page.getByText(/^by LRFD 2; next/)).toBeVisible()
@@ -91,4 +91,23 @@ test('the site: by its address or on the map, taken over in one step, and each v
   await saved(page)
   const [basis] = Object.values((await openRecords(request, project)).records).filter(({ kind }) => kind === 'basis')
   expect(basis).toMatchObject({ place: 'Marrowfield', altitude: 84, basicWindVelocity: 27, groundSnow: 784 })
+})
+
+test('the pressure of the wind by IS 875-3, written out, and by another terrain', async ({ page, request }) => {
+  const project = await builtFrom(
+    page,
+    request,
+    'Wind of another family',
+    '2 x 6 m by 2 x 6 m, 5 storeys of 3.5 m, beams every 3 m, 150 mm concrete, offices, IS 875',
+  )
+  await page.goto(`/p/${project}/basis`)
+  await type(page, /wind velocity/, '47')
+  // hand: k_2 of category 2 at 17.5 m is 1.06: 0.9 · 0.6 · (47 · 1.06)² = 1.34 kN/m²
+  await expect(page.getByRole('link', { name: /^Basis/ })).toContainText(/pd 1\.34\skN\/m² at 17\.50\sm/)
+  await expect(page.getByRole('heading', { name: 'Design wind pressure at the top' })).toBeVisible()
+  await page.getByRole('button', { name: /Terrain category/ }).click()
+  await page.getByRole('option', { name: /^4 ·/ }).click()
+  // hand: 0.80 in category 4 up to 20 m
+  await expect(page.getByRole('link', { name: /^Basis/ })).toContainText(/pd 0\.76\skN\/m²/)
+  await saved(page)
 })

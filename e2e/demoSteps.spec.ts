@@ -69,7 +69,7 @@ test('find reaches an element, a clause and a case by name', async ({ page }) =>
   await find(page, 'member C6 level 2')
   await expect(page.getByRole('heading', { name: 'Column C6' })).toBeVisible()
   await find(page, 'air density')
-  await expect(page.getByRole('complementary', { name: 'Why this number' })).toContainText('1.25 kg/m³')
+  await expect(page.getByRole('complementary', { name: 'Why this number' })).toContainText('1.250 kg/m³')
 })
 
 test('a column with and without reduction of its imposed load, and why', async ({ page }) => {

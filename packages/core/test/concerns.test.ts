@@ -448,7 +448,7 @@ const triggers: readonly Trigger[] = [
   {
     code: 'wind.family-underived',
     make: american(() => undefined, 45),
-    says: /^Wind is not derived by ASCE 7 in this version, so no case has wind although a velocity is given\./,
+    says: /^No wind loads are derived by ASCE 7 in this version, so no case has wind although a velocity is given\./,
   },
   {
     code: 'layer.unknown-group',

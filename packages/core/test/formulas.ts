@@ -14,6 +14,8 @@ import * as masses from '../src/queries/massViews'
 import * as raking from '../src/rundown/raking'
 import * as landing from '../src/queries/why/landing'
 import * as pressure from '../src/standards/en/peakVelocityPressure'
+import * as asceWind from '../src/standards/asce/wind'
+import * as isWind from '../src/standards/is/wind'
 import type { Traced } from '../src/trace/traced'
 import type { Quantity } from '../src/units/quantity'
 
@@ -50,6 +52,8 @@ export const formulas: ReadonlyMap<string, AnyFormula> = new Map(
     raking,
     masses,
     pressure,
+    asceWind,
+    isWind,
   ]
     .flatMap((module) => Object.entries(module))
     .filter((entry): entry is [string, AnyFormula] => isFormula(entry[1])),

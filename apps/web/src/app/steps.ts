@@ -1,4 +1,11 @@
-import { familyOf, formatQuantity, type NumberFormat, type Overview, type Quantity } from '@hedrion/core'
+import {
+  familyOf,
+  formatQuantity,
+  pressureRuleOf,
+  type NumberFormat,
+  type Overview,
+  type Quantity,
+} from '@hedrion/core'
 
 export const stepNames = ['basis', 'building', 'actions', 'paths', 'combinations', 'envelopes', 'handover'] as const
 export type StepName = (typeof stepNames)[number]
@@ -26,8 +33,8 @@ const figures: Readonly<Record<StepName, Figure>> = {
   basis: ({ figures: { peakPressure }, family }, show) =>
     plain(
       peakPressure
-        ? `qp ${show(peakPressure.value, 'pressure')} at ${show(peakPressure.height, 'length')}`
-        : familyOf(family).derivesWind
+        ? `${peakPressure.mark} ${show(peakPressure.value, 'pressure')} at ${show(peakPressure.height, 'length')}`
+        : pressureRuleOf(family)
           ? 'no site yet'
           : familyOf(family).name,
     ),

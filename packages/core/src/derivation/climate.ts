@@ -6,10 +6,11 @@ import type { Basis, BuildingPart, Level } from '../document/recordKinds'
 import { boxesTouch, boxOf, centroid, type Box } from '../geometry/polygon'
 import { onLine } from '../geometry/tolerance'
 import type { LayoutOperator } from '../rundown/operator'
-import type { WindSite } from '../standards/en/peakVelocityPressure'
 import { familyOf } from '../standards/families'
 import type { Standard } from '../standards/layer'
-import { given } from '../trace/traced'
+import type { WindSite } from '../standards/pressureRule'
+import { pressureRuleOf } from '../standards/pressureRules'
+import { given, type Traced } from '../trace/traced'
 import type { Memo } from './memo'
 import { stage } from './stage'
 
@@ -30,6 +31,16 @@ export const windSite = (basicVelocity: number, terrain: WindSite['terrain']): W
   v_b0: given('v_b,0', 'velocity', basicVelocity, 'site'),
   terrain,
 })
+
+/** Pressure of the wind at a height above ground by the family in use; null without a velocity, or where the family has none. */
+export function pressureAt(
+  { basis, standard }: { readonly basis: Basis | undefined; readonly standard: Standard },
+  height: number,
+): Traced<'pressure'> | null {
+  if (!basis || basis.basicWindVelocity === null) return null
+  const site = windSite(basis.basicWindVelocity, basis.terrain)
+  return pressureRuleOf(standard.family)?.at(height, site, standard) ?? null
+}
 
 /** Whether the family in use derives wind in this version. */
 export const derivesWind = ({ family }: Standard): boolean => familyOf(family).derivesWind

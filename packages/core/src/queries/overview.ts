@@ -1,7 +1,7 @@
 import { standsApart, type Action } from '../actions/cases'
 import { concernsOf } from '../concerns/concernsOf'
 import { balanceOf, equilibriumResidual, type Balance } from '../derivation/balance'
-import { derivesWind, topInWind, windSite } from '../derivation/climate'
+import { pressureAt, topInWind } from '../derivation/climate'
 import { effectKey, effectsOf } from '../derivation/effects'
 import { floorArea } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
@@ -10,7 +10,7 @@ import { extremeOf } from '../envelopes/extremes'
 import type { Concern } from '../outcome/outcome'
 import { familyOf } from '../standards/families'
 import type { Exclusion, FamilyId, RuleSet } from '../standards/family'
-import { peakVelocityPressure } from '../standards/en/peakVelocityPressure'
+import { pressureRuleOf } from '../standards/pressureRules'
 import type { NumberFormat } from '../units/format'
 import { concernSentence } from '../wording/concernSentence'
 
@@ -39,7 +39,7 @@ export type ActionView = Omit<Action, 'cases'> & { readonly cases: readonly Case
 
 /** The one figure of each step. */
 export interface Figures {
-  readonly peakPressure: { readonly value: number; readonly height: number } | null
+  readonly peakPressure: { readonly mark: string; readonly value: number; readonly height: number } | null
   readonly storeys: number
   readonly area: number
   /** All permanent cases, N. */
@@ -115,11 +115,10 @@ function figuresOf(state: ProjectState, actions: readonly ActionView[]): Figures
 
 /** At the top of the building with its parapet, or at 10 m while nothing stands. */
 function peakPressureAtTop(state: ProjectState): Figures['peakPressure'] {
-  const { basis, standard } = state
-  if (!basis || basis.basicWindVelocity === null || !derivesWind(standard)) return null
   const height = topInWind(state)
-  const site = windSite(basis.basicWindVelocity, basis.terrain)
-  return { height, value: peakVelocityPressure(height, site, standard).value }
+  const pressure = pressureAt(state, height)
+  const mark = pressureRuleOf(state.standard.family)?.mark ?? ''
+  return pressure && { mark, height, value: pressure.value }
 }
 
 function mostReaction(state: ProjectState): Figures['mostReaction'] {

@@ -3,20 +3,23 @@ import { families, shippedSets, standardOf } from '../../src/standards/families'
 import { resolveLayers, type Standard, type StandardLayer } from '../../src/standards/layer'
 import type { Table } from '../../src/trace/table'
 import { formulas } from '../formulas'
-import { formulaChecks } from './formulaChecks'
+import { formulaChecks as clauseChecks } from './formulaChecks'
 import { barrierChecks, enBarrierChecks, germanBarrierChecks } from './barrierChecks'
 import { asce705Checks, familyChecks as ownChecks, germanUseChecks } from './familyChecks'
+import { asce722Checks, asceWindChecks, isWindChecks, windFormulaChecks } from './windChecks'
 import { germanChecks, recommendedChecks as enChecks, type StandardCheck } from './standardChecks'
 
 const enFamily = families.EN
 const [germany] = shippedSets.EN
 const [asce705] = shippedSets.ASCE
-if (!germany || !asce705) throw new Error('No national set')
+const asce722 = shippedSets.ASCE.find(({ name }) => name === 'ASCE 7-22')
+if (!germany || !asce705 || !asce722) throw new Error('No national set')
 const germanAnnexes = [...germanChecks, ...germanUseChecks, ...germanBarrierChecks]
 const recommendedChecks = [...enChecks, ...enBarrierChecks]
+const formulaChecks = [...clauseChecks, ...windFormulaChecks]
 const familyChecks = {
-  ASCE: [...ownChecks.ASCE, ...barrierChecks.ASCE],
-  IS: [...ownChecks.IS, ...barrierChecks.IS],
+  ASCE: [...ownChecks.ASCE, ...barrierChecks.ASCE, ...asceWindChecks],
+  IS: [...ownChecks.IS, ...barrierChecks.IS, ...isWindChecks],
   BS: [...ownChecks.BS, ...barrierChecks.BS],
 }
 
@@ -60,6 +63,10 @@ describe.each(others)('the tables of %s, row by row', (id) => {
 
 test.each(asce705Checks.map((check) => [check.source, check] as const))('%s', (_, check) => {
   expect(holds(check, resolveLayers(families.ASCE, [asce705]))).toBe(true)
+})
+
+test.each(asce722Checks.map((check) => [check.source, check] as const))('%s', (_, check) => {
+  expect(holds(check, resolveLayers(families.ASCE, [asce722]))).toBe(true)
 })
 
 describe('formulas against handbooks, facts of the trade and hand calculation', () => {
@@ -132,9 +139,12 @@ describe('a slip of 1 % in any value, table cell or table bound is noticed by a 
     expect(unnoticed).toEqual([])
   })
 
-  test('of ASCE 7-05', () => {
-    const unnoticed = mutationsOf(asce705)
-      .filter(({ layer }) => unseen(asce705Checks, resolveLayers(families.ASCE, [layer])))
+  test.each([
+    ['7-05', asce705, asce705Checks],
+    ['7-22', asce722, asce722Checks],
+  ] as const)('of ASCE %s', (_, edition, checks) => {
+    const unnoticed = mutationsOf(edition)
+      .filter(({ layer }) => unseen(checks, resolveLayers(families.ASCE, [layer])))
       .map(({ where }) => where)
     expect(unnoticed).toEqual([])
   })
@@ -179,12 +189,13 @@ test('the share of checks that stand from memory is said, and each such value is
     ...germanAnnexes,
     ...others.flatMap((id) => familyChecks[id]),
     ...asce705Checks,
+    ...asce722Checks,
     ...formulaChecks,
   ]
   const remembered = all.filter(({ fromMemory }) => fromMemory === true)
   const share = Math.round((100 * remembered.length) / all.length)
   process.stdout.write(`${remembered.length} of ${all.length} sourced checks (${share} %) stand from memory\n`)
-  for (const layer of [...Object.values(families).map(({ recommended }) => recommended), germany, asce705]) {
+  for (const layer of [...Object.values(families).map(({ recommended }) => recommended), germany, asce705, asce722]) {
     for (const [key, { fromMemory }] of Object.entries(layer.values)) expect([key, fromMemory]).toEqual([key, true])
     for (const [key, { fromMemory }] of Object.entries(layer.tables)) expect([key, fromMemory]).toEqual([key, true])
   }

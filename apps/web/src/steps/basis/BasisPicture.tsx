@@ -1,4 +1,4 @@
-import { familyOf, formatQuantity } from '@hedrion/core'
+import { familyOf, formatQuantity, pressureRuleOf } from '@hedrion/core'
 import { lazy, Suspense } from 'react'
 import styled from 'styled-components'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
@@ -20,7 +20,10 @@ export function BasisPicture() {
   const view = useSite((state) => state.view)
   const [basis] = useRecords('basis')
   if (!basis) return null
-  const { name, derivesWind } = familyOf(basis.family)
+  const { name } = familyOf(basis.family)
+  const rule = pressureRuleOf(basis.family)
+  const terrain = rule?.terrainOf(basis.terrain) ?? basis.terrain
+  const said = rule?.terrains.find(([id]) => id === terrain)?.[1] ?? ''
   return (
     <Page tabIndex={0} role="region" aria-label="The site">
       <Head>
@@ -40,11 +43,11 @@ export function BasisPicture() {
       ) : profile ? (
         <>
           <p>
-            Peak velocity pressure {formatQuantity(profile.topPressure, 'pressure', format)} at{' '}
-            {formatQuantity(profile.top, 'length', format)} above ground, terrain {basis.terrain}
+            {rule?.name} {formatQuantity(profile.topPressure, 'pressure', format)} at{' '}
+            {formatQuantity(profile.top, 'length', format)} above ground, terrain {said}
           </p>
           <Pair>
-            <TerrainSection terrain={basis.terrain} height={profile.points.at(-1)?.z ?? 12} />
+            <TerrainSection terrain={terrain} said={said} height={profile.points.at(-1)?.z ?? 12} />
             <Later after={6}>
               <Suspense fallback={<p>One moment …</p>}>
                 <ProfileChart profile={profile} />
@@ -55,8 +58,8 @@ export function BasisPicture() {
         </>
       ) : (
         <p>
-          {derivesWind
-            ? 'No site yet. Type the basic wind velocity on the sheet, and the pressure over height is drawn here.'
+          {rule
+            ? 'No site yet. Type the wind velocity on the sheet, and the pressure over height is drawn here.'
             : `Wind is not derived by ${name} in this version, so no site is drawn.`}
         </p>
       )}

@@ -1,4 +1,4 @@
-import { familyOf, referenceText, type Traced } from '@hedrion/core'
+import { pressureRuleOf, referenceText, type Traced } from '@hedrion/core'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { Expression } from '../../sheet/Expression'
 import { Line, Note, Section } from '../../sheet/Sheet'
@@ -13,27 +13,28 @@ function chainOf(traced: Traced, seen = new Set<string>()): readonly Traced[] {
   return [...Object.values(basis.inputs).flatMap((input) => chainOf(input, seen)), traced]
 }
 
-/** Peak velocity pressure at the top of the building, written out. */
+/** Pressure of the wind at the top of the building, written out. */
 export function PressureChain() {
   const profile = useAnswer({ kind: 'windProfile' })
   const address = `qp:${profile?.top ?? 0}`
   const traced = useAnswer({ kind: 'why', address })
   const format = useFormat()
   const [basis] = useRecords('basis')
-  if (!basis || !familyOf(basis.family).derivesWind) return null
+  const rule = basis && pressureRuleOf(basis.family)
+  if (!rule) return null
   return (
-    <Section title="Peak velocity pressure at the top">
+    <Section title={`${rule.name} at the top`}>
       {!profile && <Note>No velocity yet, so no wind. Type it above.</Note>}
       {profile && (
         <Line reference="height" result={<Value value={profile.top} quantity="length" />}>
-          <Symbol name="z_e" /> of the top with its parapet
+          <Symbol name="z" /> of the top with its parapet
         </Line>
       )}
       {traced &&
         chainOf(traced).map((step) => (
           <Line
             key={step.symbol}
-            reference={referenceText(step).replace('EN 1991-1-4 ', '')}
+            reference={referenceText(step).replace(/^(EN 1991-1-4|ASCE 7-16|IS 875-3) /, '')}
             result={<Value value={step.value} quantity={step.quantity} {...(step === traced ? { address } : {})} />}
           >
             <Symbol name={step.symbol} />

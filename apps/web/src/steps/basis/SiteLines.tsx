@@ -1,4 +1,4 @@
-import { familyOf, formatQuantity, type Basis } from '@hedrion/core'
+import { enPressureRule, familyOf, formatQuantity, pressureRuleOf, type Basis } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
@@ -9,20 +9,14 @@ import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 import { TextLine } from '../../ui/TextLine'
 
-const terrains = [
-  ['0', '0 · sea, open coast'],
-  ['I', 'I · lakes, no obstacles'],
-  ['II', 'II · low vegetation'],
-  ['III', 'III · villages, forest'],
-  ['IV', 'IV · towns'],
-] as const
-
 /** Where the building stands, and what follows for wind. */
 export function SiteLines({ basis }: { readonly basis: Basis }) {
   const edit = useEdit()
   const note = useNote()
   const fieldOf = useFieldOf()
   const { name, derivesWind } = familyOf(basis.family)
+  const rule = pressureRuleOf(basis.family)
+  const { velocity, terrainClause, terrains, terrainOf } = rule ?? enPressureRule
   return (
     <Section title="Site">
       <Line reference="place">
@@ -36,12 +30,13 @@ export function SiteLines({ basis }: { readonly basis: Basis }) {
       </Line>
       {!derivesWind && (
         <Note>
-          Wind is not derived by {name} in this version. What is typed here is kept, and counts again under the
-          Eurocodes.
+          {rule
+            ? `The pressure of the wind is worked out by ${name}, and no loads of it in this version.`
+            : `Wind is not derived by ${name} in this version. What is typed here is kept, and counts again under the Eurocodes.`}
         </Note>
       )}
-      <Line reference={derivesWind ? '4.2(1)P' : 'kept'}>
-        <Symbol name="v_b,0" /> ={' '}
+      <Line reference={rule ? velocity.clause : 'kept'}>
+        <Symbol name={velocity.symbol} /> ={' '}
         <QuantityField
           {...fieldOf(basis, 'basicWindVelocity', 'basic wind velocity', 'velocity', {
             min: 5,
@@ -50,13 +45,14 @@ export function SiteLines({ basis }: { readonly basis: Basis }) {
             placeholder: 'none',
           })}
         />
+        <small> {velocity.says}</small>
         <FromSite basis={basis} field="basicWindVelocity" />
       </Line>
-      <Line reference={derivesWind ? 'table 4.1' : 'kept'}>
+      <Line reference={rule ? terrainClause : 'kept'}>
         terrain{' '}
         <Choice
           label="Terrain category"
-          value={basis.terrain}
+          value={terrainOf(basis.terrain)}
           options={terrains}
           onChange={(terrain) => edit.set(basis, note.text(basis, 'terrain', basis.terrain, terrain), { terrain })}
         />

@@ -9,23 +9,28 @@ const [width, tall] = [290, 400]
 const foot = 40
 
 /** How rough each terrain looks: spacing and height in m of what stands on it (EN 1991-1-4, annex A.1, in our picture). */
-const rough: Readonly<
-  Record<Basis['terrain'], { readonly spacing: number; readonly height: number; readonly name: string }>
-> = {
-  '0': { spacing: 0, height: 0, name: 'sea or open coast' },
-  I: { spacing: 60, height: 0.5, name: 'lakes, flat land without obstacles' },
-  II: { spacing: 44, height: 1.6, name: 'low vegetation, single obstacles' },
-  III: { spacing: 22, height: 4, name: 'villages, suburbs, forest' },
-  IV: { spacing: 11, height: 8, name: 'towns, buildings close to each other' },
+const rough: Readonly<Record<Basis['terrain'], { readonly spacing: number; readonly height: number }>> = {
+  '0': { spacing: 0, height: 0 },
+  I: { spacing: 60, height: 0.5 },
+  II: { spacing: 44, height: 1.6 },
+  III: { spacing: 22, height: 4 },
+  IV: { spacing: 11, height: 8 },
+}
+
+interface TerrainSectionProps {
+  readonly terrain: Basis['terrain']
+  /** As the family in use calls it. */
+  readonly said: string
+  readonly height: number
 }
 
 /** The building on its terrain, to the same heights as the chart. */
-export function TerrainSection({ terrain, height }: { readonly terrain: Basis['terrain']; readonly height: number }) {
+export function TerrainSection({ terrain, said, height }: TerrainSectionProps) {
   const view = useAnswer({ kind: 'elevation', axis: 'x', caseId: '' })
   const scale = (tall - foot - chartMargins.top) / height
   const ground = tall - foot
   const y = (z: number) => ground - z * scale
-  const { spacing, height: obstacle, name } = rough[terrain]
+  const { spacing, height: obstacle } = rough[terrain]
   const us = view?.columns.map(({ u }) => u) ?? []
   const span = us.length > 0 ? Math.max(...us) - Math.min(...us) : 0
   const wide = Math.min(120, Math.max(30, span * scale))
@@ -37,12 +42,7 @@ export function TerrainSection({ terrain, height }: { readonly terrain: Basis['t
   const tufts =
     spacing === 0 ? [] : Array.from({ length: Math.floor((left - 14) / spacing) }, (_, i) => 8 + i * spacing)
   return (
-    <Picture
-      viewBox={`0 0 ${width} ${tall}`}
-      preserveAspectRatio="none"
-      role="img"
-      aria-label={`Terrain ${terrain}: ${name}`}
-    >
+    <Picture viewBox={`0 0 ${width} ${tall}`} preserveAspectRatio="none" role="img" aria-label={`Terrain ${said}`}>
       {tufts.map((x, i) => (
         <Obstacle
           key={x}
@@ -77,7 +77,7 @@ export function TerrainSection({ terrain, height }: { readonly terrain: Basis['t
         })}
       </g>
       <text x={6} y={tall - 12}>
-        terrain {terrain}: {name}
+        terrain {said}
       </text>
     </Picture>
   )

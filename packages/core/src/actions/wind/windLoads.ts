@@ -1,6 +1,7 @@
 import type { Box } from '../../geometry/polygon'
 import { refused, sound, type Concern, type Outcome } from '../../outcome/outcome'
-import { peakVelocityPressure, type WindSite } from '../../standards/en/peakVelocityPressure'
+import { peakVelocityPressure } from '../../standards/en/peakVelocityPressure'
+import type { WindSite } from '../../standards/pressureRule'
 import { parameterOf, type Standard } from '../../standards/layer'
 import { formula } from '../../trace/formula'
 import { given, tracedSum, type Traced, type TracedTerm } from '../../trace/traced'

@@ -2,7 +2,7 @@ import { barrierLoad } from '../../actions/barriers'
 import { constructionImposed, constructionPermanent, windDirectionOf } from '../../actions/cases'
 import { buildUpWeight, slabWeight } from '../../actions/ownWeight'
 import { isTypedLoad, typedValue } from '../../actions/typedLoads'
-import { windSite } from '../../derivation/climate'
+import { pressureAt } from '../../derivation/climate'
 import { floorAt } from '../../derivation/floorQueries'
 import { wallSourcesOf } from '../../derivation/heads'
 import { storeyForcesOf } from '../../derivation/storeyForces'
@@ -11,7 +11,6 @@ import { splitExpanded } from '../../document/labels'
 import { onPlan, stairEnd, weightOfMember } from './ownWeights'
 import { massOfLevel } from '../massViews'
 import { reductionFactor, slabReductionFactor } from './reductionFactor'
-import { peakVelocityPressure } from '../../standards/en/peakVelocityPressure'
 import { parameter } from '../../standards/layer'
 import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 import { columnWeight, landing } from './landing'
@@ -92,10 +91,9 @@ const answers: Readonly<Record<string, Answer>> = {
 }
 
 /** `qp:HEIGHT` in m. */
-function peakPressureAt({ basis, standard }: ProjectState, rest: string): Traced | null {
+function peakPressureAt(state: ProjectState, rest: string): Traced | null {
   const height = Number(rest)
-  if (!basis || basis.basicWindVelocity === null || !Number.isFinite(height) || height <= 0) return null
-  return peakVelocityPressure(height, windSite(basis.basicWindVelocity, basis.terrain), standard)
+  return Number.isFinite(height) && height > 0 ? pressureAt(state, height) : null
 }
 
 const keyParts = ['buildUp', 'imposed', 'concentrated', 'partitions', 'massShare', 'massOnly'] as const

@@ -1,5 +1,6 @@
 import type { StandardLayer } from '../layer'
 import { remembered, ruleKey } from '../tabled'
+import { profileValues } from './wind'
 
 const layer = (name: string, values: StandardLayer['values']): StandardLayer => ({
   name,
@@ -18,11 +19,14 @@ const asce705 = layer('ASCE 7-05', {
   [ruleKey('asd-7', 'wind')]: remembered(1, 'ASCE 7-05 2.4.1, combination 7'),
 })
 
-/** ASCE 7-10: the combinations and the live loads of this version are those of 7-16; wind and snow differ, and are not derived yet. */
+/** ASCE 7-10: combinations, live loads and velocity pressure of this version are those of 7-16, which adds K_e = 1 where it is permitted. */
 const asce710 = layer('ASCE 7-10', {})
 
-/** ASCE 7-22: of the rows with D, L, L_r and W none differs from 7-16; snow does (0.3 and 1.0 S), and is not derived yet. */
-const asce722 = layer('ASCE 7-22', {})
+/** ASCE 7-22: of the rows with D, L, L_r and W none differs from 7-16; the profile of the wind does, and snow (not derived yet). */
+const asce722 = layer('ASCE 7-22', {
+  'wind.K_d': remembered(1, 'ASCE 7-22 26.10.2: K_d stands in the load instead'),
+  ...profileValues('ASCE 7-22 table 26.11-1', 2.41, { B: [3280, 7.5], C: [2460, 9.8], D: [1935, 11.5] }),
+})
 
 /** Editions other than 7-16, which the family itself holds, oldest first. */
 export const asceEditions: readonly StandardLayer[] = [asce705, asce710, asce722]

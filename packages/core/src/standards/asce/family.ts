@@ -12,6 +12,7 @@ import {
 import { asceBarriers } from './barriers'
 import { asceRows } from './combinations'
 import { asceGroups, asceUseRows, poundTable } from './uses'
+import { asceWindMeanings, asceWindValues } from './wind'
 
 const imposedSymbols = ['L_0', 'P'] as const
 const rules = ruleParameters(asceRows, {
@@ -31,6 +32,7 @@ export const asceFamily: Family = {
     ...rules.meanings,
     ...massMeanings(['storage']),
     ...leastPartitions('q_part'),
+    ...asceWindMeanings,
     'reduction.length': {
       symbol: 'L_1',
       quantity: 'length',
@@ -60,6 +62,7 @@ export const asceFamily: Family = {
       ...useValues(asceUseRows, poundTable),
       ...asceBarriers,
       ...rules.values,
+      ...asceWindValues,
       'imposed.partitions.least': remembered(15 * poundTable.pressure, 'ASCE 7-16 4.3.2'),
       'mass.share.storage': remembered(0.25, 'ASCE 7-16 12.7.2, item 1'),
       'reduction.length': remembered(15 * foot, 'ASCE 7-16 (4.7-1)'),

@@ -1,5 +1,6 @@
 import { parameter } from '../layer'
-import { peakVelocityPressure, type TerrainCategory } from './peakVelocityPressure'
+import type { TerrainCategory } from '../pressureRule'
+import { peakVelocityPressure } from './peakVelocityPressure'
 import { embedded, shippedSets, standardOf } from '../families'
 import { enFamily } from './family'
 import { given } from '../../trace/traced'

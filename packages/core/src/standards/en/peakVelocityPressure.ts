@@ -1,14 +1,7 @@
 import { formula } from '../../trace/formula'
 import { given, type Traced } from '../../trace/traced'
 import { parameterOf, type Standard } from '../layer'
-
-export type TerrainCategory = '0' | 'I' | 'II' | 'III' | 'IV'
-
-export interface WindSite {
-  /** Fundamental value of the basic wind velocity. */
-  readonly v_b0: Traced<'velocity'>
-  readonly terrain: TerrainCategory
-}
+import type { WindSite } from '../pressureRule'
 
 export const basicVelocity = formula({
   symbol: 'v_b',

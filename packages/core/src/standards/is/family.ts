@@ -15,6 +15,7 @@ import { storeyTable } from '../storeyTables'
 import { isBarriers } from './barriers'
 import { isRows } from './combinations'
 import { isGroups, isUseRows } from './uses'
+import { isTerrainTable, isWindMeanings, isWindValues } from './wind'
 
 const imposedSymbols = ['q', 'Q'] as const
 const rules = ruleParameters(isRows, {
@@ -43,26 +44,32 @@ const beamTable: Table = {
 export const isFamily: Family = {
   id: 'IS',
   name: 'Indian Standards',
-  documents: 'IS 875-2, IS 456, IS 800',
+  documents: 'IS 875-2, IS 875-3, IS 456, IS 800',
   meanings: {
     ...useParameters({ imposedSymbols }, isUseRows),
     ...rules.meanings,
     ...massMeanings(['low', 'high', 'limit']),
     ...leastPartitions('q_min'),
+    ...isWindMeanings,
   },
   methods: { 'imposed.partitions': ['thirdOfWeight'], 'imposed.reduction': ['tables'] },
   recommended: {
-    name: 'IS 875-2, IS 456, IS 800',
+    name: 'IS 875-2, IS 875-3, IS 456, IS 800',
     values: {
       ...useValues(isUseRows, metricTable),
       ...isBarriers,
       ...rules.values,
+      ...isWindValues,
       'imposed.partitions.least': remembered(1000, 'IS 875-2 3.1.2'),
       'mass.share.low': remembered(0.25, 'IS 1893-1 table 10, up to 3.0 kN/m²'),
       'mass.share.high': remembered(0.5, 'IS 1893-1 table 10, above 3.0 kN/m²'),
       'mass.share.limit': remembered(3000, 'IS 1893-1 table 10'),
     },
-    tables: { 'reduction.storeys': storeyTable('IS 875-2 3.2.1'), 'reduction.beams': beamTable },
+    tables: {
+      'reduction.storeys': storeyTable('IS 875-2 3.2.1'),
+      'reduction.beams': beamTable,
+      'wind.k_2': isTerrainTable,
+    },
     methods: { 'imposed.partitions': 'thirdOfWeight', 'imposed.reduction': 'tables' },
   },
   uses: usesOf(isUseRows),
