@@ -80,3 +80,40 @@ test('storey forces are shared among stiff elements, with torsion, down to the g
   await saved(page)
   await expect.poll(() => balance(page)).toContain('60.0 kN not held')
 })
+
+test('an earthquake by IS 1893-1: written out, shared by the square of the height, by another zone', async ({
+  page,
+  request,
+}) => {
+  const id = await builtFrom(
+    page,
+    request,
+    'Earthquake',
+    '2 x 6 m by 1 x 6 m, 3 storeys of 3 m, beams every 6 m, 200 mm concrete, offices, IS 875',
+  )
+  await find(page, 'actions step')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await page.getByRole('button', { name: /What storey forces go by/ }).click()
+  await page.getByRole('option', { name: 'IS 1893-1, equivalent static method' }).click()
+  await saved(page)
+  // hand: 0.075 · 9^0.75 = 0.390 s is short of 0.55 s, so 2.5: 0.10 / 2 · 1 / 3 · 2.5 = 0.0417
+  await expect(page.getByText('0.390').first()).toBeVisible()
+  await expect(page.getByText('0.0417').first()).toBeVisible()
+  const force = async (level: string): Promise<number> => {
+    const text = await page.getByRole('button', { name: /kN, why\?/ }).allInnerTexts()
+    const at = { Roof: 1, '2': 2, '1': 3 }[level] ?? 0
+    return Number.parseFloat((text[at] ?? '').replace(',', ''))
+  }
+  // equal floors: 4 to 1, to what a tenth of a kilonewton allows
+  expect(Math.abs((await force('2')) / (await force('1')) - 4)).toBeLessThan(0.1)
+  const before = await balance(page)
+  const applied = (text: string) => Number(/applied ([\d.]+)/.exec(text)?.[1])
+
+  // zone IV has 0.24: 2.4 times as much
+  await page.goto(`/p/${id}/basis`)
+  await page.getByRole('button', { name: /Earthquake \d+/ }).click()
+  await type(page, /^Z, zone/, '0.24')
+  await saved(page)
+  await find(page, 'storey forces 1')
+  await expect.poll(async () => applied(await balance(page)) / applied(before)).toBeCloseTo(2.4, 1)
+})

@@ -195,6 +195,7 @@ export {
 } from './actions/cases'
 export { atBends, type LoadLine, type LoadPoint } from './rundown/memberLines'
 export type { RuleId } from './combinations/ruleSets'
+export { earthquakeRuleOf } from './standards/earthquakeRules'
 export { enPressureRule, pressureRuleOf } from './standards/pressureRules'
 export { withPanelsFollowing } from './editing/followRings'
 export { panelsInRings } from './editing/panelsInRings'

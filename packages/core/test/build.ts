@@ -381,6 +381,8 @@ export class Building {
       id: newId('storeyForces', this.random),
       name: 'push',
       angle: 0,
+      rule: 'share',
+      period: null,
       share: 0.1,
       aside: 0,
       forces: [],

@@ -158,6 +158,12 @@ const triggers: readonly Trigger[] = [
     says: /^The storey under level Top cannot hold 7\.2 kN: its stiff elements do not keep the floor from turning\./,
   },
   {
+    code: 'storey.no-earthquake-rule',
+    make: storeyWith(({ building }) => building.storeyForces({ rule: 'earthquake' })),
+    says: /^Storey forces “push” go by the clauses for earthquakes, and none are worked out by Eurocodes in this version: they are nought\./,
+    mends: ['Take a part of the weight'],
+  },
+  {
     code: 'storey.walls-bend-alone',
     make: storeyWith(({ building, layout }) => {
       building.stiffElement(layout, line([0, 0], [6, 0]), { sort: 'wall' })

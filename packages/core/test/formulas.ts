@@ -15,6 +15,7 @@ import * as raking from '../src/rundown/raking'
 import * as landing from '../src/queries/why/landing'
 import * as pressure from '../src/standards/en/peakVelocityPressure'
 import * as asceWind from '../src/standards/asce/wind'
+import * as isEarthquake from '../src/standards/is/earthquake'
 import * as isWind from '../src/standards/is/wind'
 import type { Traced } from '../src/trace/traced'
 import type { Quantity } from '../src/units/quantity'
@@ -54,6 +55,7 @@ export const formulas: ReadonlyMap<string, AnyFormula> = new Map(
     pressure,
     asceWind,
     isWind,
+    isEarthquake,
   ]
     .flatMap((module) => Object.entries(module))
     .filter((entry): entry is [string, AnyFormula] => isFormula(entry[1])),

@@ -1,7 +1,9 @@
+import { typedLoads } from '../src/actions/cases'
 import { expanded } from '../src/document/labels'
 import type { Point3 } from '../src/geometry/point'
 import { ask } from '../src/queries/derive'
 import { Building, bay, oneStorey } from './build'
+import { rectangle } from './shapes'
 
 const heights = (corners: readonly Point3[]): readonly number[] => corners.map(([, , z]) => z)
 
@@ -64,4 +66,19 @@ test('a stiff element goes from its level down to what it stands on', () => {
   const [element] = ask(building.state(), { kind: 'space', caseId: 'permanent/self-weight' }).surfaces
   expect(element).toMatchObject({ kind: 'stiff', area: 12, load: 0 })
   expect(heights(element?.corners ?? [])).toEqual([0, 0, 3, 3])
+})
+
+test('a typed area load lies on the roof, cut at the ridge, with its mean; other cases have none of it', () => {
+  const { building, layout, top } = oneStorey(0)
+  building.slope(layout, rectangle(0, 0, 6, 2), Math.atan(0.5), Math.PI / 2)
+  building.slope(layout, rectangle(0, 2, 6, 4), Math.atan(0.5), -Math.PI / 2)
+  building.panel(layout, rectangle(0, 0, 6, 4))
+  building.areaLoad(layout, rectangle(1, 1, 5, 3), 1000, { endValue: 3000 })
+  const { areaLoads } = ask(building.state(), { kind: 'space', caseId: typedLoads })
+  expect(areaLoads.map(({ pressure }) => pressure)).toEqual([2000, 2000])
+  // over the eaves by half of what lies behind them: 0.5 m at y = 1, 1 m at the ridge
+  for (const [, y, z] of areaLoads.flatMap(({ rings }) => rings.flat()))
+    expect(z - top.elevation).toBeCloseTo(y === 2 ? 1 : 0.5, 6)
+  const { areaLoads: others } = ask(building.state(), { kind: 'space', caseId: 'permanent/self-weight' })
+  expect(others.every(({ pressure }) => pressure === 0)).toBe(true)
 })

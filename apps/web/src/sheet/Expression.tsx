@@ -7,7 +7,7 @@ const functions = new Set(['ln', 'max', 'min', 'sqrt'])
 /** Cuts an expression into names, powers, and what stands between them. */
 const pieces = (expression: string): readonly string[] =>
   typeset(expression)
-    .split(/(\p{L}\w*(?:,\w+)*| \^ [\d.]+)/u)
+    .split(/(\p{L}\w*(?:,\w+)*| \^ (?:[\d.]+|\p{L}\w*|\([^()]*\)))/u)
     .filter(Boolean)
 
 interface ExpressionProps {
@@ -30,7 +30,14 @@ export function Expression({ expression, inputs, format }: ExpressionProps) {
 
 function render(piece: string, inputs?: Readonly<Record<string, Traced>>, format?: NumberFormat): ReactNode {
   const power = /^ \^ (.*)$/.exec(piece)
-  if (power) return <sup>{power[1]}</sup>
+  if (power) {
+    const exponent = (power[1] ?? '').replace(/^\((.*)\)$/, '$1')
+    return (
+      <sup>
+        <Expression expression={exponent} {...(inputs && format ? { inputs, format } : {})} />
+      </sup>
+    )
+  }
   if (!/^\p{L}/u.test(piece) || functions.has(piece) || piece === 'Σ') return piece
   const input = inputs?.[piece]
   return input && format ? formatValue(input.value, input.quantity, format) : <Symbol name={piece} />

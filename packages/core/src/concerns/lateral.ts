@@ -2,10 +2,32 @@ import type { ProjectState } from '../derivation/project'
 import { allStoreyForces } from '../derivation/storeyForces'
 import { hasStiffElements, overlap, shareStoreyForces, unheldOf } from '../derivation/storeyShears'
 import { storeysOf, type Storey } from '../derivation/storeys'
+import { recordsOf } from '../document/document'
 import type { Concern } from '../outcome/outcome'
+import { earthquakeRuleOf } from '../standards/earthquakeRules'
+import { familyOf } from '../standards/families'
 
-/** Storeys that cannot hold the forces from above, elements without stiffness, and elements that stand on nothing. */
+/** Storey forces without a rule, storeys that cannot hold the forces from above, elements without stiffness, and elements that stand on nothing. */
 export function lateralConcerns(state: ProjectState): readonly Concern[] {
+  return [...withoutRule(state), ...elementConcerns(state)]
+}
+
+/** Storey forces by clauses that the family in use does not have. */
+const withoutRule = ({ document, standard }: ProjectState): readonly Concern[] =>
+  recordsOf(document, 'storeyForces').flatMap(({ id, rule, name }): readonly Concern[] =>
+    rule === 'earthquake' && !earthquakeRuleOf(standard.family)
+      ? [
+          {
+            code: 'storey.no-earthquake-rule',
+            severity: 'blocking',
+            about: [id],
+            data: { name, family: familyOf(standard.family).name },
+          },
+        ]
+      : [],
+  )
+
+function elementConcerns(state: ProjectState): readonly Concern[] {
   if (!hasStiffElements(state)) return []
   const storeys = storeysOf(state)
   return [

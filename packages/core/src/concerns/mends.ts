@@ -232,6 +232,10 @@ const makers: Readonly<Record<string, Maker>> = {
     record?.kind === 'basis'
       ? [{ words: 'Reduce it where no ψ applies', edits: [edit(record, { ...record, reductions: 'withoutPsi' })] }]
       : [],
+  'storey.no-earthquake-rule': ({ records: [record] }) =>
+    record?.kind === 'storeyForces'
+      ? [{ words: 'Take a part of the weight', edits: [edit(record, { ...record, rule: 'share' })] }]
+      : [],
   'storey.walls-bend-alone': ({ records: [record] }) =>
     record?.kind === 'basis'
       ? [{ words: 'Count their shear too', edits: [edit(record, { ...record, wallStiffness: 'bendingAndShear' })] }]

@@ -21,13 +21,17 @@ export const stiffElement = {
 } as const
 
 /**
- * Horizontal forces at the levels, each at the centre of mass: a part of what counts for the mass there, or as typed. A case of
- * its own.
+ * Horizontal forces at the levels, each at the centre of mass: a part of what counts for the mass there, by the family's clauses for
+ * earthquakes, or as typed. A case of its own.
  */
 export const storeyForces = {
   name: text(60),
   /** The way they push, from global X. */
   angle: number('angle', { min: -7, max: 7 }),
+  /** A part of the weight of each level, or what the standard asks for an earthquake. */
+  rule: withDefault(oneOf('share', 'earthquake'), 'share'),
+  /** Period of the building for an earthquake; null: by its height. */
+  period: withDefault(nullable(number('period', { min: 0.01, max: 20 })), null),
   /** Horizontal force per weight. */
   share: number('factor', { min: 0, max: 2 }),
   /** How far they pass the centre of mass, to the left of the way they push. */

@@ -1,4 +1,5 @@
 import { farEnd, isHanger, type Column } from '../building/frame'
+import { lyingIn } from '../building/panelRegions'
 import { heightAt, stretchesAlong } from '../building/slopes'
 import { trussParts } from '../building/truss'
 import { readCase } from '../derivation/cells'
@@ -9,11 +10,11 @@ import { labelOf, memberOf, sectionAt, sectionOf } from '../document/labels'
 import type { Member, Section, Strut } from '../document/recordKinds'
 import { trussShape } from '../document/shapes'
 import { pointAlong, type Leg } from '../geometry/course'
+import { regionOf } from '../geometry/clip'
 import type { Point, Point3 } from '../geometry/point'
 import type { Ring } from '../geometry/polygon'
 import { along } from '../geometry/segment'
 import { atBends } from '../rundown/memberLines'
-
 import { surfacesInSpace, type SpaceSurface } from './surfacesInSpace'
 
 /** A member as it stands in space; a truss has one for each of its parts. */
@@ -51,6 +52,8 @@ export interface SpaceView {
   readonly members: readonly SpaceMember[]
   readonly faces: readonly SpaceFace[]
   readonly surfaces: readonly SpaceSurface[]
+  /** Typed area loads as they lie, part by part; their pressure in the middle of each part. */
+  readonly areaLoads: readonly SpaceFace[]
   readonly loads: readonly SpaceLoad[]
   /** Reactions at the base, N upwards. */
   readonly supports: readonly { readonly expandedId: string; readonly at: Point3; readonly force: number }[]
@@ -63,6 +66,7 @@ export function spaceView(state: ProjectState, caseId: string): SpaceView {
     members: state.floors.flatMap((floor) => membersInSpace(state, floor)),
     faces: state.floors.flatMap((floor) => facesOf(state, floor, caseId)),
     surfaces: state.floors.flatMap((floor) => surfacesInSpace(state, floor, caseId)),
+    areaLoads: state.floors.flatMap((floor) => areaLoadFaces(state, floor, caseId)),
     loads: state.floors.flatMap((floor) => loadsOf(state, floor, caseId)),
     supports: (bottom?.operator.plan.frame.columns ?? []).flatMap((column, row) => {
       const { member } = column
@@ -151,6 +155,29 @@ const pointOn = (slopes: Parameters<typeof heightAt>[0], elevation: number, at: 
   ...at,
   elevation + heightAt(slopes, at),
 ]
+
+/** Where a load varies each part has the mean of both its ends. */
+function areaLoadFaces(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceFace[] {
+  const read = readCase(state, caseId)
+  const { slopes, sources } = floor.operator.plan
+  return sources.flatMap((source, row): readonly SpaceFace[] => {
+    if (source.kind !== 'area' || source.end !== 0) return []
+    const pressure = (read(floor.intensities, row) + read(floor.intensities, row + 1)) / 2
+    return lyingIn(regionOf(source.load.outline), slopes).flatMap(({ region, slope }) =>
+      region.length === 0
+        ? []
+        : [
+            {
+              expandedId: expandedAt(floor, source.load.id),
+              label: labelOf(state.document, source.load.id),
+              keyId: null,
+              rings: region.map((ring) => ring.map((at) => pointOn(slope ? [slope] : [], floor.level.elevation, at))),
+              pressure,
+            },
+          ],
+    )
+  })
+}
 
 function facesOf(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceFace[] {
   const read = readCase(state, caseId)

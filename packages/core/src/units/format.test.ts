@@ -68,7 +68,7 @@ describe('every quantity', () => {
       const symbol = unitOf(quantity, { system, decimal: 'point' })
       expect(displayFactor(quantity, system)).toBeGreaterThan(0)
       if (symbol !== '') expect(typedUnits[quantity].map((unit) => unit.symbol)).toContain(symbol)
-      expect(displayUnits[system][quantity].decimals).toBeLessThanOrEqual(3)
+      expect(displayUnits[system][quantity].decimals).toBeLessThanOrEqual(4)
     }
   })
 

@@ -1,6 +1,7 @@
 /** What a number measures. Inside the core every number is in SI base units (m, N, Pa, kg, s, rad). */
 export const quantities = [
   'factor',
+  'coefficient',
   'count',
   'length',
   'smallLength',
@@ -19,6 +20,7 @@ export const quantities = [
   'density',
   'velocity',
   'acceleration',
+  'period',
 ] as const
 export type Quantity = (typeof quantities)[number]
 
@@ -72,6 +74,7 @@ const cubed: readonly Unit[] = lengths.flatMap(({ symbol, si }) => [
 /** Units that may be typed for a quantity. Source of the exact factors: NIST SP 811, appendix B. */
 export const typedUnits: Readonly<Record<Quantity, readonly Unit[]>> = {
   factor: [{ symbol: '%', si: 0.01 }],
+  coefficient: [{ symbol: '%', si: 0.01 }],
   count: [],
   length: lengths,
   smallLength: lengths,
@@ -127,12 +130,14 @@ export const typedUnits: Readonly<Record<Quantity, readonly Unit[]>> = {
     { symbol: 'mph', si: 0.44704 },
   ],
   acceleration: [{ symbol: 'm/s²', si: 1 }],
+  period: [{ symbol: 's', si: 1 }],
 }
 
 /** How a quantity is shown: decimals belong to the quantity, not to the place. */
 export const displayUnits: Readonly<Record<UnitSystem, Readonly<Record<Quantity, DisplayUnit>>>> = {
   metric: {
     factor: { symbol: '', decimals: 2 },
+    coefficient: { symbol: '', decimals: 4 },
     count: { symbol: '', decimals: 0 },
     length: { symbol: 'm', decimals: 2 },
     smallLength: { symbol: 'mm', decimals: 0 },
@@ -151,9 +156,11 @@ export const displayUnits: Readonly<Record<UnitSystem, Readonly<Record<Quantity,
     density: { symbol: 'kg/m³', decimals: 3 },
     velocity: { symbol: 'm/s', decimals: 1 },
     acceleration: { symbol: 'm/s²', decimals: 3 },
+    period: { symbol: 's', decimals: 3 },
   },
   us: {
     factor: { symbol: '', decimals: 2 },
+    coefficient: { symbol: '', decimals: 4 },
     count: { symbol: '', decimals: 0 },
     length: { symbol: 'ft', decimals: 2 },
     smallLength: { symbol: 'in', decimals: 1 },
@@ -172,6 +179,7 @@ export const displayUnits: Readonly<Record<UnitSystem, Readonly<Record<Quantity,
     density: { symbol: 'lb/ft³', decimals: 3 },
     velocity: { symbol: 'mph', decimals: 1 },
     acceleration: { symbol: 'm/s²', decimals: 3 },
+    period: { symbol: 's', decimals: 3 },
   },
 }
 

@@ -80,6 +80,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
       : `${d['standard']}: no load on barriers for ${d['use']}, so ${d['label']} carries none. Type the load.`,
   'storey.unheld': (d, show) =>
     `The storey under level ${d['level']} cannot hold ${show('force', 'force')}: ${unheldReasons[String(d['why'])] ?? ''}. The storey forces above stop there.`,
+  'storey.no-earthquake-rule': (d) =>
+    `Storey forces “${d['name']}” go by the clauses for earthquakes, and none are worked out by ${d['family']} in this version: they are nought. Take a part of the weight, or type them.`,
   'storey.walls-bend-alone': (d) =>
     `Under level ${d['level']} walls stand beside bracing or a typed stiffness, and count by bending alone: short walls are far too stiff then, and take too much. Count their shear too.`,
   'bearingWall.no-rectangle': (d, show) =>

@@ -20,6 +20,8 @@ export const typeset = (expression: string): string =>
     .replace(/ \* /g, ' · ')
     .replace(/\blog\(/g, 'ln(')
     .replace(/ - /g, ' − ')
+    .replace(/ <= /g, ' ≤ ')
+    .replace(/ >= /g, ' ≥ ')
     .replace(/ \^ 2\b/g, '²')
 
 /** A term as a product, where it is one: `3.00 kN/m² · 21.6 m²`. */

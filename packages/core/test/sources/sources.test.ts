@@ -5,6 +5,7 @@ import type { Table } from '../../src/trace/table'
 import { formulas } from '../formulas'
 import { formulaChecks as clauseChecks } from './formulaChecks'
 import { barrierChecks, enBarrierChecks, germanBarrierChecks } from './barrierChecks'
+import { earthquakeFormulaChecks, isEarthquakeChecks } from './earthquakeChecks'
 import { asce705Checks, familyChecks as ownChecks, germanUseChecks } from './familyChecks'
 import { asce722Checks, asceWindChecks, isWindChecks, windFormulaChecks } from './windChecks'
 import { germanChecks, recommendedChecks as enChecks, type StandardCheck } from './standardChecks'
@@ -16,10 +17,10 @@ const asce722 = shippedSets.ASCE.find(({ name }) => name === 'ASCE 7-22')
 if (!germany || !asce705 || !asce722) throw new Error('No national set')
 const germanAnnexes = [...germanChecks, ...germanUseChecks, ...germanBarrierChecks]
 const recommendedChecks = [...enChecks, ...enBarrierChecks]
-const formulaChecks = [...clauseChecks, ...windFormulaChecks]
+const formulaChecks = [...clauseChecks, ...windFormulaChecks, ...earthquakeFormulaChecks]
 const familyChecks = {
   ASCE: [...ownChecks.ASCE, ...barrierChecks.ASCE, ...asceWindChecks],
-  IS: [...ownChecks.IS, ...barrierChecks.IS, ...isWindChecks],
+  IS: [...ownChecks.IS, ...barrierChecks.IS, ...isWindChecks, ...isEarthquakeChecks],
   BS: [...ownChecks.BS, ...barrierChecks.BS],
 }
 

@@ -122,7 +122,8 @@ export class SpaceScene {
     clear(this.#picks)
     this.#light(new Set(lit))
     const wanted = new Set(ids)
-    const { members = [], faces = [], surfaces = [] } = this.#view ?? {}
+    const { members = [], faces: floors = [], areaLoads = [], surfaces = [] } = this.#view ?? {}
+    const faces = [...floors, ...areaLoads]
     const bars = this.#bars.filter(({ member }) => wanted.has(members[member]?.expandedId ?? ''))
     const edges = faces
       .filter(({ expandedId }) => wanted.has(expandedId))
@@ -298,7 +299,14 @@ export class SpaceScene {
     this.#world.add(this.#faces)
     const edges = view.faces.flatMap(({ rings }) => rings.flatMap(edgesOf)).flat(2)
     this.#world.add(segments(Float32Array.from(edges), new LineBasicMaterial({ color: palette.border }), 1))
-    const loaded = view.faces.filter(({ pressure }) => pressure !== 0)
+    const loaded = [...view.faces, ...view.areaLoads].filter(({ pressure }) => pressure !== 0)
+    const outlines = view.areaLoads
+      .filter(({ pressure }) => pressure !== 0)
+      .flatMap(({ rings }) => rings.flatMap(edgesOf))
+    if (area && outlines.length > 0) {
+      const material = new LineBasicMaterial({ color: markColour(palette, mark) })
+      this.#world.add(segments(Float32Array.from(outlines.flat(2)), material, 3))
+    }
     if (area && loaded.length > 0) {
       const { positions: there } = trianglesOf(loaded)
       this.#world.add(hatched(there, planPlaces(there), palette, mark))

@@ -1,13 +1,16 @@
-import { formatQuantity, lateralCase, newId, type StoreyForces } from '@hedrion/core'
+import { earthquakeRuleOf, formatQuantity, lateralCase, newId, type StoreyForces } from '@hedrion/core'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
+import { Chain } from '../../sheet/Chain'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
 import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
+import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 
 /** Storey forces that go with the weight of the levels, or as typed. */
@@ -48,10 +51,7 @@ function Push({ record }: { readonly record: StoreyForces }) {
         <QuantityField {...fieldOf(record, 'angle', 'way they push', 'angle', { min: -7, max: 7 })} /> from global X,
         counterclockwise
       </Line>
-      <Line reference="part of the weight">
-        <QuantityField {...fieldOf(record, 'share', 'part of the weight', 'factor', { min: 0, max: 2 })} /> of what
-        counts for the mass of a level
-      </Line>
+      <RuleLines record={record} />
       <Line reference="aside">
         <QuantityField
           {...fieldOf(record, 'aside', 'distance past the centre of mass', 'length', { min: -1000, max: 1000 })}
@@ -59,6 +59,55 @@ function Push({ record }: { readonly record: StoreyForces }) {
         past the centre of mass, to the left of the push
       </Line>
     </Section>
+  )
+}
+
+/** A part of the weight of each level; or the family's clauses for earthquakes, where it has some. */
+function RuleLines({ record }: { readonly record: StoreyForces }) {
+  const fieldOf = useFieldOf()
+  const choiceOf = useChoiceOf()
+  const [basis] = useRecords('basis')
+  const rule = earthquakeRuleOf(basis?.family ?? 'EN')
+  const isEarthquake = record.rule === 'earthquake'
+  const address = `baseShear:${lateralCase(record.id)}`
+  const traced = useAnswer({ kind: 'why', address })
+  const rules = [
+    ['share', 'a part of the weight'],
+    ['earthquake', rule?.name ?? 'by the clauses for earthquakes'],
+  ] as const
+  return (
+    <>
+      {(rule !== null || isEarthquake) && (
+        <Line reference="goes by">
+          <Choice {...choiceOf(record, 'rule', 'goes by', { label: 'What storey forces go by', options: rules })} />
+        </Line>
+      )}
+      {!isEarthquake && (
+        <Line reference="part of the weight">
+          <QuantityField {...fieldOf(record, 'share', 'part of the weight', 'factor', { min: 0, max: 2 })} /> of what
+          counts for the mass of a level
+        </Line>
+      )}
+      {isEarthquake && (
+        <>
+          <Line reference="period">
+            <QuantityField
+              {...fieldOf(record, 'period', 'period of the building', 'period', {
+                min: 0.01,
+                max: 20,
+                optional: true,
+                placeholder: 'by its height',
+              })}
+            />
+          </Line>
+          {traced && <Chain traced={traced} address={address} />}
+          <Note>
+            Zone, importance, response, soil and period stand with the values of the standard, in Basis: they are those
+            of zone II and medium soil until they are changed there.
+          </Note>
+        </>
+      )}
+    </>
   )
 }
 
@@ -95,7 +144,7 @@ function Levels({ record, caseId }: { readonly record: StoreyForces; readonly ca
             min={-1e10}
             max={1e10}
             optional
-            placeholder="by weight"
+            placeholder={record.rule === 'earthquake' ? 'by its part' : 'by weight'}
             onCommit={(value) => setForce(levelId, level, value)}
           />
           {point && (
@@ -129,6 +178,8 @@ export function StoreyForcesList() {
       id: newId('storeyForces', Math.random),
       name: `Storey forces ${records.length + 1}`,
       angle: records.length % 2 === 0 ? 0 : Math.PI / 2,
+      rule: 'share',
+      period: null,
       share: 0.01,
       aside: 0,
       forces: [],

@@ -9,6 +9,7 @@ export const valueGroups: readonly (readonly [prefix: string, title: string])[] 
   ['reduction.', 'Reduction of imposed loads'],
   ['barrier.', 'Loads on barriers by use'],
   ['mass.', 'Parts of imposed load in the mass'],
+  ['earthquake.', 'Earthquake'],
   ['wind.terrain', 'Terrain'],
   ['wind.', 'Wind'],
 ]

@@ -1,12 +1,13 @@
 import { barrierLoad } from '../../actions/barriers'
-import { constructionImposed, constructionPermanent, windDirectionOf } from '../../actions/cases'
+import { constructionImposed, constructionPermanent, lateralCase, windDirectionOf } from '../../actions/cases'
 import { buildUpWeight, slabWeight } from '../../actions/ownWeight'
 import { isTypedLoad, typedValue } from '../../actions/typedLoads'
 import { pressureAt } from '../../derivation/climate'
 import { floorAt } from '../../derivation/floorQueries'
 import { wallSourcesOf } from '../../derivation/heads'
-import { storeyForcesOf } from '../../derivation/storeyForces'
+import { earthquakeOf, storeyForcesOf } from '../../derivation/storeyForces'
 import type { ProjectState } from '../../derivation/project'
+import { recordsOf } from '../../document/document'
 import { splitExpanded } from '../../document/labels'
 import { onPlan, stairEnd, weightOfMember } from './ownWeights'
 import { massOfLevel } from '../massViews'
@@ -61,6 +62,7 @@ const answers: Readonly<Record<string, Answer>> = {
   mass: massOfLevel,
   wind: windNumber,
   storeyForce,
+  baseShear: baseShearOf,
   stiffness: stiffnessOfElement,
   element: elementForce,
   elementMoment,
@@ -182,6 +184,12 @@ function windNumber(state: ProjectState, rest: string): Traced | null {
   const result = state.wind?.results.find(({ direction }) => direction.id === windDirectionOf(caseId))
   const wanted = windNumbers.find((entry) => entry === name)
   return (result && wanted && result[wanted]) ?? null
+}
+
+/** `baseShear:CASE`: of storey forces that go by the clauses for earthquakes. */
+function baseShearOf(state: ProjectState, caseId: string): Traced | null {
+  const record = recordsOf(state.document, 'storeyForces').find(({ id }) => lateralCase(id) === caseId)
+  return record?.rule === 'earthquake' ? (earthquakeOf(state, record)?.V_B ?? null) : null
 }
 
 /** `storeyForce:CASE@LEVEL`. */

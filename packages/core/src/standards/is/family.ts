@@ -14,6 +14,7 @@ import {
 import { storeyTable } from '../storeyTables'
 import { isBarriers } from './barriers'
 import { isRows } from './combinations'
+import { isEarthquakeMeanings, isEarthquakeValues } from './earthquake'
 import { isGroups, isUseRows } from './uses'
 import { isTerrainTable, isWindMeanings, isWindValues } from './wind'
 
@@ -44,13 +45,14 @@ const beamTable: Table = {
 export const isFamily: Family = {
   id: 'IS',
   name: 'Indian Standards',
-  documents: 'IS 875-2, IS 875-3, IS 456, IS 800',
+  documents: 'IS 875-2, IS 875-3, IS 1893-1, IS 456, IS 800',
   meanings: {
     ...useParameters({ imposedSymbols }, isUseRows),
     ...rules.meanings,
     ...massMeanings(['low', 'high', 'limit']),
     ...leastPartitions('q_min'),
     ...isWindMeanings,
+    ...isEarthquakeMeanings,
   },
   methods: { 'imposed.partitions': ['thirdOfWeight'], 'imposed.reduction': ['tables'] },
   recommended: {
@@ -60,6 +62,7 @@ export const isFamily: Family = {
       ...isBarriers,
       ...rules.values,
       ...isWindValues,
+      ...isEarthquakeValues,
       'imposed.partitions.least': remembered(1000, 'IS 875-2 3.1.2'),
       'mass.share.low': remembered(0.25, 'IS 1893-1 table 10, up to 3.0 kN/m²'),
       'mass.share.high': remembered(0.5, 'IS 1893-1 table 10, above 3.0 kN/m²'),
