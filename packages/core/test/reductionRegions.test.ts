@@ -20,6 +20,18 @@ function half(way: Way = {}, basis: Partial<Omit<Basis, 'id' | 'kind'>> = {}) {
   return { ...site, ...members, region }
 }
 
+/** A bay of 18 by 8 m of offices by ASCE 7 that spans 8 m. */
+function wideBay(sharing: 'oneWay' | 'twoWay') {
+  const site = oneStorey(3000, { family: 'ASCE' })
+  const { panel } = bay(site, 18, 8)
+  const records = site.building.records.map((one) => {
+    if (one.kind === 'loadKey') return { ...one, use: 'offices' }
+    return one.id === panel.id ? { ...one, sharing } : one
+  })
+  site.building.records.splice(0, site.building.records.length, ...(records as typeof site.building.records))
+  return site
+}
+
 describe('slabs by regions', () => {
   test('hand: for the floor of the region, openings left out: 0.5 + 10/44 of 3 kN/m² on 44 m²', () => {
     const { building, layout, region, top } = half()
@@ -50,6 +62,27 @@ describe('slabs by regions', () => {
     const [row] = ask(building.state(), { kind: 'slabReductions', caseId: imposed })
     // 4 · 8 m² of offices, with 1 kN/m² more on half of it
     expect(row).toMatchObject({ area: near(32), whole: near(3000 * 32 + 1000 * 16) })
+  })
+
+  test('hand: under ASCE 7 a one-way slab counts no wider than 1.5 spans: 96 of the 144 m² of a region', () => {
+    const site = wideBay('oneWay')
+    const wide = site.building.reductionRegion(site.layout, rectangle(0, 0, 18, 8))
+    const state = site.building.state()
+    const [row] = ask(state, { kind: 'slabReductions', caseId: 'imposed/L' })
+    // 0.25 + 4.572 / √(1 · 1.5 · 8²) instead of √144
+    expect(row?.factor).toBeCloseTo(0.25 + 4.572 / Math.sqrt(96), 9)
+    const why = ask(state, { kind: 'why', address: `slabReduction:${expanded(wide.id, site.top.id)}:imposed/L` })
+    expect(why?.basis).toMatchObject({ kind: 'formula', inputs: { A_T: { basis: { clause: 'ASCE 7 4.7.6' } } } })
+  })
+
+  test('a two-way slab counts whole, and so does a narrow region', () => {
+    const factorOf = (sharing: 'oneWay' | 'twoWay', x: number) => {
+      const site = wideBay(sharing)
+      site.building.reductionRegion(site.layout, rectangle(0, 0, x, 8))
+      return ask(site.building.state(), { kind: 'slabReductions', caseId: 'imposed/L' })[0]?.factor
+    }
+    expect(factorOf('twoWay', 18)).toBeCloseTo(0.25 + 4.572 / Math.sqrt(144), 9)
+    expect(factorOf('oneWay', 10)).toBeCloseTo(0.25 + 4.572 / Math.sqrt(80), 9)
   })
 
   test('by a typed factor, or not at all', () => {

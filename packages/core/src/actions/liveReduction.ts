@@ -14,6 +14,16 @@ export const liveReduction = formula({
   evaluate: ({ L_1, K_LL, A_T, least }) => Math.max(Math.min(0.25 + L_1 / Math.sqrt(K_LL * A_T), 1), least),
 })
 
+/** Of a one-way slab no more counts than its span by so many spans across it. */
+export const areaOfOneWaySlab = formula({
+  symbol: 'A_T',
+  quantity: 'area',
+  clause: 'ASCE 7 4.7.6',
+  inputs: { A: 'area', w: 'factor', L: 'length' },
+  expression: 'min(A, w * L ^ 2)',
+  evaluate: ({ A, w, L }) => Math.min(A, w * L ** 2),
+})
+
 /** Of the area of roof that a member supports: from A_1, 200 ft², to three times that. */
 export const roofAreaFactor = formula({
   symbol: 'R_1',

@@ -1,11 +1,16 @@
 import { reducibleGroupOf } from '../actions/cases'
+import { areaOfOneWaySlab } from '../actions/liveReduction'
 import { reductionsOf } from '../actions/reduction'
 import type { ReductionRegion } from '../document/recordKinds'
 import { intersection, regionOf } from '../geometry/clip'
 import { regionArea } from '../geometry/polygon'
+import { parameterIf } from '../standards/layer'
+import { stripGround } from '../sharing/oneWay'
+import { stripRange, stripStatics } from '../sharing/stripStatics'
 import { given, type Traced } from '../trace/traced'
 import { readReducible } from './cells'
 import type { FloorState } from './floorStates'
+import { panelGrounds } from './panelGrounds'
 import type { ProjectState } from './project'
 import { reductionRegionsOn } from './reductionRegions'
 import { least, ownTable, roofOf, transferredIn } from './reductions'
@@ -29,7 +34,7 @@ export function slabReductions(state: ProjectState, caseId: string): readonly Sl
   return state.floors.flatMap((floor) =>
     reductionRegionsOn(state.document, floor.floor.layoutId).flatMap((region): readonly SlabReduction[] => {
       const { area, load } = reducibleIn(floor, region, read)
-      const factor = area > least ? slabFactor(state, region, caseId, group, area) : null
+      const factor = area > least ? slabFactor(state, floor, region, caseId, group, area) : null
       return factor ? [{ region, floor, area, load, factor }] : []
     }),
   )
@@ -56,15 +61,53 @@ function reducibleIn(
 
 function slabFactor(
   state: ProjectState,
-  { label, slabs, slabFactor: typed }: ReductionRegion,
+  floor: FloorState,
+  region: ReductionRegion,
   caseId: string,
   group: string,
   value: number,
 ): Traced<'factor'> | null {
+  const { label, slabs, slabFactor: typed } = region
   if (slabs === 'whole') return null
   if (slabs === 'typed') return given('alpha', 'factor', typed ?? 1, `as typed for slabs of region ${label}`)
-  const area = given('A', 'area', value, `floor of the category in region ${label}`)
+  const area = oneWayArea(state, floor, region, given('A', 'area', value, `floor of the category in region ${label}`))
   // ASCE 7 table 4.7-1: members not preceding, two-way slabs among them
   const slab = { ...roofOf(state, caseId), K_LL: given('K_LL', 'factor', 1, 'ASCE 7 table 4.7-1: slab') }
   return reductionsOf({ by: 'beam', group, area, storeys: 1, ...slab }, state.standard, ownTable(state))?.byArea ?? null
+}
+
+/** Of a one-way slab no more counts than its span by a width across it, where the standard says so: by the shortest span under the region. */
+function oneWayArea(
+  state: ProjectState,
+  floor: FloorState,
+  region: ReductionRegion,
+  A: Traced<'area'>,
+): Traced<'area'> {
+  const w = parameterIf(state.standard, 'reduction.slabWidth')
+  const span = w === null ? Infinity : shortestSpan(state, floor, region)
+  if (w === null || !Number.isFinite(span)) return A
+  const L = given('L', 'length', span, `shortest one-way span under region ${region.label}`)
+  return areaOfOneWaySlab({ A, w: { ...w, quantity: 'factor' }, L })
+}
+
+/** Where strips across a panel are looked at, as parts of its width under the region. */
+const looks = [1 / 6, 1 / 2, 5 / 6]
+
+function shortestSpan(state: ProjectState, floor: FloorState, { outline }: ReductionRegion): number {
+  const clip = regionOf(outline)
+  const spans = panelGrounds(state, floor).flatMap(({ plan, ground }) => {
+    const under = ground.rule === 'oneWay' ? intersection(plan.net, clip) : []
+    if (regionArea(under) <= least) return []
+    const [strips, own] = [stripGround(ground), stripGround({ ...ground, outline: under })]
+    const [from, to] = stripRange(own)
+    return looks.flatMap((part) =>
+      stripStatics(strips, ground.spanAngle, from + part * (to - from), [{ region: under, q: 1 }]).flatMap(
+        ({ supports, steps }) =>
+          steps.flatMap(({ first, second }) =>
+            first === second ? [] : [(supports[second]?.u ?? Infinity) - (supports[first]?.u ?? 0)],
+          ),
+      ),
+    )
+  })
+  return Math.min(...spans)
 }

@@ -8,7 +8,7 @@ import { sharerOf } from '../sharing/ground'
 import type { SharingRule } from '../sharing/sharer'
 import { carriersOf } from '../sharing/rails'
 import type { Share } from '../sharing/share'
-import { panelGrounds } from './panelGrounds'
+import { panelGrounds } from '../derivation/panelGrounds'
 
 /** One member and what it takes by each rule, N; 0 where a rule gives it nothing. */
 export interface ComparedMember {

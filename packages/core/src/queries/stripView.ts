@@ -1,10 +1,10 @@
 import { floorSeen } from '../derivation/floorQueries'
+import { panelGrounds } from '../derivation/panelGrounds'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, splitExpanded } from '../document/labels'
 import type { Point } from '../geometry/point'
 import { stripGround } from '../sharing/oneWay'
 import { stripEnds, stripRange, stripStatics, type StripPiece } from '../sharing/stripStatics'
-import { panelGrounds } from './panelGrounds'
 import { loadedRegions } from './panelView'
 
 export interface StripPieceView extends Omit<StripPiece, 'supports'> {

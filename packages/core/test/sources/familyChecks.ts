@@ -222,6 +222,7 @@ export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly Sta
     remembered('ASCE 7-16 12.7.2: 25 % of storage', 'mass.share.storage', 0.25),
     remembered('ASCE 7-16 4.3.2: 15 psf', 'imposed.partitions.least', 15 * psf),
     remembered('ASCE 7-16 (4.7-1): 15 ft, 4.57 m in its SI form', 'reduction.length', 4.572),
+    remembered('ASCE 7-16 4.7.6: 1.5 times the span', 'reduction.slabWidth', 1.5),
     remembered('ASCE 7-16 4.8.2: 200 ft2, 18.58 m2', 'reduction.roofArea', 18.580608),
     remembered('ASCE 7-16 4.3.2, exception: 80 psf', 'imposed.partitions.limit', 80 * psf),
   ],

@@ -135,6 +135,20 @@ const asce: readonly FormulaCheck[] = [
   })),
   ...(
     [
+      [50, 54],
+      [54, 54],
+      [60, 54],
+    ] as const
+  ).map(([A, limit]) => ({
+    formula: 'areaOfOneWaySlab',
+    source: 'ASCE 7 4.7.6 by hand: 6 m by 1.5 · 6 m is 54 m² at most',
+    fromMemory: true as const,
+    inputs: { A, w: 1.5, L: 6 },
+    result: Math.min(A, limit),
+    within: 1e-9,
+  })),
+  ...(
+    [
       [0, 1],
       [4, 1],
       [8, 0.8],

@@ -112,14 +112,14 @@ function InThisCase({ region }: { readonly region: ReductionRegion }) {
   ))
 }
 
-/** What the reduced load of slabs is for, and the limit that a drawn region does not know. */
+/** What the reduced load of slabs is for, and what of a one-way slab counts. */
 function SlabNote() {
   const [basis] = useRecords('basis')
   return (
     <Note>
       Slabs hand their load on whole: what is reduced is for the design of the slab itself. Beams whose middle lies in
       the region follow it; of several regions the smallest holds.
-      {basis?.family === 'ASCE' && ' Draw it no wider across a one-way slab than 1.5 times its span (4.7.6).'}
+      {basis?.family === 'ASCE' && ' Of a one-way slab no more counts than its span by 1.5 spans across it (4.7.6).'}
     </Note>
   )
 }

@@ -40,6 +40,13 @@ export const asceFamily: Family = {
       min: 0,
       max: 100,
     },
+    'reduction.slabWidth': {
+      symbol: 'w',
+      quantity: 'factor',
+      name: 'width of a one-way slab that counts for its area, by its span',
+      min: 0.1,
+      max: 10,
+    },
     'reduction.roofArea': {
       symbol: 'A_1',
       quantity: 'area',
@@ -66,6 +73,7 @@ export const asceFamily: Family = {
       'imposed.partitions.least': remembered(15 * poundTable.pressure, 'ASCE 7-16 4.3.2'),
       'mass.share.storage': remembered(0.25, 'ASCE 7-16 12.7.2, item 1'),
       'reduction.length': remembered(15 * foot, 'ASCE 7-16 (4.7-1)'),
+      'reduction.slabWidth': remembered(1.5, 'ASCE 7-16 4.7.6'),
       'reduction.roofArea': remembered(200 * foot * foot, 'ASCE 7-16 4.8.2'),
       'imposed.partitions.limit': remembered(80 * poundTable.pressure, 'ASCE 7-16 4.3.2, exception'),
     },

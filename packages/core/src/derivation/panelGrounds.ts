@@ -1,13 +1,11 @@
-import { floorSeen } from '../derivation/floorQueries'
-import type { FloorState } from '../derivation/floorStates'
-import { elasticUnder, stockOf } from '../derivation/elastic'
-import { limitsOf } from '../derivation/layouts'
-import type { ProjectState } from '../derivation/project'
+import type { FloorState } from './floorStates'
+import { elasticUnder, stockOf } from './elastic'
+import { limitsOf } from './layouts'
+import type { ProjectState } from './project'
 import { boxesTouch, boxOf } from '../geometry/polygon'
 import type { Plate } from '../plate/plate'
 import { plateOf } from '../sharing/byStiffness'
-import type { Path } from '../sharing/dividing'
-import { groundOf, sharerOf } from '../sharing/ground'
+import { groundOf } from '../sharing/ground'
 import type { Ground } from '../sharing/sharer'
 import { carriersAmong } from '../sharing/rails'
 import type { PanelPlan } from '../building/panelRegions'
@@ -32,11 +30,4 @@ export function panelGrounds({ document }: ProjectState, { operator }: FloorStat
     const ground = groundOf(plan, { carriers, columns, limits, plateOf: solve })
     return { plan, ground }
   })
-}
-
-/** Lines on a level that part what goes to one member from what goes to another; none where no level is asked for. */
-export function dividingLines(state: ProjectState, levelId: string | null, caseId: string): readonly Path[] {
-  const floor = levelId === null ? undefined : floorSeen(state, levelId, caseId)
-  if (!floor) return []
-  return panelGrounds(state, floor).flatMap(({ plan, ground }) => sharerOf(ground).dividing(plan.net))
 }
