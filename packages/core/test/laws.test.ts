@@ -16,6 +16,8 @@ import { isDrawn, pointsOf, withPoints } from '../src/editing/shaped'
 import type { Point } from '../src/geometry/point'
 import { ask } from '../src/queries/derive'
 import { randomBuilding } from './randomBuilding'
+import { auditShare } from '../src/sharing/audit'
+import { carriersOf } from '../src/sharing/rails'
 import { turned } from './shapes'
 
 const seeds = fc.nat(1_000_000)
@@ -78,7 +80,25 @@ describe('whatever is drawn, every newton arrives or is named', () => {
         }
         expect(Number.isFinite(equilibriumResidual(state))).toBe(true)
       }),
-      { numRuns: 40 },
+      { examples: [[105544], [870386], [6850]], numRuns: 40 },
+    )
+  })
+
+  test('every share keeps its force, whatever the rule, on slopes and over ridges', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        for (const { operator } of stateOf(randomBuilding(seed)).floors) {
+          const { frame, sources } = operator.plan
+          const carriers = frame.beams.flatMap(carriersOf)
+          for (const { kind, share } of sources) {
+            // weights of members are true lengths, which the plan does not have
+            if (kind === 'beam' || kind === 'strut') continue
+            const { force, scale } = auditShare(share, carriers)
+            expect(Math.abs(force)).toBeLessThanOrEqual(1e-10 * scale)
+          }
+        }
+      }),
+      { examples: [[105544], [870386], [6850]], numRuns: 40 },
     )
   })
 

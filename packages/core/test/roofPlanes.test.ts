@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { typedLoads } from '../src/actions/cases'
 import { balanceOf } from '../src/derivation/balance'
 import { readCase } from '../src/derivation/cells'
 import type { ProjectState } from '../src/derivation/project'
@@ -122,6 +123,65 @@ describe('a panel in the plane of a roof is shared as it lies there', () => {
         },
       ),
       { numRuns: 40 },
+    )
+  })
+})
+
+describe('a panel over a ridge is shared in both of its planes', () => {
+  /** A bay of 2x by y with a beam along its ridge, its panel in one piece or in two; loads on it as they are drawn. */
+  function ridged(x: number, y: number, pitch: number, turn: number, pieces: 1 | 2) {
+    const site = oneStorey(1000)
+    const { building, layout } = site
+    const place = turned(turn, [1, 2])
+    const [west, east] = [rectangle(0, 0, x, y).map(place), rectangle(x, 0, 2 * x, y).map(place)]
+    const line = (a: Point, b: Point) => building.beam(layout, place(a), place(b))
+    for (const at of [...west, ...east]) building.column(layout, at)
+    const beams = [
+      line([0, 0], [x, 0]),
+      line([x, 0], [2 * x, 0]),
+      line([0, y], [x, y]),
+      line([x, y], [2 * x, y]),
+      line([0, 0], [0, y]),
+      line([x, 0], [x, y]),
+      line([2 * x, 0], [2 * x, y]),
+    ]
+    building.slope(layout, west, pitch, turn)
+    building.slope(layout, east, pitch, turn + Math.PI)
+    const outlines = pieces === 1 ? [rectangle(0, 0, 2 * x, y).map(place)] : [west, east]
+    for (const outline of outlines) building.panel(layout, outline, { sharing: 'twoWay' })
+    building.lineLoad(layout, [place([0.2 * x, 0.3 * y]), place([1.7 * x, 0.6 * y])], 2000)
+    building.pointLoad(layout, place([1.2 * x, 0.4 * y]), 5000)
+    return { state: building.state(), beams }
+  }
+
+  test('hand: 4 and 4 m by 4 m on 3-4-5 slopes: eaves take triangles, the ridge two, rafters trapezoids', () => {
+    const { state, beams } = ridged(4, 4, Math.atan(0.75), 0, 1)
+    const [south, southEast, , , west, ridge, east] = totals(state, beams)
+    // each half as the single slope above: 3.2 kN to each edge square to the slope, 4.8 kN to each rafter
+    expect([south, southEast, west, ridge, east]).toEqual([near(4800), near(4800), near(3200), near(6400), near(3200)])
+  })
+
+  test('law: in one piece as in two that meet at the ridge, whatever the pitch, turned; line and point loads too', () => {
+    const metres = fc.double({ min: 2, max: 9, noNaN: true })
+    fc.assert(
+      fc.property(
+        metres,
+        metres,
+        fc.double({ min: 0.05, max: 1.2, noNaN: true }),
+        fc.double({ min: -3, max: 3, noNaN: true }),
+        (x, y, pitch, turn) => {
+          const [one, two] = [ridged(x, y, pitch, turn, 1), ridged(x, y, pitch, turn, 2)]
+          const scale = 2 * x * y * 1000
+          for (const caseId of [imposed, typedLoads]) {
+            const whole = totals(two.state, two.beams, caseId)
+            totals(one.state, one.beams, caseId).forEach((force, i) =>
+              expect(Math.abs(force - (whole[i] ?? NaN))).toBeLessThan(1e-6 * scale),
+            )
+            expect(balanceOf(one.state, caseId).notCarried).toBeLessThan(1e-6 * scale)
+          }
+        },
+      ),
+      { numRuns: 30 },
     )
   })
 })

@@ -22,6 +22,8 @@ export interface PanelPlan {
   readonly regions: readonly LoadRegion[]
   /** The plane that all of it lies in; null on the level, and over several planes. */
   readonly plane: RoofPlane | null
+  /** The slopes that parts of it lie in. */
+  readonly slopes: readonly SlopeShape[]
 }
 
 /**
@@ -51,7 +53,8 @@ export function planPanel(
     regions = [...below.filter(({ region }) => !isEmpty(region)), { patchId: patch.id, region: inside, base: replaces }]
   }
   const lying = regions.flatMap((region) => bySlope(region, slopes)).filter(({ region }) => !isEmpty(region))
-  return { panel, outline, net, regions: lying, plane: planeUnder(lying, slopes) }
+  const under = slopes.filter(({ id }) => lying.some(({ slopeId }) => slopeId === id))
+  return { panel, outline, net, regions: lying, plane: planeUnder(lying, slopes), slopes: under }
 }
 
 function planeUnder(regions: readonly LoadRegion[], slopes: readonly SlopeShape[]): RoofPlane | null {

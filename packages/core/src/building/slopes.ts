@@ -50,7 +50,7 @@ export interface Stretch {
 /** A line in plan, cut where it goes from slope to slope. */
 export function stretchesOf(slopes: readonly SlopeShape[], a: Point, b: Point): readonly Stretch[] {
   const bearing = Math.atan2(b[1] - a[1], b[0] - a[0])
-  return planesUnder(slopes, a, b).map(({ s0, s1, slope }) => {
+  return partsBySlope(slopes, a, b).map(({ s0, s1, slope }) => {
     const rise = slope ? Math.tan(slope.pitch) * Math.cos(bearing - slope.uphill) : 0
     return { s0, s1, stretch: Math.hypot(1, rise) }
   })
@@ -62,7 +62,8 @@ export const stretchesAlong = (slopes: readonly SlopeShape[], legs: readonly Leg
     stretchesOf(slopes, a, b).map(({ s0, s1, stretch }) => ({ s0: from + s0, s1: from + s1, stretch })),
   )
 
-interface Plane {
+/** Part of a line in plan with the slope that it lies in; null on the level. */
+export interface LinePart {
   readonly s0: number
   readonly s1: number
   readonly middle: Point
@@ -70,10 +71,10 @@ interface Plane {
 }
 
 /** The parts of a line in plan with the slope that each lies in: that of its middle, so that a step falls to neither by chance. */
-function planesUnder(slopes: readonly SlopeShape[], a: Point, b: Point): readonly Plane[] {
+export function partsBySlope(slopes: readonly SlopeShape[], a: Point, b: Point): readonly LinePart[] {
   const length = distance(a, b)
   const stops = [0, ...bordersOn(slopes, a, b, length), length].sort((p, q) => p - q)
-  return stops.slice(1).flatMap((s1, i): Plane[] => {
+  return stops.slice(1).flatMap((s1, i): LinePart[] => {
     const s0 = stops[i] ?? 0
     // without slopes a line is one part, however short
     if (slopes.length > 0 && s1 - s0 < 1e-9) return []
@@ -106,7 +107,7 @@ export const trueAlong = (stretches: readonly Stretch[], s: number): number =>
 export function meanHeight(slopes: readonly SlopeShape[], a: Point, b: Point): number {
   const length = distance(a, b)
   if (slopes.length === 0 || length === 0) return heightAt(slopes, a)
-  return planesUnder(slopes, a, b).reduce(
+  return partsBySlope(slopes, a, b).reduce(
     (sum, { s0, s1, middle, slope }) => (slope ? sum + (heightOn(slope, middle) * (s1 - s0)) / length : sum),
     0,
   )

@@ -8,6 +8,7 @@ import { cornerSupports, shareToCorners } from './corners'
 import { dividingOfSites, dividingOfStrips } from './dividing'
 import { shareArea, shareLine, sharePoint, stripGround } from './oneWay'
 import { inPlane } from './inPlane'
+import { overFolds } from './overFolds'
 import { runsAlong, type Carrier, type Limits } from './rails'
 import type { Ground, Sharer, SharingRule } from './sharer'
 import { sitesAround, sitesWithin, type Site } from './sites'
@@ -33,6 +34,7 @@ export function groundOf(plan: PanelPlan, { carriers, columns, limits, plateOf }
     outline: stripOutline(plan),
     border: plan.outline,
     plane: plan.plane,
+    slopes: plan.slopes,
     spanAngle: panel.spanAngle,
     overhang: panel.overhang,
     carriers: sparedAngle === null && spared.size === 0 ? carriers : carriers.filter(takes),
@@ -97,5 +99,6 @@ const measuring: ReadonlySet<SharingRule> = new Set(['twoWay', 'surrounding', 'e
 
 export const sharerOf = (ground: Ground): Sharer => {
   const rule = rules[ground.rule]
-  return ground.plane && measuring.has(ground.rule) ? inPlane(ground, ground.plane, rule) : rule(ground)
+  if (ground.slopes.length === 0 || !measuring.has(ground.rule)) return rule(ground)
+  return ground.plane ? inPlane(ground, ground.plane, rule) : overFolds(ground, ground.slopes, rule)
 }

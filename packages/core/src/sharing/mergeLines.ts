@@ -21,8 +21,7 @@ export function mergeLines(
   const exact: ShareLine[] = []
   for (const line of sorted) {
     const last = exact[exact.length - 1]
-    if (last && follows(last, line) && continues(last, line))
-      exact[exact.length - 1] = { ...last, s1: line.s1, q1: line.q1 }
+    if (last && follows(last, line) && continues(last, line)) exact[exact.length - 1] = asOne([last, line], 0, 2)
     else exact.push(line)
   }
   return straightened(exact, follows)

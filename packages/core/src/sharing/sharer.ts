@@ -1,6 +1,7 @@
 import type { Column } from '../building/frame'
 import type { PanelPlan } from '../building/panelRegions'
 import type { RoofPlane } from '../building/slopes'
+import type { SlopeShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
 import type { Region } from '../geometry/polygon'
 import type { Plate } from '../plate/plate'
@@ -21,6 +22,8 @@ export interface Ground {
   readonly border: Region
   /** The plane of a roof that it lies in; null on the level. */
   readonly plane: RoofPlane | null
+  /** The slopes that parts of it lie in. */
+  readonly slopes: readonly SlopeShape[]
   readonly spanAngle: number
   readonly overhang: Overhang
   /** What may carry it; what takes no load of it is not among them. */

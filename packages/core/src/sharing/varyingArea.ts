@@ -125,7 +125,7 @@ function sumOf(
   return {
     ...sum,
     lines: addLines(sum.lines, carriers),
-    notCarried: sum.notCarried + (beside > rounding ? beside : 0),
+    notCarried: sum.notCarried + (beside > 1e-12 * applied ? beside : 0),
   }
 }
 
