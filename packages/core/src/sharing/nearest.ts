@@ -47,8 +47,11 @@ export function footOnSite(site: Site, [x, y]: Point): Foot {
   return { site, s, at, gap: distance(at, [x, y]) }
 }
 
-/** Distances that differ by less than this are equal: 1 µm. */
-const equal = 1e-6
+/**
+ * Distances that differ by less than this are equal: 10 nm, what rounding leaves at coordinates of 1e6 m. More would take feet for equal that are
+ * millimetres apart: a foot s beside the end of a site is farther by s² / 2 D only.
+ */
+const equal = 1e-8
 
 /**
  * The nearest feet of a point. Of those that are one point (a corner that sites share) the one counts whose site turns least

@@ -115,12 +115,13 @@ function sumOf(
     mx += weight(t) * down * moments[0]
     my += weight(t) * down * moments[1]
   }
-  const whole: Share = { ...emptyShare, applied, appliedMoments: [mx, my] }
-  const sum = sumOfShares(
-    whole,
-    shared.map(({ t, down, share }) => [share, weight(t) * down] as const),
-  )
   const onPanels = shared.reduce((total, { t, down, area }) => total + weight(t) * down * area, 0)
+  // clipping rounds corners: pieces may come to a hair more than the whole
+  const part = Math.min(1, applied / Math.max(onPanels, Number.MIN_VALUE))
+  const sum = sumOfShares(
+    { ...emptyShare, applied, appliedMoments: [mx, my] },
+    shared.map(({ t, down, share }) => [share, weight(t) * down * part] as const),
+  )
   const beside = Math.max(0, applied - onPanels)
   return {
     ...sum,
