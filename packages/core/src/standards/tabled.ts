@@ -111,6 +111,22 @@ export function ruleParameters(rows: readonly RuleRow[], { permanent, of }: Symb
 // against the printed documents; the mark shows beside the value on the screen.
 export const remembered = (value: number, clause: string): LayerValue => ({ value, clause, fromMemory: true })
 
+/** Makes meanings of parameters of one quantity. */
+export const meaningOf =
+  (quantity: ParameterMeaning['quantity']) =>
+  (symbol: string, name: string, min: number, max: number): ParameterMeaning => ({ symbol, quantity, name, min, max })
+
+/** Parameters that stand together with their values, as the two parts of a family. */
+export const parametersOf = (
+  table: Readonly<Record<string, readonly [ParameterMeaning, LayerValue]>>,
+): {
+  readonly meanings: Readonly<Record<string, ParameterMeaning>>
+  readonly values: Readonly<Record<string, LayerValue>>
+} => ({
+  meanings: Object.fromEntries(Object.entries(table).map(([key, [meaning]]) => [key, meaning])),
+  values: Object.fromEntries(Object.entries(table).map(([key, [, value]]) => [key, value])),
+})
+
 const massSymbols = {
   low: ['ψ_E', 'factor', 'part of imposed load in the mass, light floors'],
   high: ['ψ_E', 'factor', 'part of imposed load in the mass, heavy floors'],

@@ -3,7 +3,7 @@ import { given, type Traced } from '../../trace/traced'
 import type { LayerValue, ParameterMeaning } from '../family'
 import { parameterOf, type Standard } from '../layer'
 import type { TerrainCategory, WindSite } from '../pressureRule'
-import { remembered } from '../tabled'
+import { meaningOf, remembered } from '../tabled'
 
 export const exposureCoefficient = formula({
   symbol: 'K_z',
@@ -42,13 +42,7 @@ const profiles: Readonly<Record<Exposure, readonly [z_g: number, alpha: number]>
   D: [700, 11.5],
 }
 
-const factor = (symbol: string, name: string, min: number, max: number): ParameterMeaning => ({
-  symbol,
-  quantity: 'factor',
-  name,
-  min,
-  max,
-})
+const factor = meaningOf('factor')
 
 /** Values of the profile, by edition: its factor, and z_g (ft) and alpha of each exposure. */
 export const profileValues = (

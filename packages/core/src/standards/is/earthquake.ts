@@ -2,7 +2,7 @@ import { formula } from '../../trace/formula'
 import type { Traced } from '../../trace/traced'
 import type { LayerValue, ParameterMeaning } from '../family'
 import { parameterOf, type Standard } from '../layer'
-import { remembered } from '../tabled'
+import { meaningOf, parametersOf, remembered } from '../tabled'
 
 export const approximatePeriod = formula({
   symbol: 'T_a',
@@ -42,24 +42,9 @@ export const leastCoefficient = formula({
   evaluate: ({ A_h, rho }) => Math.max(A_h, rho),
 })
 
-const factor = (symbol: string, name: string, min: number, max: number): ParameterMeaning => ({
-  symbol,
-  quantity: 'factor',
-  name,
-  min,
-  max,
-})
-const coefficient = (...of: Parameters<typeof factor>): ParameterMeaning => ({
-  ...factor(...of),
-  quantity: 'coefficient',
-})
-const period = (symbol: string, name: string): ParameterMeaning => ({
-  symbol,
-  quantity: 'period',
-  name,
-  min: 0.01,
-  max: 20,
-})
+const factor = meaningOf('factor')
+const coefficient = meaningOf('coefficient')
+const period = (symbol: string, name: string): ParameterMeaning => meaningOf('period')(symbol, name, 0.01, 20)
 
 /** IS 1893-1 (2016), 6.4.2: corner, what falls by the period, and the end of the spectrum, by type of soil. */
 const soils = [
@@ -96,20 +81,19 @@ const single: Readonly<Record<string, readonly [ParameterMeaning, LayerValue]>> 
   ],
 }
 
-const bySoil = soils.flatMap(([name, T_c, a, f], i): readonly (readonly [string, ParameterMeaning, LayerValue])[] => {
-  const key = (of: string) => `earthquake.soil.${i + 1}.${of}`
-  const clause = 'IS 1893-1 6.4.2'
-  return [
-    [key('T_c'), period('T_c', `corner of the spectrum, ${name} soil`), remembered(T_c, clause)],
-    [key('a'), period('a', `at which it would be 1 as it falls, ${name} soil`), remembered(a, clause)],
-    [key('f'), factor('f', `end of the spectrum, ${name} soil`, 0.1, 1), remembered(f, clause)],
-  ]
-})
+const bySoil = Object.fromEntries(
+  soils.flatMap(([name, T_c, a, f], i): readonly (readonly [string, readonly [ParameterMeaning, LayerValue]])[] => {
+    const key = (of: string) => `earthquake.soil.${i + 1}.${of}`
+    const clause = 'IS 1893-1 6.4.2'
+    return [
+      [key('T_c'), [period('T_c', `corner of the spectrum, ${name} soil`), remembered(T_c, clause)]],
+      [key('a'), [period('a', `at which it would be 1 as it falls, ${name} soil`), remembered(a, clause)]],
+      [key('f'), [factor('f', `end of the spectrum, ${name} soil`, 0.1, 1), remembered(f, clause)]],
+    ]
+  }),
+)
 
-const all = [...Object.entries(single).map(([key, [meaning, value]]) => [key, meaning, value] as const), ...bySoil]
-
-export const isEarthquakeMeanings = Object.fromEntries(all.map(([key, meaning]) => [key, meaning]))
-export const isEarthquakeValues = Object.fromEntries(all.map(([key, , value]) => [key, value]))
+export const isEarthquake = parametersOf({ ...single, ...bySoil })
 
 /** Period by the height of the building. */
 export const isPeriod = (h: Traced<'length'>, standard: Standard): Traced<'period'> =>

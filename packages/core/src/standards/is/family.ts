@@ -14,9 +14,9 @@ import {
 import { storeyTable } from '../storeyTables'
 import { isBarriers } from './barriers'
 import { isRows } from './combinations'
-import { isEarthquakeMeanings, isEarthquakeValues } from './earthquake'
+import { isEarthquake } from './earthquake'
 import { isGroups, isUseRows } from './uses'
-import { isTerrainTable, isWindMeanings, isWindValues } from './wind'
+import { isTerrainTable, isWind } from './wind'
 
 const imposedSymbols = ['q', 'Q'] as const
 const rules = ruleParameters(isRows, {
@@ -51,8 +51,8 @@ export const isFamily: Family = {
     ...rules.meanings,
     ...massMeanings(['low', 'high', 'limit']),
     ...leastPartitions('q_min'),
-    ...isWindMeanings,
-    ...isEarthquakeMeanings,
+    ...isWind.meanings,
+    ...isEarthquake.meanings,
   },
   methods: { 'imposed.partitions': ['thirdOfWeight'], 'imposed.reduction': ['tables'] },
   recommended: {
@@ -61,8 +61,8 @@ export const isFamily: Family = {
       ...useValues(isUseRows, metricTable),
       ...isBarriers,
       ...rules.values,
-      ...isWindValues,
-      ...isEarthquakeValues,
+      ...isWind.values,
+      ...isEarthquake.values,
       'imposed.partitions.least': remembered(1000, 'IS 875-2 3.1.2'),
       'mass.share.low': remembered(0.25, 'IS 1893-1 table 10, up to 3.0 kN/m²'),
       'mass.share.high': remembered(0.5, 'IS 1893-1 table 10, above 3.0 kN/m²'),

@@ -4,7 +4,7 @@ import { given, type Traced } from '../../trace/traced'
 import type { LayerValue, ParameterMeaning } from '../family'
 import { parameterOf, tableOf, type Standard } from '../layer'
 import type { TerrainCategory, WindSite } from '../pressureRule'
-import { remembered } from '../tabled'
+import { meaningOf, parametersOf, remembered } from '../tabled'
 
 export const designSpeed = formula({
   symbol: 'V_z',
@@ -35,13 +35,7 @@ export const designPressure = formula({
   evaluate: ({ p_z, K_d, K_a, K_c, r }) => Math.max(K_d * K_a * K_c, r) * p_z,
 })
 
-const factor = (symbol: string, name: string, min: number, max: number): ParameterMeaning => ({
-  symbol,
-  quantity: 'factor',
-  name,
-  min,
-  max,
-})
+const factor = meaningOf('factor')
 
 const parameters: Readonly<Record<string, readonly [ParameterMeaning, LayerValue]>> = {
   'wind.k_1': [
@@ -60,8 +54,7 @@ const parameters: Readonly<Record<string, readonly [ParameterMeaning, LayerValue
   'wind.r': [factor('r', 'least part of the pressure', 0, 1), remembered(0.7, 'IS 875-3 7.2, note')],
 }
 
-export const isWindMeanings = Object.fromEntries(Object.entries(parameters).map(([key, [meaning]]) => [key, meaning]))
-export const isWindValues = Object.fromEntries(Object.entries(parameters).map(([key, [, value]]) => [key, value]))
+export const isWind = parametersOf(parameters)
 
 /** IS 875-3 (2015), table 2: k_2 by height and terrain category. From memory. */
 export const isTerrainTable: Table = {
