@@ -123,7 +123,9 @@ describe('why', () => {
 
   test('of an address from a trace, and of an effect', async () => {
     expect((await run('why', example, 'qp:7.3')).printed).toMatch(/= 0\.91 kN\/m²/)
-    expect((await run('why', example, 'parameter:wind.rho')).printed).toMatch(/^ρ = 1\.250 kg\/m³ {3}\(EN 1991-1-4 4\.5/)
+    expect((await run('why', example, 'parameter:wind.rho')).printed).toMatch(
+      /^ρ = 1\.250 kg\/m³ {3}\(EN 1991-1-4 4\.5/,
+    )
     const [reaction] = derive(new Memo(), readDocument(example), {
       kind: 'envelopes',
       set: 'strength',

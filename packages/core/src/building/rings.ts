@@ -83,21 +83,31 @@ function graphOf(lines: readonly Line[]): Graph {
   return { nodes, links: nodes.map((_, i) => links[i] ?? new Map<number, number[]>()) }
 }
 
-/** Points within the tolerance of each other are one node; they are looked up by cells of that size, which may share a number. */
+/** Side of the cells in which nodes are looked up, m: most nodes are in one, those at a border in all that they are near. */
+const cellSide = 8 * onLine
+
+/** Points within the tolerance of each other are one node, the first that was made; cells may share a number. */
 function nodeFinder() {
   const nodes: Point[] = []
   const cells = new Map<number, number[]>()
-  const cellOf = (value: number) => Math.floor(value / onLine)
+  const cellOf = (value: number) => Math.floor(value / cellSide)
   const numberOf = (x: number, y: number) => Math.imul(x, 73_856_093) ^ Math.imul(y, 19_349_663)
+  const isNear = (node: number, [x, y]: Point) => {
+    const [nx, ny] = nodes[node] ?? [Infinity, 0]
+    return (nx - x) ** 2 + (ny - y) ** 2 <= onLine ** 2
+  }
   const nodeAt = (point: Point): number => {
-    const [cx, cy] = [cellOf(point[0]), cellOf(point[1])]
-    for (const dx of [0, -1, 1])
-      for (const dy of [0, -1, 1])
-        for (const known of cells.get(numberOf(cx + dx, cy + dy)) ?? [])
-          if (distance(nodes[known] ?? [Infinity, 0], point) <= onLine) return known
-    const cell = numberOf(cx, cy)
+    const [x, y] = point
+    const known = cells.get(numberOf(cellOf(x), cellOf(y)))?.find((node) => isNear(node, point))
+    if (known !== undefined) return known
     const node = nodes.push(point) - 1
-    cells.set(cell, [...(cells.get(cell) ?? []), node])
+    for (const cx of new Set([cellOf(x - onLine), cellOf(x + onLine)]))
+      for (const cy of new Set([cellOf(y - onLine), cellOf(y + onLine)])) {
+        const cell = numberOf(cx, cy)
+        const there = cells.get(cell)
+        if (there) there.push(node)
+        else cells.set(cell, [node])
+      }
     return node
   }
   return { nodes, nodeAt }

@@ -59,11 +59,14 @@ export interface Box {
 
 export function boxOf(points: Iterable<Point>): Box {
   let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity]
-  for (const [x, y] of points) {
-    x0 = Math.min(x0, x)
-    y0 = Math.min(y0, y)
-    x1 = Math.max(x1, x)
-    y1 = Math.max(y1, y)
+  // taking points apart by their iterator would be most of the work
+  for (const point of points) {
+    const x = point[0]
+    const y = point[1]
+    if (x < x0) x0 = x
+    if (y < y0) y0 = y
+    if (x > x1) x1 = x
+    if (y > y1) y1 = y
   }
   return { x0, y0, x1, y1 }
 }
