@@ -452,6 +452,26 @@ const triggers: readonly Trigger[] = [
     says: /^“Desks” takes its partition allowance by a rule that EN, recommended values does not have/,
   },
   {
+    code: 'wind.velocity-of-another-kind',
+    make: () => {
+      const siteData = {
+        source: 'service',
+        east: 0,
+        north: 0,
+        altitude: 0,
+        windZone: '1',
+        basicWindVelocity: 26,
+        snowZone: '1',
+        groundSnow: 600,
+        sectors: [],
+      }
+      const { building, layout } = oneStorey(1000, { family: 'IS', basicWindVelocity: 26, siteData })
+      bay({ building, layout } as never)
+      return building
+    },
+    says: /^26\.0 m\/s is the mean of 10 minutes that the site service answered\. By Indian Standards another velocity counts: gust of 3 s at 10 m\. Type that one\.$/,
+  },
+  {
     code: 'wind.family-underived',
     make: american(() => undefined, 45),
     says: /^No wind loads are derived by ASCE 7 in this version, so no case has wind although a velocity is given\./,

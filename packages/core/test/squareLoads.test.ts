@@ -125,6 +125,6 @@ test('a duo-pitch, a single slope of any pitch, turned', () => {
       expect(x * Math.cos(by) + y * Math.sin(by)).toBeCloseTo(0, 2)
       expect(-x * Math.sin(by) + y * Math.cos(by)).toBeGreaterThan(0)
     }),
-    { numRuns: 25 },
+    { examples: [[0.23363251505074997, -1.9453327837481997e-12, true]], numRuns: 25 },
   )
 })

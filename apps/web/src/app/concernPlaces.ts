@@ -11,6 +11,7 @@ const places: readonly (readonly [prefix: string, step: StepName])[] = [
   ['selfweight.', 'actions'],
   ['partitions.', 'actions'],
   ['wall.', 'actions'],
+  ['wind.velocity-of-another-kind', 'basis'],
   ['wind.', 'actions'],
   ['panel.unloaded', 'actions'],
   ['panel.off-its-beams', 'building'],

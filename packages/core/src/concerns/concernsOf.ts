@@ -20,7 +20,7 @@ import { unloadedPanels } from './unloadedPanels'
 import { unusualValues } from './usualRanges'
 import { wallHeights } from './walls'
 import { weightTwice } from './weightTwice'
-import { windOfFamily } from './windOfFamily'
+import { velocityOfAnotherKind, windOfFamily } from './windOfFamily'
 import { windOfSlopes } from './windOfSlopes'
 
 type Check = (state: ProjectState) => readonly Concern[]
@@ -54,6 +54,7 @@ const checks: readonly Check[] = [
   unloadedPanels,
   ({ wind }) => wind?.concerns ?? [],
   windOfFamily,
+  velocityOfAnotherKind,
   windOfSlopes,
   lostLoads,
   oneSupport,

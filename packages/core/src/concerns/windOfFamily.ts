@@ -2,10 +2,21 @@ import { derivesWind } from '../derivation/climate'
 import type { ProjectState } from '../derivation/project'
 import type { Concern } from '../outcome/outcome'
 import { familyOf } from '../standards/families'
+import { enPressureRule, pressureRuleOf } from '../standards/pressureRules'
 
 /** A velocity is given and the family in use derives no wind from it. */
 export function windOfFamily({ basis, standard }: ProjectState): readonly Concern[] {
   if (!basis || basis.basicWindVelocity === null || derivesWind(standard)) return []
   const data = { family: familyOf(standard.family).name }
   return [{ code: 'wind.family-underived', severity: 'caution', about: [basis.id], data }]
+}
+
+/** The site service answers a mean velocity of 10 minutes; a family that wants another is given too little by it. */
+export function velocityOfAnotherKind({ basis, standard }: ProjectState): readonly Concern[] {
+  const rule = pressureRuleOf(standard.family)
+  const answered = basis?.siteData?.basicWindVelocity
+  if (!basis || !rule || rule === enPressureRule || answered === undefined) return []
+  if (answered !== basis.basicWindVelocity) return []
+  const data = { family: familyOf(standard.family).name, wanted: rule.velocity.says, velocity: answered }
+  return [{ code: 'wind.velocity-of-another-kind', severity: 'caution', about: [basis.id], data }]
 }

@@ -6,6 +6,7 @@ import Delaunator from 'delaunator'
 import type { Point } from '../geometry/point'
 import { boxOf, contains, eachEdge, regionArea, type Region } from '../geometry/polygon'
 import { distance, project } from '../geometry/segment'
+import { tidyPoint } from '../geometry/tolerance'
 import { edgeKey, refined, type GraphEdge, type PlaneGraph } from './planeGraph'
 
 export type Triangle = readonly [number, number, number]
@@ -50,8 +51,9 @@ function joined(points: readonly Point[], edges: readonly GraphEdge[]): readonly
       triangles[3 * i + 1] ?? 0,
       triangles[3 * i + 2] ?? 0,
     ])
+  // what turning leaves behind beside nought underflows there, and it falls over
   return cdt2d(
-    points,
+    points.map(tidyPoint),
     edges.map(({ from, to }) => [from, to] as const),
     { delaunay: true, exterior: true, infinity: false },
   )

@@ -241,6 +241,10 @@ test('every rest together keeps force and moments, over random plates with holes
         }
       },
     ),
-    { numRuns: 8, endOnFailure: true },
+    {
+      examples: [[4.645087034856852, 3.0000000000000044, 0.2966377337730529, 4.000000000000014, 1e-323]],
+      numRuns: 8,
+      endOnFailure: true,
+    },
   )
 })

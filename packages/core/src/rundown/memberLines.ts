@@ -86,7 +86,8 @@ function listAt<T>(lists: Map<string, T[]>, key: string): T[] {
 const sameStop = 1e-7
 
 /** Adds overlapping linear pieces; exact, since each stays linear between the ends of all. */
-export function sumLines(pieces: readonly LoadLine[]): readonly LoadLine[] {
+export function sumLines(lines: readonly LoadLine[]): readonly LoadLine[] {
+  const pieces = lines.flatMap(asLongAsAStop)
   const stops = distinctStops(pieces.flatMap(([s0, s1]) => [s0, s1]))
   const summed: LoadLine[] = []
   for (let i = 1; i < stops.length; i++) {
@@ -99,6 +100,17 @@ export function sumLines(pieces: readonly LoadLine[]): readonly LoadLine[] {
   }
   return summed
 }
+
+/** A line that is shorter than two stops keeps its force over such a length; one that is less than a millionth of a newton is left out. */
+function asLongAsAStop(line: LoadLine): readonly LoadLine[] {
+  const [s0, s1, q0, q1] = line
+  if (s1 - s0 >= 2 * sameStop) return [line]
+  const [force, middle] = [((s1 - s0) * (q0 + q1)) / 2, (s0 + s1) / 2]
+  const q = force / (2 * sameStop)
+  return Math.abs(force) < leastForce ? [] : [[middle - sameStop, middle + sameStop, q, q]]
+}
+
+const leastForce = 1e-6
 
 function distinctStops(values: readonly number[]): readonly number[] {
   const stops: number[] = []

@@ -21,11 +21,14 @@ function sumOf(lines: readonly ShareLine[]): readonly ShareLine[] {
   const [first] = lines
   if (!first) return []
   const stops = lines.flatMap(({ s0, s1 }) => [s0, s1]).sort((p, q) => p - q)
-  const places = stops.filter((s, i) => i === 0 || s - (stops[i - 1] ?? 0) > tiny)
+  // each at least so far from the last that is kept: from its neighbour alone, several steps could swallow a whole line
+  const places: number[] = []
+  for (const s of stops) if (s - (places.at(-1) ?? -Infinity) > tiny) places.push(s)
   const sum = places.slice(1).map((to, i) => ({ member: first.member, s0: places[i] ?? 0, s1: to, q0: 0, q1: 0 }))
   let start = 0
   for (const line of [...lines].sort((p, q) => p.s0 - q.s0)) {
-    const at = (s: number) => line.q0 + ((line.q1 - line.q0) * (s - line.s0)) / (line.s1 - line.s0)
+    const at = (s: number) =>
+      line.q0 + ((line.q1 - line.q0) * (Math.min(Math.max(s, line.s0), line.s1) - line.s0)) / (line.s1 - line.s0)
     while ((sum[start]?.s1 ?? Infinity) <= line.s0 + tiny) start++
     for (let k = start; k < sum.length; k++) {
       const piece = sum[k]

@@ -128,6 +128,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     'Wind on the roof is not derived yet: suction and pressure there are missing from every wind case.',
   'wind.family-underived': (d) =>
     `No wind loads are derived by ${d['family']} in this version, so no case has wind although a velocity is given. Add them by other means.`,
+  'wind.velocity-of-another-kind': (d, show) =>
+    `${show('velocity', 'velocity')} is the mean of 10 minutes that the site service answered. By ${d['family']} another velocity counts: ${d['wanted']}. Type that one.`,
   'wind.structural-factor': (d, show) =>
     `The building is ${show('height', 'length')} high, and c_s c_d = 1 may be taken below 15 m only (EN 1991-1-4, 6.2(1)). Derive it and type it.`,
   'wind.too-high': (d, show) =>
