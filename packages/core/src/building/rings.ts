@@ -34,6 +34,9 @@ export const ringsOf = (lines: readonly Line[]): readonly Ring[] => closedBy(lin
 export const ringRound = (rings: readonly Ring[], at: Point): Ring | undefined =>
   rings.filter((ring) => contains([ring], at)).sort((p, q) => signedArea(p) - signedArea(q))[0]
 
+/** Ends further apart than this are not meant to meet, m. */
+export const likelyGap = 2
+
 /** Two ends that hang in the air nearest to each other: where a ring is most likely open. */
 export function nearestGap(
   lines: readonly Line[],

@@ -1,6 +1,6 @@
 import type { FramePlan } from '../building/frame'
 import { borderOf, coverOf, most, sameOutline } from '../building/panelEdges'
-import { nearestGap, ringsOf, type Line } from '../building/rings'
+import { likelyGap, nearestGap, ringsOf, type Line } from '../building/rings'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
 import { once } from '../document/once'
@@ -8,9 +8,6 @@ import type { Panel } from '../document/recordKinds'
 import { nearby, type Near } from '../geometry/nearby'
 import type { Ring } from '../geometry/polygon'
 import type { Concern } from '../outcome/outcome'
-
-/** Ends further apart than this are not meant to meet, m. */
-const likelyGap = 2
 
 /** Panels that follow their beams where these do not close round them: what is drawn may no longer be what is built. */
 export function panelsOffTheirBeams({ document, floors }: ProjectState): readonly Concern[] {

@@ -6,6 +6,7 @@ import { intersection, regionOf } from '../geometry/clip'
 import { regionArea } from '../geometry/polygon'
 import { parameterIf } from '../standards/layer'
 import { stripGround } from '../sharing/oneWay'
+import { edgesOf, turnTo } from '../sharing/strips'
 import { stripRange, stripStatics } from '../sharing/stripStatics'
 import { given, type Traced } from '../trace/traced'
 import { readReducible } from './cells'
@@ -98,8 +99,8 @@ function shortestSpan(state: ProjectState, floor: FloorState, { outline }: Reduc
   const spans = panelGrounds(state, floor).flatMap(({ plan, ground }) => {
     const under = ground.rule === 'oneWay' ? intersection(plan.net, clip) : []
     if (regionArea(under) <= least) return []
-    const [strips, own] = [stripGround(ground), stripGround({ ...ground, outline: under })]
-    const [from, to] = stripRange(own)
+    const strips = stripGround(ground)
+    const [from, to] = stripRange({ outline: edgesOf(under, turnTo(ground.spanAngle)) })
     return looks.flatMap((part) =>
       stripStatics(strips, ground.spanAngle, from + part * (to - from), [{ region: under, q: 1 }]).flatMap(
         ({ supports, steps }) =>

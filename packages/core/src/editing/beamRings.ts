@@ -1,5 +1,5 @@
 import { boundRings, type BoundRing, type MemberLine } from '../building/boundRings'
-import { nearestGap, ringRound, ringsOf } from '../building/rings'
+import { likelyGap, nearestGap, ringRound, ringsOf } from '../building/rings'
 import { recordsOf, type Document } from '../document/document'
 import { isUpright } from '../document/roles'
 import { intersection, union } from '../geometry/clip'
@@ -18,9 +18,6 @@ export const boundRingsOf = (document: Document, layout: string): readonly Bound
   boundRings(beamLines(document, layout))
 
 type Found = { readonly ok: true; readonly ring: Ring } | { readonly ok: false; readonly problem: string }
-
-/** Ends further apart than this are not meant to meet, m. */
-const likelyGap = 2
 
 /** The ring of beams round a point; where there is none, it is said where it is likely open. */
 export function ringAt(document: Document, layout: string, at: Point): Found {

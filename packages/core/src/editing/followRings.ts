@@ -7,7 +7,7 @@ import { nearby } from '../geometry/nearby'
 import { boxesTouch, boxOf, signedArea, type Ring } from '../geometry/polygon'
 import { onLine } from '../geometry/tolerance'
 import { boundRingsOf } from './beamRings'
-import { drawRecord } from './drawn'
+import { panelsIn } from './panelsInRings'
 import { isDrawn, labeller, pointsOf } from './shaped'
 
 /**
@@ -17,8 +17,10 @@ import { isDrawn, labeller, pointsOf } from './shaped'
  */
 export function withPanelsFollowing(document: Document, edits: readonly Edit[], random: Random): readonly Edit[] {
   const own = edits.map((edit) => byHand(edit, edits))
-  const after = withEdits(document, own)
   const stirred = [...new Set(own.flatMap(layoutsStirred))].sort()
+  // most edits stir none: the document is not copied for them
+  if (stirred.length === 0) return own
+  const after = withEdits(document, own)
   const following = stirred.flatMap((id) => {
     const layout = after.records.get(id)
     if (layout?.kind !== 'layout' || !concerns(layout, own, after)) return []
@@ -72,7 +74,9 @@ const sameLine = (a: Member, b: Member): boolean => a.path === b.path && a.layou
 interface Rings {
   readonly was: readonly BoundRing[]
   readonly now: readonly BoundRing[]
+  /** Those that are now and were not, and those that were and are not. */
   readonly newOnes: readonly BoundRing[]
+  readonly gone: readonly BoundRing[]
   readonly ownerWas: (bound: BoundRing) => string | undefined
   readonly ownerNow: (bound: BoundRing) => string | undefined
   /** Whether a ring is no longer closed: no ring lies between the same beams, and most of it lies in none. */
@@ -107,7 +111,7 @@ function ringsOn(before: Document, after: Document, layout: Layout): Rings {
   const keysNow = new Set(now.map(({ key }) => key))
   const byKeyWas = new Map<string, BoundRing[]>()
   for (const bound of was) byKeyWas.set(bound.key, [...(byKeyWas.get(bound.key) ?? []), bound])
-  const marks = new Set(was.map(markOf))
+  const [marksWere, marksAre] = [was, now].map((rings) => new Set(rings.map(markOf)))
   const nearNow = nearby(now.map(({ ring }) => ring))
   const known = new Map<BoundRing, string | undefined>()
   const ownerWas = (bound: BoundRing) => {
@@ -117,7 +121,8 @@ function ringsOn(before: Document, after: Document, layout: Layout): Rings {
   return {
     was,
     now,
-    newOnes: now.filter((bound) => !marks.has(markOf(bound))),
+    newOnes: now.filter((bound) => !marksWere?.has(markOf(bound))),
+    gone: was.filter((bound) => !marksAre?.has(markOf(bound))),
     ownerWas,
     /** Of the panel that had the ring between the same beams, else of the one that covers most of it. */
     ownerNow: ({ ring, key }) => {
@@ -162,9 +167,7 @@ function owners(panels: readonly Panel[]): (ring: Ring) => string | undefined {
 }
 
 /** Panels that are edited, and those at which rings have come or gone. */
-function stirredPanels(before: Document, panels: readonly Panel[], { was, now, newOnes }: Rings): readonly Panel[] {
-  const marks = new Set(now.map(markOf))
-  const gone = was.filter((bound) => !marks.has(markOf(bound)))
+function stirredPanels(before: Document, panels: readonly Panel[], { newOnes, gone }: Rings): readonly Panel[] {
   const boxes = [...newOnes, ...gone].map(({ ring }) => boxOf(ring))
   return panels.filter((panel) => {
     const box = boxOf(panel.outline)
@@ -214,12 +217,14 @@ function filled(
   const begins = former.floors !== 'everyRing'
   const bare = new Set(begins ? [] : was.filter((bound) => ownerWas(bound) === undefined).map(({ key }) => key))
   const [panels, openings] = [outlinesOn(after, 'panel', layout), outlinesOn(after, 'opening', layout)]
-  const label = labeller(after, layout)
-  return (begins ? now : newOnes).flatMap(({ ring, key }): readonly Edit[] => {
-    if (bare.has(key) || coverOfAll(ring, panels(ring)) > covered || coverOfAll(ring, openings(ring)) > most) return []
-    const drawn = drawRecord('panel', ring, { document: after, layout, random })
-    return drawn.ok && drawn.record.kind === 'panel' ? [added({ ...drawn.record, edges: 'ring' }, label, random)] : []
-  })
+  const open = (begins ? now : newOnes).flatMap(({ ring, key }) =>
+    bare.has(key) || coverOfAll(ring, panels(ring)) > covered || coverOfAll(ring, openings(ring)) > most ? [] : [ring],
+  )
+  return panelsIn(open, { document: after, layout, random }).map((panel) => ({
+    id: panel.id,
+    before: null,
+    after: panel,
+  }))
 }
 
 /** A ring of which panels cover more than this has a floor. */

@@ -7,7 +7,7 @@ import { labelOf, memberFacts } from '../document/labels'
 import type { Member } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { bentBalance } from '../rundown/bentBeam'
-import type { LoadLine, LoadPoint, MemberLoad } from '../rundown/memberLines'
+import { loadTotal, type LoadLine, type LoadPoint, type MemberLoad } from '../rundown/memberLines'
 import { feedingOf, type Feeding } from './feeding'
 import { landingRows, type PathRow } from './pathRows'
 import { reductionOfBeam, type BeamReduction } from '../derivation/reductions'
@@ -114,16 +114,12 @@ function sidewaysOf(state: ProjectState, { floor, row }: Place, caseId: string):
     .filter(({ memberId }) => memberId === id)
     .reduce<Point>(
       ([x, y], { push, lines, points }) => {
-        const force = forceOf({ lines, points })
+        const force = loadTotal({ lines, points })
         return [x + force * push[0], y + force * push[1]]
       },
       [0, 0],
     )
 }
-
-const forceOf = ({ lines, points }: MemberLoad): number =>
-  lines.reduce((sum, [s0, s1, q0, q1]) => sum + ((s1 - s0) * (q0 + q1)) / 2, 0) +
-  points.reduce((sum, { force }) => sum + force, 0)
 
 function supportViews(state: ProjectState, { floor, row }: Place, caseId: string): readonly SupportView[] {
   const at = readCase(state, caseId)

@@ -45,7 +45,7 @@ export interface StripPiece {
 }
 
 /** Between which v strips of an outline lie. */
-export function stripRange({ outline }: StripGround): readonly [number, number] {
+export function stripRange({ outline }: Pick<StripGround, 'outline'>): readonly [number, number] {
   return [Math.min(...outline.map(({ v0 }) => v0)), Math.max(...outline.map(({ v1 }) => v1))]
 }
 

@@ -47,9 +47,9 @@ export function shareVaryingArea(
   load: AreaLoadShape,
   plans: readonly PanelPlan[],
   standing: Standing,
-  slopes: readonly SlopeShape[] = [],
+  slopes: readonly SlopeShape[],
 ): readonly [falling: AreaShare, rising: AreaShare] {
-  const bands = bandsOf(load, load.measured === 'plan' ? [] : slopes)
+  const bands = bandsOf(load, slopes)
   const sharers = plans.map((plan) => [plan, sharerOf(groundOf(plan, standing))] as const)
   const shared = bands.flatMap((band) => {
     // where panels overlap, which is a concern of its own, the first of them takes it

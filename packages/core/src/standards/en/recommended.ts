@@ -1,6 +1,6 @@
 import type { ParameterMeaning } from '../family'
 import type { LayerValue, StandardLayer } from '../layer'
-import { metricTable, remembered, useParameters, useValues } from '../tabled'
+import { meaningOf, metricTable, remembered, useParameters, useValues } from '../tabled'
 import { highestPlaceMeaning } from '../barriers'
 import { enBarriers } from './barriers'
 import { tables } from './tables'
@@ -8,13 +8,7 @@ import { enUseRows } from './uses'
 
 export const enImposedSymbols = ['q_k', 'Q_k'] as const
 
-const factor = (symbol: string, name: string, max = 10): ParameterMeaning => ({
-  symbol,
-  quantity: 'factor',
-  name,
-  min: 0,
-  max,
-})
+const factor = (symbol: string, name: string, max = 10): ParameterMeaning => meaningOf('factor')(symbol, name, 0, max)
 
 /** EN 1990, table A1.1: psi_0, psi_1, psi_2. */
 const psi: Readonly<Record<string, readonly [name: string, ...psi: readonly number[]]>> = {
