@@ -32,6 +32,7 @@ import type {
   StoreyForces,
   Strut,
   WallRun,
+  WallSurface,
 } from '../src/document/recordKinds'
 import type { Point } from '../src/geometry/point'
 import type { Ring } from '../src/geometry/polygon'
@@ -344,6 +345,25 @@ export class Building {
     })
   }
 
+  /** An upright surface from floor to floor, with a permanent pressure of 1 kN/m² unless the test says more. */
+  wallSurface(layout: Layout, path: readonly Point[], more: More<WallSurface> = {}): WallSurface {
+    return this.add({
+      kind: 'wallSurface',
+      id: newId('wallSurface', this.random),
+      layout: layout.id,
+      label: this.#label('O'),
+      path,
+      closed: false,
+      above: 0,
+      depth: null,
+      sharing: 'upright',
+      overOpenings: 'bridged',
+      openings: [],
+      pressures: [pressure(1000)],
+      ...more,
+    })
+  }
+
   stiffElement(layout: Layout, path: readonly Point[], more: More<StiffElement> = {}): StiffElement {
     return this.add({
       kind: 'stiffElement',
@@ -459,3 +479,10 @@ export function bay({ building, layout }: OneStorey, x = 6, y = 4) {
     panel: building.panel(layout, corners),
   }
 }
+
+/** A pressure on a wall surface, Pa, even unless its foot says otherwise. */
+export const pressure = (
+  top: number,
+  foot = top,
+  more: Partial<WallSurface['pressures'][number]> = {},
+): WallSurface['pressures'][number] => ({ what: '', nature: 'permanent', use: null, from: 'west', top, foot, ...more })

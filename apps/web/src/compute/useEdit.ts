@@ -128,6 +128,7 @@ export const kindNames: Readonly<Record<Rec['kind'], string>> = {
   areaLoad: 'Area load',
   stair: 'Flight of stairs',
   barrier: 'Barrier',
+  wallSurface: 'Wall surface',
   stiffElement: 'Stiff element',
   reductionTable: 'Reduction table',
   reductionRegion: 'Reduction region',

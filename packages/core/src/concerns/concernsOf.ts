@@ -16,6 +16,8 @@ import { overlappingPanels, overlappingSlopes } from './overlaps'
 import { reducedBesidePsi } from './reductions'
 import { closeSupports, coarsePlates, oneSupport, ruleLacks } from './sharing'
 import { strutEnds } from './strutEnds'
+import { lostPressure } from './surfaces'
+import { pressureConcerns } from '../actions/surfacePressures'
 import { unloadedPanels } from './unloadedPanels'
 import { unusualValues } from './usualRanges'
 import { wallHeights } from './walls'
@@ -48,6 +50,8 @@ const checks: readonly Check[] = [
   weightTwice,
   ({ keys }) => [...keys.values()].flatMap(({ concerns }) => concerns),
   ({ document, standard }) => typedConcerns(typedLoadsOf(document), standard),
+  ({ document, standard }) => pressureConcerns(recordsOf(document, 'wallSurface'), standard),
+  lostPressure,
   ({ document, standard }) => barrierConcerns(recordsOf(document, 'barrier'), standard),
   wallHeights,
   patchesOnNothing,

@@ -1,6 +1,7 @@
 import type { Action, GroupOnPlan, OnPlan } from '../actions/cases'
 import { casesOfUse, type KeyLoads } from '../actions/keyLoads'
 import { typedLoadsOf } from '../actions/typedLoads'
+import type { SurfacePressure } from '../actions/surfacePressures'
 import type { WindLoads } from '../actions/wind/windLoads'
 import { expandFloors, type Floor } from '../building/floors'
 import { recordsOf, type Document } from '../document/document'
@@ -17,6 +18,7 @@ import { deriveLayouts } from './layouts'
 import { casesStage, deriveKeys } from './loads'
 import type { Memo } from './memo'
 import { stage } from './stage'
+import { deriveSurfaces, type SurfaceStretch } from './surfaces'
 
 /** Everything derived from a document that more than one query needs. */
 export interface ProjectState {
@@ -28,6 +30,8 @@ export interface ProjectState {
   readonly levels: readonly Floor[]
   /** Carrying floors, bottom first. */
   readonly floors: readonly FloorState[]
+  /** Wall surfaces of every carrying floor, stretch by stretch. */
+  readonly surfaces: readonly SurfaceStretch[]
   readonly keys: ReadonlyMap<string, KeyLoads>
   readonly actions: readonly Action[]
   readonly caseIds: readonly string[]
@@ -60,24 +64,29 @@ export function deriveProject(memo: Memo, document: Document): ProjectState {
   const [part] = recordsOf(document, 'buildingPart')
   const extent = extentOf(levels, operators, part, basis?.ground ?? 0)
   const wind = deriveWind(memo, document, levels, operators, extent, standard)
+  const pressures = recordsOf(document, 'wallSurface').flatMap((surface) =>
+    operators.has(surface.layout) ? surface.pressures : [],
+  )
   const { actions, caseIds } = memo.get(casesStage, standard.family, {
-    ...loadsOnPlan(document, operators, keys, standard),
-    wind: wind !== null,
+    ...loadsOnPlan(document, operators, keys, pressures, standard),
+    wind: wind !== null || pressures.some(({ nature }) => nature === 'wind'),
     barriers: recordsOf(document, 'barrier').some(({ layout }) => operators.has(layout)),
     lateral: recordsOf(document, 'storeyForces').map(({ id, name }) => ({ id, name })),
   })
   const floors = deriveFloors(memo, document, levels, solved, keys, caseIds, standard)
-  return { document, basis, part, standard, levels, floors, keys, actions, caseIds, wind, extent }
+  const surfaces = deriveSurfaces(memo, document, floors, levels[0]?.level.elevation ?? 0)
+  return { document, basis, part, standard, levels, floors, surfaces, keys, actions, caseIds, wind, extent }
 }
 
 const layoutsInUse = (levels: readonly Floor[]): readonly string[] =>
   [...new Set(levels.flatMap(({ layoutId }) => layoutId ?? []))].sort()
 
-/** The groups of uses that stand on a level, in the order of the keys' ids, and whether a permanent load is typed there. */
+/** The groups of uses that stand on a level, in the order of the keys' ids, and whether a permanent load or pressure is typed there. */
 function loadsOnPlan(
   document: Document,
   operators: ReadonlyMap<string, LayoutOperator>,
   keys: ReadonlyMap<string, KeyLoads>,
+  pressures: readonly SurfacePressure[],
   standard: Standard,
 ): Omit<OnPlan, 'wind' | 'barriers' | 'lateral'> {
   const keysOf = keysInUse(document)
@@ -86,7 +95,7 @@ function loadsOnPlan(
     const loads = keys.get(id)
     return loads?.cases ? [{ group: loads.cases.group, partitions: loads.partitions !== null }] : []
   })
-  const typed = typedLoadsOf(document).filter(({ layout }) => operators.has(layout))
+  const typed = [...typedLoadsOf(document).filter(({ layout }) => operators.has(layout)), ...pressures]
   const ofTyped = typed.flatMap(({ nature, use }): GroupOnPlan[] => {
     const cases = nature === 'imposed' ? casesOfUse(use, standard) : null
     return cases ? [{ group: cases.group, partitions: false }] : []

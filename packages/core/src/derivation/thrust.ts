@@ -7,6 +7,7 @@ import { extentOfColumn, hangsAt, hungOn, orderOf, type Place } from './floorQue
 import type { FloorState } from './floorStates'
 import type { ProjectState } from './project'
 import { squareTo } from './sideways'
+import { surfacePushes } from './surfaceLoads'
 
 /** How a raking column or hanger stands, and what it does sideways in one case. */
 export interface Raking {
@@ -78,7 +79,7 @@ export interface LevelThrust {
   readonly moment: number
 }
 
-/** What raking columns and hangers, and loads square to slopes, do to every carrying level, bottom first, and to the base under them. */
+/** What raking columns and hangers, loads square to slopes, and wall surfaces do to every carrying level, bottom first, and to the base under them. */
 export function thrusts(
   state: ProjectState,
   caseId: string,
@@ -100,6 +101,13 @@ export function thrusts(
       sum.moment += moment
     }
   })
+  for (const { order, force, moment } of surfacePushes(state, caseId)) {
+    const sum = sums[order + 1]
+    if (!sum) continue
+    sum.x += force[0]
+    sum.y += force[1]
+    sum.moment += moment
+  }
   const [base = { x: 0, y: 0, moment: 0 }, ...levels] = sums
   return { levels, base }
 }

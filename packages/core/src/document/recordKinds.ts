@@ -20,6 +20,7 @@ import { reductionRegion, reductionTable } from './reductionKind'
 import { family, label, ring, source, standardTable, truss } from './recordParts'
 import { areaLoad, lineLoad, pointLoad } from './typedLoadKinds'
 import { useSorts } from './useSorts'
+import { wallSurface } from './wallSurfaceKind'
 
 /** Every kind of record with its fields. Types, reader and JSON Schema follow from this table. */
 export const recordKinds = {
@@ -309,6 +310,7 @@ export const recordKinds = {
     /** Of its top above the level. */
     height: number('length', { above: 0, max: 10 }),
   },
+  wallSurface,
   reductionTable,
   reductionRegion,
   stiffElement,
@@ -370,6 +372,7 @@ export type LineLoad = RecOf<'lineLoad'>
 export type PointLoad = RecOf<'pointLoad'>
 export type AreaLoad = RecOf<'areaLoad'>
 export type Stair = RecOf<'stair'>
+export type WallSurface = RecOf<'wallSurface'>
 export type Barrier = RecOf<'barrier'>
 export type ReductionTable = RecOf<'reductionTable'>
 export type ReductionRegion = RecOf<'reductionRegion'>

@@ -14,6 +14,7 @@ import type {
   Stair,
   Strut,
   WallRun,
+  WallSurface,
 } from './recordKinds'
 
 /** Takes some fields of a record as a frozen record of its own, the same object each time. */
@@ -56,6 +57,16 @@ export const wallShape = picker<WallRun>()('id', 'path', 'closed')
 export const lineLoadShape = picker<LineLoad>()('id', 'path')
 export const areaLoadShape = picker<AreaLoad>()('id', 'outline', 'angle', 'measured')
 export const stairShape = picker<Stair>()('id', 'path', 'width')
+export const wallSurfaceShape = picker<WallSurface>()(
+  'id',
+  'path',
+  'closed',
+  'above',
+  'depth',
+  'sharing',
+  'overOpenings',
+  'openings',
+)
 export const pointLoadShape = picker<PointLoad>()('id', 'path')
 
 // And what of it weighs, so that a new label weighs nothing again.
@@ -80,6 +91,7 @@ export type LineLoadShape = ReturnType<typeof lineLoadShape>
 export type AreaLoadShape = ReturnType<typeof areaLoadShape>
 export type StairShape = ReturnType<typeof stairShape>
 export type StairStock = ReturnType<typeof stairStock>
+export type WallSurfaceShape = ReturnType<typeof wallSurfaceShape>
 export type PointLoadShape = ReturnType<typeof pointLoadShape>
 export type MemberStock = ReturnType<typeof memberStock>
 export type WallStock = ReturnType<typeof wallStock>

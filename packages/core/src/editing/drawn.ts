@@ -17,6 +17,7 @@ import type {
   StiffElement,
   Strut,
   WallRun,
+  WallSurface,
 } from '../document/recordKinds'
 import { isUpright } from '../document/roles'
 import type { Point } from '../geometry/point'
@@ -36,6 +37,7 @@ import {
   usualStock,
   usualTruss,
   usualWall,
+  usualWallSurface,
 } from './usual'
 
 /** What can be drawn, and how many points it takes: a number, or a ring or path that ends when one says so. */
@@ -65,6 +67,7 @@ export const tools = {
   reductionRegion: { name: 'reduction region', shape: 'ring' },
   stair: { name: 'flight of stairs', shape: 'segment' },
   barrier: { name: 'barrier', shape: 'path' },
+  wallSurface: { name: 'wall surface', shape: 'path' },
   stiffElement: { name: 'stiff element', shape: 'segment' },
 } as const satisfies Record<string, { readonly name: string; readonly shape: 'point' | 'segment' | 'ring' | 'path' }>
 
@@ -104,6 +107,7 @@ export const letters: Readonly<Record<Tool, string>> = {
   reductionRegion: 'D',
   stair: 'Z',
   barrier: 'H',
+  wallSurface: 'O',
   stiffElement: 'E',
 }
 
@@ -173,6 +177,15 @@ const makers: Readonly<Record<Tool, Maker>> = {
       path,
       closed: closed && path.length > 2,
       ...usualBarrier(document, layout),
+    }),
+  wallSurface: (path, base, { document, random, closed = false }) =>
+    made<WallSurface>({
+      kind: 'wallSurface',
+      id: newId('wallSurface', random),
+      ...base,
+      path,
+      closed: closed && path.length > 2,
+      ...usualWallSurface(document),
     }),
   stiffElement: drawStiffElement,
   wallRun: (path, base, { document, random, closed = false }) =>

@@ -122,18 +122,38 @@ describe('drawing', () => {
       [0, 6],
     ],
     ...(Object.fromEntries(
-      (['joist', 'rafter', 'purlin', 'truss', 'wall', 'strut', 'stair', 'barrier', 'stiffElement'] as const).map(
-        (tool) => [
-          tool,
-          [
-            [0, 0],
-            [6, 0],
-          ],
+      (
+        [
+          'joist',
+          'rafter',
+          'purlin',
+          'truss',
+          'wall',
+          'strut',
+          'stair',
+          'barrier',
+          'wallSurface',
+          'stiffElement',
+        ] as const
+      ).map((tool) => [
+        tool,
+        [
+          [0, 0],
+          [6, 0],
         ],
-      ),
+      ]),
     ) as unknown as Readonly<
       Record<
-        'joist' | 'rafter' | 'purlin' | 'truss' | 'wall' | 'strut' | 'stair' | 'barrier' | 'stiffElement',
+        | 'joist'
+        | 'rafter'
+        | 'purlin'
+        | 'truss'
+        | 'wall'
+        | 'strut'
+        | 'stair'
+        | 'barrier'
+        | 'wallSurface'
+        | 'stiffElement',
         [number, number][]
       >
     >),

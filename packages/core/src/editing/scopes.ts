@@ -57,6 +57,11 @@ const makes: { readonly [K in Drawn['kind']]: (record: Extract<Drawn, { kind: K 
   reductionRegion: ({ slabs, slabFactor, beams, beamFactor }) => [slabs, slabFactor, beams, beamFactor],
   stair: ({ waist, riser, material, key }) => [waist, riser, material, key],
   barrier: ({ use, value, height }) => [use, value, height],
+  wallSurface: ({ above, sharing, pressures }) => [
+    above,
+    sharing,
+    ...pressures.flatMap(({ nature, from, top, foot }) => [nature, from, top, foot]),
+  ],
   stiffElement: ({ sort, thickness, material, section, stiffness }) => [sort, thickness, material, section, stiffness],
 }
 

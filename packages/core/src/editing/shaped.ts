@@ -19,6 +19,7 @@ import type {
   StiffElement,
   Strut,
   WallRun,
+  WallSurface,
 } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import type { Repeat } from './repeatText'
@@ -39,6 +40,7 @@ export type Drawn =
   | ReductionRegion
   | Stair
   | Barrier
+  | WallSurface
   | StiffElement
 
 const drawnKinds = [
@@ -55,6 +57,7 @@ const drawnKinds = [
   'reductionRegion',
   'stair',
   'barrier',
+  'wallSurface',
   'stiffElement',
 ] as const
 

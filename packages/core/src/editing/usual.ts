@@ -11,6 +11,7 @@ import type {
   Stair,
   StiffElement,
   WallRun,
+  WallSurface,
 } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
@@ -116,6 +117,23 @@ export function usualBarrier(document: Document, { defaultKey }: Layout): Pick<B
   const key = defaultKey ? document.records.get(defaultKey) : undefined
   const before = recordsOf(document, 'barrier').at(-1)
   return { use: key?.kind === 'loadKey' ? key.use : null, value: before?.value ?? null, height: before?.height ?? 1.1 }
+}
+
+type SurfaceFields = Pick<WallSurface, 'above' | 'depth' | 'sharing' | 'overOpenings' | 'openings' | 'pressures'>
+
+/** From floor to floor without a pressure yet, or as the one before. */
+export function usualWallSurface(document: Document): SurfaceFields {
+  const before = recordsOf(document, 'wallSurface').at(-1)
+  const { above = 0, depth = null, sharing = 'upright', overOpenings = 'bridged', pressures = [] } = before ?? {}
+  // which side a wind meets is each surface's own matter
+  return {
+    above,
+    depth,
+    sharing,
+    overOpenings,
+    openings: [],
+    pressures: pressures.filter(({ nature }) => nature !== 'wind'),
+  }
 }
 
 type StiffFields = Pick<StiffElement, 'sort' | 'thickness' | 'material' | 'section' | 'diagonals' | 'stiffness'>

@@ -10,13 +10,15 @@ import { expandedAt, floorIn, lengthOfColumn, memberLoadsIn } from '../derivatio
 import type { FloorState } from '../derivation/floorStates'
 import { rakingAt } from '../derivation/thrust'
 import { sidewaysOn } from '../derivation/sideways'
+import { pressedIn, recordOfRest, restLoads } from '../derivation/surfaceLoads'
+import type { Rest } from '../derivation/surfaceRests'
 import { allStoreyForces } from '../derivation/storeyForces'
 import { shareStoreyForces } from '../derivation/storeyShears'
 import type { ProjectState } from '../derivation/project'
 import { setsOf, structuresOf, structuresOfSet } from '../derivation/structures'
 import { labelOf } from '../document/labels'
 import { extremeOf } from '../envelopes/extremes'
-import { alongTrueLength, loadsOnColumns } from '../rundown/memberLines'
+import { alongTrueLength, loadsOnColumns, type MemberLoad } from '../rundown/memberLines'
 import type { ActionId } from '../standards/family'
 import { handedLoad, mergingOf } from './handedLoads'
 
@@ -184,10 +186,53 @@ export function thrustRows(state: ProjectState) {
 }
 
 /**
- * What members take sideways of loads that are square to slopes, in global axes and per true length: lines from `from` to `to` (N/m),
- * forces where the two are equal (N). Their vertical part is among the member loads.
+ * What members take sideways, in global axes and per true length: lines from `from` to `to` (N/m), forces where the two are equal (N). Of
+ * loads that are square to slopes; their vertical part is among the member loads. And of wall surfaces: along columns and members in
+ * space from their lower or first end; what goes to the edge of a floor, or to the ground, stands under the surface, along its path.
  */
 export function sidewaysRows(state: ProjectState) {
+  return [...squareToSlopes(state), ...ofWallSurfaces(state)]
+}
+
+function ofWallSurfaces(state: ProjectState) {
+  return state.caseIds.flatMap((caseId) =>
+    pressedIn(state, caseId).flatMap((pressed) => {
+      const { stretch, inward } = pressed
+      return restLoads(pressed).flatMap(({ rest, ...load }) => {
+        const [recordId, order] = recordOfRest(state, stretch, rest)
+        const own = state.floors[order] ?? state.floors[stretch.order]
+        const label = labelOf(state.document, recordId ?? stretch.surface.id)
+        const row = (from: number, to: number, q0: number, q1: number) => ({
+          case: caseId,
+          member: own ? expandedAt(own, recordId ?? stretch.surface.id) : '',
+          label:
+            recordId === null
+              ? `${label}, stretch ${stretch.index + 1}, ${order < 0 ? 'ground' : 'edge of floor'}`
+              : label,
+          level: state.floors[order]?.level.name ?? state.levels[0]?.level.name ?? '',
+          from,
+          to,
+          fx0: q0 * inward[0],
+          fy0: q0 * inward[1],
+          fx1: q1 * inward[0],
+          fy1: q1 * inward[1],
+        })
+        const { lines, points } = alongOwnLength(state, rest, load)
+        return [...lines.map((line) => row(...line)), ...points.map(({ s, force }) => row(s, s, force, 0))]
+      })
+    }),
+  )
+}
+
+/** Of a beam along its true length; what else there is has it already. */
+function alongOwnLength({ floors }: ProjectState, { on }: Rest, load: MemberLoad): MemberLoad {
+  if (on.kind !== 'beam') return load
+  const { frame, slopes } = floors[on.order]?.operator.plan ?? { frame: { beams: [] }, slopes: [] }
+  const beam = frame.beams[on.row]
+  return beam ? alongTrueLength(load, stretchesAlong(slopes, beam.legs)) : load
+}
+
+function squareToSlopes(state: ProjectState) {
   return state.floors.flatMap((floor) =>
     state.caseIds.flatMap((caseId) =>
       sidewaysOn(state, floor, caseId).flatMap(({ memberId, push: [x, y], ...load }) => {

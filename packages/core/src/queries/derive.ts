@@ -33,6 +33,7 @@ import { slabReductionViews } from './slabReductionViews'
 import { thrustView } from './thrustView'
 import { spaceView } from './spaceView'
 import { stripView } from './stripView'
+import { surfaceView } from './surfaceView'
 import { why } from './why/why'
 import { windProfile } from './windProfile'
 
@@ -55,6 +56,7 @@ export type Query =
       readonly rules: readonly (SharingRule | null)[]
     }
   | { readonly kind: 'strip'; readonly expandedId: string; readonly caseId: string; readonly at: number | null }
+  | { readonly kind: 'wallSurface'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'balance'; readonly caseId: string }
   | { readonly kind: 'byValue'; readonly text: string; readonly caseId: string }
   | { readonly kind: 'keys' }
@@ -95,6 +97,7 @@ const answers = {
   dividing: (state, { levelId, caseId }) => dividingLines(state, levelId, caseId),
   compare: (state, { levelId, panelId, caseId, rules }) => compareRules(state, levelId, panelId, caseId, rules),
   strip: (state, { expandedId, caseId, at }) => stripView(state, expandedId, caseId, at),
+  wallSurface: (state, { expandedId, caseId }) => surfaceView(state, expandedId, caseId),
   balance: (state, { caseId }) => balanceOf(state, caseId),
   byValue: (state, { text, caseId }) => byValue(state, text, caseId, formatOf(state)),
   keys: (state) => [...state.keys.values()],

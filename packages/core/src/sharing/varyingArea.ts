@@ -43,8 +43,22 @@ interface Piece {
  * from nothing to one unit. Each panel under it shares its part by its own rule. Square to a slope a pressure on its true area brings as
  * much vertical force per area of plan, and its tangent of that uphill.
  */
-export function shareVaryingArea(
-  load: AreaLoadShape,
+export const shareVaryingArea = (
+  { outline, angle, measured }: AreaLoadShape,
+  plans: readonly PanelPlan[],
+  standing: Standing,
+  slopes: readonly SlopeShape[],
+): readonly [falling: AreaShare, rising: AreaShare] =>
+  shareVaryingRegion({ region: regionOf(outline), angle, measured }, plans, standing, slopes)
+
+/** What a load that varies lies on: it begins and ends with the region along the angle. */
+export interface VaryingRegion extends Pick<AreaLoadShape, 'angle' | 'measured'> {
+  readonly region: Region
+}
+
+/** The same for a region that may have holes. */
+export function shareVaryingRegion(
+  load: VaryingRegion,
   plans: readonly PanelPlan[],
   standing: Standing,
   slopes: readonly SlopeShape[],
@@ -82,14 +96,13 @@ interface Band extends Piece {
 type Shared = Piece & { readonly share: Share }
 
 /** Bands across the way of a load, each cut where it goes from slope to slope. */
-function bandsOf({ outline, angle, measured }: AreaLoadShape, slopes: readonly SlopeShape[]): readonly Band[] {
+function bandsOf({ region: all, angle, measured }: VaryingRegion, slopes: readonly SlopeShape[]): readonly Band[] {
   const way: Point = [Math.cos(angle), Math.sin(angle)]
   const along = ([x, y]: Point) => x * way[0] + y * way[1]
-  const places = outline.map(along)
+  const points = all.flat()
+  const places = points.map(along)
   const [from, to] = [Math.min(...places), Math.max(...places)]
-  return Array.from({ length: bandCount }, (_, i) =>
-    intersection(regionOf(outline), regionOf(bandAcross(outline, way, from, to, i))),
-  )
+  return Array.from({ length: bandCount }, (_, i) => intersection(all, regionOf(bandAcross(points, way, from, to, i))))
     .flatMap((region) => lyingIn(region, slopes))
     .map(({ region: whole, slope }) => {
       const down = measured === 'slope' && slope ? areaStretch(slope) : 1

@@ -69,7 +69,7 @@ const sentences: Readonly<Record<string, Sentence>> = {
   'hanger.in-column': (d) =>
     `Hanger ${d['label']} of level ${d['level']} and column ${d['column']} under level ${d['above']} are in the same place: only one of them can be there.`,
   'level.pushed': (d, show) =>
-    `Level ${d['level']} is pushed sideways, by ${show('force', 'force')} in ${d['case']} alone: by what rakes, or by loads square to a slope. Nothing here holds that; it is handed on to the frame analysis.`,
+    `Level ${d['level']} is pushed sideways, by ${show('force', 'force')} in ${d['case']} alone: by what rakes, by loads square to a slope, or by pressure on walls. Nothing here holds that; it is handed on to the frame analysis.`,
   'selfweight.twice': (d, show) =>
     `The slab of ${d['panel']} (${show('slab', 'smallLength')}) is weighed already, and its build-up has ${d['layer']} of ${show('thickness', 'smallLength')} as well. Take one of them out.`,
   'load.no-use': (d) =>
@@ -140,6 +140,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `The roof ${d['labels']} rises to ${show('ridge', 'length')}, and the wind counts walls and the reference height up to its level only: gables and the ridge are missing. Raise the parapet to the ridge to be on the safe side.`,
   'load.not-carried': (d, show) =>
     `Nothing carries ${show('force', 'force')} of ${whatIs[String(d['what'])] ?? ''} ${d['label']} on level ${d['level']}. Extend beams under it or turn the span.`,
+  'surface.not-carried': (d, show) =>
+    `Nothing carries ${show('force', 'force')} of the pressure on wall surface ${d['label']} on level ${d['level']}. Put floors, columns, posts or girts in its plane, or turn its span.`,
   'layer.unknown-key': (d) =>
     `Layer “${d['layer']}” gives a value for ${d['key']}, which is not known here; it is not used.`,
   'layer.outside-limits': (d, show) =>

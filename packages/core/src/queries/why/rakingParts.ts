@@ -3,6 +3,7 @@ import type { ProjectState } from '../../derivation/project'
 import { pushesIn, rakingAt, turningOf, type Push } from '../../derivation/thrust'
 import { labelOf } from '../../document/labels'
 import { squareTo } from '../../derivation/sideways'
+import { surfacePushes } from '../../derivation/surfaceLoads'
 import { alongAxis, thrust } from '../../rundown/raking'
 import { given, tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 import type { Why } from './landing'
@@ -65,5 +66,14 @@ export function thrustsOn(state: ProjectState, rest: string): Traced | null {
     const label = `${labelOf(state.document, loadId)}, square to a slope`
     return value === 0 ? [] : [{ label, value, address: `typed:${loadId}` }]
   })
-  return tracedSum(symbol, quantity, 'what pushes sideways, at this level', folded([...terms, ...ofLoads]))
+  const ofSurfaces = surfacePushes(state, caseId).flatMap(
+    ({ pressed, order, force, moment }): readonly TracedTerm[] => {
+      const value = part === 'moment' ? moment : force[part === 'x' ? 0 : 1]
+      if (order !== level || value === 0) return []
+      const { surface, index } = pressed.stretch
+      return [{ label: `wall surface ${surface.label}, stretch ${index + 1}`, value }]
+    },
+  )
+  const all = [...terms, ...ofLoads, ...ofSurfaces]
+  return tracedSum(symbol, quantity, 'what pushes sideways, at this level', folded(all))
 }

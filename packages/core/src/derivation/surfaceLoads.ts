@@ -1,0 +1,164 @@
+import { hasStoreyForces } from '../actions/cases'
+import { pressureIn } from '../actions/surfacePressures'
+import type { Point } from '../geometry/point'
+import { contains } from '../geometry/polygon'
+import { along, distance } from '../geometry/segment'
+import type { LoadLine, LoadPoint } from '../rundown/memberLines'
+import { addLines } from '../sharing/addLines'
+import { emptyShare, sumOfShares, type Share } from '../sharing/share'
+import { once } from '../document/once'
+import type { ProjectState } from './project'
+import { storeyForcesOf } from './storeyForces'
+import type { Rest } from './surfaceRests'
+import { handedDown, type AtLevel } from './surfaceStatics'
+import { carrierOf, type SurfaceStretch } from './surfaces'
+
+/** One stretch of a wall surface in a case: pressure towards its face, and what of it members take, N/m and N inwards. */
+export interface PressedStretch {
+  readonly stretch: SurfaceStretch
+  /** Unit vector in plan, from outside inwards. */
+  readonly inward: Point
+  /** Pa. */
+  readonly top: number
+  readonly foot: number
+  readonly share: Share
+}
+
+/** Every stretch that a case presses on. */
+export function pressedIn(state: ProjectState, caseId: string): readonly PressedStretch[] {
+  const inwardOf = inwards(state)
+  return state.surfaces.flatMap((stretch): readonly PressedStretch[] => {
+    const { top, foot } = pressureIn(stretch.surface, caseId, state.standard)
+    if (top === 0 && foot === 0) return []
+    const { even, growing } = stretch.shares
+    const more = foot - top
+    const applied = even.applied * top + growing.applied * more
+    const [x, y] = [0, 1].map((i) => (even.appliedMoments[i] ?? 0) * top + (growing.appliedMoments[i] ?? 0) * more)
+    const parts = [[even, top] as const, ...(more === 0 ? [] : [[growing, more] as const])]
+    const sum = sumOfShares({ ...emptyShare, applied, appliedMoments: [x ?? 0, y ?? 0] }, parts)
+    const share = { ...sum, lines: addLines(sum.lines, [...stretch.rests.values()].map(carrierOf)) }
+    return [{ stretch, inward: inwardOf.get(stretch) ?? [0, 0], top, foot, share }]
+  })
+}
+
+/**
+ * Inwards is where the floor of its level lies on one side only, or the floor at its foot; else, as where there is none, left of the way in
+ * which it was drawn.
+ */
+const inwards = once((state: ProjectState): ReadonlyMap<SurfaceStretch, Point> => {
+  const hand = 0.1
+  const inwardOf = ({ a, b, order, under }: SurfaceStretch): Point => {
+    const length = distance(a, b)
+    const [x, y] = along(a, b, length / 2)
+    const left: Point = [-(b[1] - a[1]) / length, (b[0] - a[0]) / length]
+    const sides = [order, under ?? order].map((i) => {
+      const panels = state.floors[i]?.operator.plan.panels ?? []
+      const floorAt = (side: number) =>
+        panels.some(({ outline }) => contains(outline, [x + side * hand * left[0], y + side * hand * left[1]]))
+      return Number(floorAt(1)) - Number(floorAt(-1))
+    })
+    return (sides.find((side) => side !== 0) ?? 1) > 0 ? left : [-left[0], -left[1]]
+  }
+  return new Map(state.surfaces.map((stretch) => [stretch, inwardOf(stretch)]))
+})
+
+/** The resultant of a stretch, N. */
+export const pressOf = ({ share }: PressedStretch): number => share.applied
+
+/** What of a stretch reaches levels, and what nothing holds, N inwards. */
+export function reachesOf({ stretch, top, foot, share }: PressedStretch): {
+  readonly atLevels: readonly AtLevel[]
+  readonly notCarried: number
+} {
+  const { even, growing } = handedDown(stretch)
+  const more = foot - top
+  const scaled = (list: readonly AtLevel[], by: number) => list.map((one) => ({ ...one, force: one.force * by }))
+  return {
+    atLevels:
+      more === 0 ? scaled(even.atLevels, top) : [...scaled(even.atLevels, top), ...scaled(growing.atLevels, more)],
+    notCarried: share.notCarried + even.loose * top + growing.loose * more,
+  }
+}
+
+/** A horizontal force on a level by one stretch, N in global axes, and its moment about the origin, Nm. */
+export interface SurfacePush {
+  readonly pressed: PressedStretch
+  /** −1 is the base. */
+  readonly order: number
+  readonly force: Point
+  readonly moment: number
+}
+
+/** What wall surfaces do to levels in a case; nothing where storey forces of the case hold it already. */
+export function surfacePushes(state: ProjectState, caseId: string): readonly SurfacePush[] {
+  if (isInStoreyForces(state, caseId)) return []
+  return pressedIn(state, caseId).flatMap((pressed) => {
+    const { inward } = pressed
+    const sums = new Map<number, { force: number; turning: number }>()
+    for (const { order, at, force } of reachesOf(pressed).atLevels) {
+      const sum = sums.get(order) ?? { force: 0, turning: 0 }
+      sum.force += force
+      sum.turning += force * (at[0] * inward[1] - at[1] * inward[0])
+      sums.set(order, sum)
+    }
+    return [...sums].map(([order, { force, turning }]): SurfacePush => ({
+      pressed,
+      order,
+      force: [force * inward[0], force * inward[1]],
+      moment: turning,
+    }))
+  })
+}
+
+/** Whether the case has storey forces of the whole building: what surfaces take is then a part of these. */
+export const isInStoreyForces = (state: ProjectState, caseId: string): boolean =>
+  hasStoreyForces(caseId) && storeyForcesOf(state, caseId) !== null
+
+/** What one member, or the edge of a floor, takes of a stretch: along its own length, N/m and N inwards. */
+export interface RestLoad {
+  readonly rest: Rest
+  readonly lines: readonly LoadLine[]
+  readonly points: readonly LoadPoint[]
+}
+
+/** Of a beam places along it in plan and force per length in plan; of columns and struts from their lower or first end, along true length. */
+export function restLoads({ stretch, share }: PressedStretch): readonly RestLoad[] {
+  return [...stretch.rests.values()].flatMap((rest): readonly RestLoad[] => {
+    const lines = share.lines.filter(({ member }) => member === rest.key)
+    const points = share.points.filter(({ member }) => member === rest.key)
+    if (lines.length + points.length === 0) return []
+    const laid = distance(rest.a, rest.b)
+    const { on } = rest
+    const [s0, s1] = on.kind === 'edge' ? edgePlaces(rest) : [on.s0, on.s1]
+    const stretched = (s1 - s0) / laid
+    const place = (s: number) => s0 + s * stretched
+    return [
+      {
+        rest,
+        lines: lines.map((line) => [place(line.s0), place(line.s1), line.q0 / stretched, line.q1 / stretched]),
+        points: points.map(({ s, force }) => ({ s: place(s), force })),
+      },
+    ]
+  })
+}
+
+/** Of an edge: along the stretch. */
+const edgePlaces = ({ a, b }: Rest): readonly [number, number] => [a[0], b[0]]
+
+/** The record that rests there, and the level that it belongs to; none for edges of floors and for the ground. */
+export function recordOfRest(
+  state: ProjectState,
+  { order }: SurfaceStretch,
+  { on }: Rest,
+): readonly [recordId: string | null, order: number] {
+  switch (on.kind) {
+    case 'beam':
+      return [state.floors[on.order]?.operator.plan.frame.beams[on.row]?.member.id ?? null, on.order]
+    case 'column':
+      return [on.column.memberId, on.column.order]
+    case 'strut':
+      return [on.strut.id, order]
+    case 'edge':
+      return [null, on.order]
+  }
+}

@@ -1,0 +1,133 @@
+import { planPanel } from '../building/panelRegions'
+import { uprightSurface, type UprightSurface } from '../building/uprightSurface'
+import { wallSegments, type WallSegment } from '../building/wallSegments'
+import { recordsOf, type Document } from '../document/document'
+import type { WallSurface } from '../document/recordKinds'
+import { wallSurfaceShape, type PanelShape, type WallSurfaceShape } from '../document/shapes'
+import { regionArea, regionMoments } from '../geometry/polygon'
+import { groundOf, sharerOf } from '../sharing/ground'
+import { growingUp } from '../sharing/growingUp'
+import type { Carrier, Limits } from '../sharing/rails'
+import type { Share } from '../sharing/share'
+import { shareVaryingRegion } from '../sharing/varyingArea'
+import { byLayout } from './byLayout'
+import type { FloorState } from './floorStates'
+import { limitsOf } from './layouts'
+import type { Memo } from './memo'
+import { stage } from './stage'
+import { columnRests, floorRests, groundRest, isThere, strutRests, type Plane, type Rest } from './surfaceRests'
+
+/** One straight stretch of a wall surface on a level, with what it stands against and what one unit of pressure hands to that. */
+export interface SurfaceStretch extends WallSegment {
+  readonly surface: WallSurface
+  /** Of its floor among the carrying ones. */
+  readonly order: number
+  /** Of the floor at its foot; −1 is the base, null where no level is. */
+  readonly under: number | null
+  readonly plane: Plane
+  readonly shape: UprightSurface
+  readonly rests: ReadonlyMap<string, Rest>
+  readonly shares: SurfaceShares
+}
+
+/** What members take of one unit of pressure all over a stretch, and of one that grows from nothing at its top to one unit at its foot. */
+export interface SurfaceShares {
+  readonly even: Share
+  readonly growing: Share
+}
+
+const upwards = Math.PI / 2
+
+const surfaceShareStage = stage(
+  'surfaceShare',
+  (
+    shape: WallSurfaceShape,
+    { outline, net }: UprightSurface,
+    rests: readonly Carrier[],
+    limits: Limits,
+  ): SurfaceShares => {
+    // openings are known already, and may touch the border
+    const plan = { ...planPanel(panelOf(shape, outline), [], []), net }
+    const standing = { carriers: rests, columns: [], limits, plateOf: () => undefined }
+    const load = { region: net, angle: upwards, measured: 'plan' } as const
+    const sharer = sharerOf(groundOf(plan, standing))
+    const even = { ...sharer.area(net), applied: regionArea(net), appliedMoments: regionMoments(net) }
+    const [{ share: growing }] = shareVaryingRegion(load, [plan], standing, [])
+    return { even, growing: shape.sharing === 'level' ? growingUp(even, growing, rests, net) : growing }
+  },
+  ({ even, growing }) => 80 * (even.lines.length + growing.lines.length) + 500,
+)
+
+/** The surface as a panel in its own plane. */
+const panelOf = ({ id, sharing, overOpenings }: WallSurfaceShape, outline: UprightSurface['outline']): PanelShape => ({
+  id: `panel:${id.slice(id.indexOf(':') + 1)}`,
+  layout: 'layout:surface00000',
+  outline: [...outline],
+  spanAngle: sharing === 'level' ? 0 : upwards,
+  overhang: 'lever',
+  openings: overOpenings,
+  sharing: sharing === 'twoWay' || sharing === 'surrounding' ? sharing : 'oneWay',
+  sparedAngle: null,
+  sparedMembers: [],
+  supportReach: null,
+  spanLimit: null,
+})
+
+/** As what panels can be shared to. */
+export const carrierOf = ({ key, a, b }: Rest): Carrier => ({ member: key, a, b, from: 0, bent: false })
+
+/** The wall surfaces of every carrying floor, stretch by stretch, bottom first. */
+export function deriveSurfaces(
+  memo: Memo,
+  document: Document,
+  floors: readonly FloorState[],
+  base: number,
+): readonly SurfaceStretch[] {
+  const surfaces = byLayout(recordsOf(document, 'wallSurface'))
+  if (surfaces.size === 0) return []
+  const struts = byLayout(recordsOf(document, 'strut'))
+  const limits = limitsOf(document)
+  return floors.flatMap(({ floor, level }, order) =>
+    (surfaces.get(floor.layoutId ?? '') ?? []).flatMap((surface) => {
+      let before = 0
+      return wallSegments(surface).map((segment): SurfaceStretch => {
+        const plane = { ...segment, level: level.elevation, reach: limits.reach }
+        const { under, foot } = footOf(floors, order, plane, base, surface.depth)
+        const shape = uprightSurface(wallSurfaceShape(surface), segment, slopesOf(floors[order]), foot, before)
+        before += segment.length
+        const rests = [
+          ...floorRests(floors, order, plane),
+          ...(under === -1 ? [groundRest(foot, plane)] : under === null ? [] : floorRests(floors, under, plane)),
+          ...columnRests(floors, order, plane),
+          ...strutRests(struts.get(surface.layout) ?? [], plane),
+        ]
+        const shares = memo.get(surfaceShareStage, wallSurfaceShape(surface), shape, rests.map(carrierOf), limits)
+        return { ...segment, surface, order, under, plane, shape, rests: byKey(rests), shares }
+      })
+    }),
+  )
+}
+
+const byKey = (rests: readonly Rest[]): ReadonlyMap<string, Rest> => new Map(rests.map((rest) => [rest.key, rest]))
+
+const slopesOf = (floor: FloorState | undefined) => floor?.operator.plan.slopes ?? []
+
+/** How far a stretch goes down, and which level is there. */
+function footOf(
+  floors: readonly FloorState[],
+  order: number,
+  plane: Plane,
+  base: number,
+  depth: number | null,
+): { readonly under: number | null; readonly foot: number } {
+  const elevationOf = (i: number): number => floors[i]?.level.elevation ?? base
+  if (depth !== null) {
+    const met = [...floors.slice(0, order).keys(), -1].find(
+      (i) => Math.abs(elevationOf(i) - (plane.level - depth)) <= plane.reach,
+    )
+    return { under: met ?? null, foot: -depth }
+  }
+  let under = order - 1
+  for (let floor = floors[under]; floor && !isThere(floor, plane); floor = floors[under]) under--
+  return { under, foot: elevationOf(under) - plane.level }
+}
