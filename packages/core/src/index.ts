@@ -58,6 +58,7 @@ export {
   type Slope,
   type Strut,
   type WallRun,
+  type WallSurface,
 } from './document/recordKinds'
 export { readRecord } from './document/readRecord'
 export {
@@ -154,6 +155,7 @@ export type {
   StrutView,
   StairView,
   BarrierView,
+  SurfaceOnPlan,
   StiffView,
 } from './queries/floorView'
 export type { MemberView, SupportView } from './queries/memberView'
@@ -242,4 +244,6 @@ export { asksByValue } from './queries/byValue'
 export { dxfLimits, readDxf, type DxfLayer, type DxfPlan } from './exchange/dxfPlan'
 export { importedPlan, layerUses, type LayerUse } from './exchange/planImport'
 export { openingsText, readOpenings } from './editing/openingText'
+export { readSurfaceOpenings, surfaceOpeningsText } from './editing/surfaceOpeningText'
+export type { RestView, StretchView, SurfaceView } from './queries/surfaceView'
 export { openingsArea, takesOff } from './actions/wallLoad'

@@ -229,6 +229,13 @@ const triggers: readonly Trigger[] = [
     mends: ['Delete roof slope R1', 'Delete roof slope R2'],
   },
   {
+    code: 'surface.not-carried',
+    make: storeyWith(({ building, layout }) =>
+      building.wallSurface(layout, line([20, 20], [26, 20]), { label: 'O8', sharing: 'level' }),
+    ),
+    says: /^Nothing carries 18\.0 kN of the pressure on wall surface O8 on level Top\./,
+  },
+  {
     code: 'load.not-carried',
     make: storeyWith(({ building, layout }) => {
       const steel = building.material({ unitWeight: 80_000 })

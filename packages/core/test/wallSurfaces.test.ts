@@ -1,10 +1,12 @@
 import fc from 'fast-check'
 import { typedLoads } from '../src/actions/cases'
+import { balanceOf } from '../src/derivation/balance'
 import { concernsOf } from '../src/concerns/concernsOf'
 import { pressedIn, reachesOf, restLoads } from '../src/derivation/surfaceLoads'
 import { expanded } from '../src/document/labels'
 import type { WallSurface } from '../src/document/recordKinds'
-import { sidewaysRows } from '../src/exchange/results'
+import { effectsOf } from '../src/derivation/effects'
+import { sidewaysRows, stiffElementRows, storeyRows } from '../src/exchange/results'
 import type { Point } from '../src/geometry/point'
 import { ask } from '../src/queries/derive'
 import { loadTotal } from '../src/rundown/memberLines'
@@ -37,7 +39,7 @@ describe('1 kN/m² on 6 by 3 m over the south beam of a bay', () => {
     const storey = oneStorey(0)
     const { south: beam } = bay(storey)
     const { state, view, rests, levels } = taken(storey, storey.building.wallSurface(storey.layout, south))
-    expect(view).toMatchObject({ area: near(18), applied: near(18_000), notCarried: near(0), inStoreyForces: false })
+    expect(view).toMatchObject({ area: near(18), applied: near(18_000), notCarried: near(0), inDerivedWind: false })
     expect(rests).toEqual({ [beam.label]: near(9000), ground: near(9000) })
     expect(levels).toEqual({ Top: near(9000), Base: near(9000) })
     // northwards, from outside into the bay
@@ -297,13 +299,72 @@ describe('cases', () => {
     expect(ask(state, { kind: 'thrusts', caseId: 'wind/south' })).toHaveLength(2)
   })
 
+  test('hand: where no wind is derived, what presses is the storey forces, and two walls hold it', () => {
+    const storey = oneStorey(0, { family: 'BS' })
+    const { building, layout, top } = storey
+    bay(storey)
+    for (const x of [0, 6])
+      building.stiffElement(layout, [
+        [x, 0],
+        [x, 4],
+      ])
+    const pressures = [pressure(800, 800, { nature: 'wind', from: 'south' })]
+    building.wallSurface(layout, south, { pressures })
+    const state = building.state()
+    // 7.2 kN at the top in the middle between the walls, 7.2 kN into the ground
+    const [caseId, half] = ['wind/south', near(7200)]
+    expect(storeyRows(state).filter(({ case: id }) => id === caseId)).toEqual([
+      expect.objectContaining({ level: 'Base', fx: near(0), fy: half, x: near(3) }),
+      expect.objectContaining({ level: 'Top', fx: near(0), fy: half, x: near(3) }),
+    ])
+    expect(balanceOf(state, caseId)).toMatchObject({
+      applied: near(14_400),
+      atSupports: near(14_400),
+      notCarried: near(0),
+      handedOn: 'stiffElements',
+    })
+    const elements = stiffElementRows(state).filter(({ case: id }) => id === caseId)
+    expect(elements.map(({ fy, moment }) => [fy, moment])).toEqual([
+      [near(3600), near(10_800)],
+      [near(3600), near(10_800)],
+    ])
+    const shears = effectsOf(state, 'storeyShear').filter(({ component }) => component === 'y')
+    const at = state.caseIds.indexOf(caseId)
+    expect(shears.map(({ levelName, values }) => [levelName, values[at]])).toEqual([
+      ['Base', near(14_400)],
+      ['Top', near(7200)],
+    ])
+    const why = ask(state, { kind: 'why', address: `storeyForce:${caseId}@${top.id}` })
+    expect(why?.value).toBeCloseTo(7200, 4)
+  })
+
+  test('hand: earth on one side is held by the same walls in its own case, and is no concern then', () => {
+    const storey = oneStorey(0)
+    const { building, layout } = storey
+    bay(storey)
+    for (const x of [0, 6])
+      building.stiffElement(layout, [
+        [x, 0],
+        [x, 4],
+      ])
+    building.wallSurface(layout, south)
+    const state = building.state()
+    const rows = stiffElementRows(state).filter(({ case: id }) => id === typedLoads)
+    expect(rows.map(({ fy }) => fy)).toEqual([near(4500), near(4500)])
+    expect(concernsOf(state).map(({ code }) => code)).not.toContain('level.pushed')
+    const [effect] = effectsOf(state, 'elementShear')
+    expect(effect?.values[state.caseIds.indexOf(typedLoads)]).toBeCloseTo(4500, 4)
+    // nothing holds a push along x, so nothing is said of it either: none comes
+    expect(concernsOf(state).map(({ code }) => code)).not.toContain('storey.unheld')
+  })
+
   test('storey forces of the wind hold it already: members get it, levels do not get it twice', () => {
     const storey = oneStorey(0, { basicWindVelocity: 25 })
     bay(storey)
     const pressures = [pressure(800, 800, { nature: 'wind', from: 'south' })]
     const surface = storey.building.wallSurface(storey.layout, south, { pressures })
     const { state, view } = taken(storey, surface, 'wind/south')
-    expect(view).toMatchObject({ applied: near(14_400), inStoreyForces: true })
+    expect(view).toMatchObject({ applied: near(14_400), inDerivedWind: true })
     expect(sidewaysRows(state).filter(({ case: id }) => id === 'wind/south')).toHaveLength(2)
     expect(ask(state, { kind: 'thrusts', caseId: 'wind/south' })).toEqual([])
   })

@@ -17,6 +17,7 @@ const places: readonly (readonly [prefix: string, step: StepName])[] = [
   ['panel.off-its-beams', 'building'],
   ['panel.', 'paths'],
   ['load.', 'paths'],
+  ['surface.', 'actions'],
 ]
 
 /** The step at which a concern arises and is mended. */

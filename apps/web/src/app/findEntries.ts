@@ -98,6 +98,7 @@ const elementSteps = {
   reductionRegion: 'actions',
   stair: 'actions',
   barrier: 'actions',
+  wallSurface: 'actions',
   stiffElement: 'building',
   opening: 'building',
 } as const

@@ -94,6 +94,8 @@ export function useNote() {
         before: number | null,
         after: number | null,
       ) => `${subject(of)}: ${field} ${arrow(before, after, quantity, format)}`,
+      amount: (field: string, quantity: Quantity, before: number | null, after: number | null) =>
+        `${field} ${arrow(before, after, quantity, format)}`,
       text: (of: Rec | readonly Rec[], field: string, before: string, after: string) =>
         `${subject(of)}: ${field} ${before} → ${after}`,
     }

@@ -20,6 +20,7 @@ const kinds: readonly Target['kind'][] = [
   'load',
   'stair',
   'barrier',
+  'wallSurface',
   'beam',
   'strut',
   'column',

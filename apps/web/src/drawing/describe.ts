@@ -14,6 +14,7 @@ import {
   type SlopeView,
   type StairView,
   type StrutView,
+  type SurfaceOnPlan,
   type TypedLoadView,
   type WallView,
 } from '@hedrion/core'
@@ -121,3 +122,25 @@ export const slopeText = ({ label, pitch, low, high }: SlopeView, format: Number
   `Roof slope ${label}, ${formatQuantity(pitch, 'angle', format)}, from ${over(low, format)} to ${over(high, format)} over the level`
 
 export const openingText = ({ label }: OpeningView): string => `Opening ${label}`
+
+/** "1.00 kN/m²", "0.00 to 12.00 kN/m² from its top to its foot". */
+export const pressureText = ({ top, foot }: Pick<SurfaceOnPlan, 'top' | 'foot'>, format: NumberFormat): string =>
+  top === foot
+    ? formatQuantity(top, 'pressure', format)
+    : `${formatValue(top, 'pressure', format)} to ${formatQuantity(foot, 'pressure', format)}`
+
+/** A wall surface as one thing, whatever its stretches. */
+export function surfaceText(stretches: readonly SurfaceOnPlan[], format: NumberFormat): string {
+  const [first] = stretches
+  if (!first) return ''
+  const length = stretches.reduce((total, { a, b }) => total + distance(a, b), 0)
+  const [applied, lost] = [sumOf(stretches, 'applied'), sumOf(stretches, 'notCarried')]
+  const press =
+    first.top === 0 && first.foot === 0
+      ? 'no pressure in this case'
+      : `${pressureText(first, format)} towards its face, ${formatQuantity(applied, 'force', format)}`
+  return `Wall surface ${first.label}, ${formatQuantity(length, 'length', format)}, ${press}${Math.abs(lost) >= 1 ? ', nothing carries all of it' : ''}`
+}
+
+const sumOf = (stretches: readonly SurfaceOnPlan[], of: 'applied' | 'notCarried'): number =>
+  stretches.reduce((total, stretch) => total + stretch[of], 0)

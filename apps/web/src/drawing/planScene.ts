@@ -17,6 +17,7 @@ import { beamsPart, columnsPart, ordinatesPart, ordinateScale } from './membersP
 import { part, type PlanOptions } from './planOptions'
 import { slopesPart, strutsPart } from './roofPart'
 import { barriersPart, stairsPart } from './stairsPart'
+import { wallSurfacesPart } from './wallSurfacesPart'
 import { reductionRegionsPart } from './reductionRegionsPart'
 import { stiffPart } from './stiffPart'
 import { areaLoadsPart } from './areaLoadsPart'
@@ -46,6 +47,7 @@ export function planScene(
     columnsPart(floor, options),
     typedLoadsPart(floor, options),
     barriersPart(floor, options),
+    wallSurfacesPart(floor, options),
     stiffPart(floor, options),
     lostPart(floor, options),
   ]
@@ -90,6 +92,7 @@ function boxOfFloor(floor: FloorView, grid: readonly GridLine[]) {
     ...floor.reductionRegions.flatMap(({ outline }) => outline),
     ...floor.stairs.flatMap(({ outline }) => outline),
     ...floor.barriers.flatMap(({ a, b }) => [a, b]),
+    ...floor.wallSurfaces.flatMap(({ a, b }) => [a, b]),
     ...floor.stiff.flatMap(({ a, b }) => [a, b]),
   ]
   return points.length > 0 ? boxOf(points) : gridBox(grid)

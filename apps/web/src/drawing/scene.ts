@@ -109,6 +109,7 @@ export interface Target {
     | 'load'
     | 'stair'
     | 'barrier'
+    | 'wallSurface'
     | 'stiff'
     | 'reductionRegion'
     | 'gridLine'

@@ -1,5 +1,5 @@
 import type { ProjectState } from '../derivation/project'
-import { allStoreyForces } from '../derivation/storeyForces'
+import { allSidewaysForces } from '../derivation/storeyForces'
 import { hasStiffElements, overlap, shareStoreyForces, unheldOf } from '../derivation/storeyShears'
 import { storeysOf, type Storey } from '../derivation/storeys'
 import { recordsOf } from '../document/document'
@@ -40,7 +40,7 @@ function elementConcerns(state: ProjectState): readonly Concern[] {
 
 /** One entry per storey, for the case that leaves most of its force there. */
 function unheldStoreys(state: ProjectState, storeys: readonly Storey[]): readonly Concern[] {
-  const shears = allStoreyForces(state).map((forces) => shareStoreyForces(state, forces).storeys)
+  const shears = allSidewaysForces(state).map((forces) => shareStoreyForces(state, forces).storeys)
   return storeys.flatMap(({ floor: { level } }, i): Concern[] => {
     const lost = shears.flatMap((ofCase) => {
       const { shear, share } = ofCase[i] ?? {}

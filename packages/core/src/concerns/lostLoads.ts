@@ -1,5 +1,6 @@
 import { isConstruction, isHorizontal } from '../actions/cases'
-import { feetSum, negligible, onNothing } from '../derivation/balance'
+import { feetSum, onNothing } from '../derivation/balance'
+import { negligible } from '../derivation/negligible'
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorIn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'

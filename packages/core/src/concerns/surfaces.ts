@@ -1,4 +1,4 @@
-import { negligible } from '../derivation/balance'
+import { negligible } from '../derivation/negligible'
 import { expandedAt } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { pressedIn, reachesOf } from '../derivation/surfaceLoads'

@@ -1,19 +1,15 @@
 import type { ProjectState } from '../derivation/project'
-import { negligible } from '../derivation/balance'
+import { negligible } from '../derivation/negligible'
+import { canPush } from '../derivation/pushes'
+import { hasStiffElements } from '../derivation/storeyShears'
 import { thrusts } from '../derivation/thrust'
 import { gravityCases } from './lostLoads'
 import type { Concern } from '../outcome/outcome'
 
 /** Levels that raking columns and hangers, loads square to slopes, or wall surfaces push sideways, by the case that pushes most: nothing here holds that. */
 export function levelsPushed(state: ProjectState): readonly Concern[] {
-  const pushed =
-    state.surfaces.length > 0 ||
-    state.floors.some(
-      ({ operator: { plan } }) =>
-        plan.frame.columns.some(({ far }) => far !== undefined) ||
-        plan.sources.some((source) => source.kind === 'area' && source.sideways.length > 0),
-    )
-  if (!pushed) return []
+  // stiff elements hold it, or a concern of their own says that they do not
+  if (hasStiffElements(state) || !canPush(state)) return []
   const names = new Map(state.actions.flatMap((action) => action.cases.map(({ id, name }) => [id, name] as const)))
   const pushes = gravityCases(state).map((id) => ({ id, levels: thrusts(state, id).levels }))
   return state.floors.flatMap(({ level }, i): Concern[] => {

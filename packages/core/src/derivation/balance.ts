@@ -3,7 +3,8 @@ import { isHanger } from '../building/frame'
 import { pressedOnBarriers } from './barriers'
 import { readCase } from './cells'
 import type { FloorState } from './floorStates'
-import { storeyForcesOf, type StoreyForcesOfCase } from './storeyForces'
+import { storeyForcesOf } from './storeyForces'
+import type { StoreyForcesOfCase } from './storeyForcesOfCase'
 import { hasStiffElements, shareStoreyForces } from './storeyShears'
 import type { ProjectState } from './project'
 
@@ -43,16 +44,14 @@ export function balanceOf(state: ProjectState, caseId: string): Balance {
 }
 
 function balanceOfStoreys(state: ProjectState, forces: StoreyForcesOfCase): Balance {
-  const { caseId, total: applied } = forces
+  const { caseId, total, lost } = forces
+  const applied = total + lost
   if (!hasStiffElements(state))
-    return { caseId, applied, onMembers: 0, atSupports: 0, notCarried: 0, handedOn: 'storeyForces' }
+    return { caseId, applied, onMembers: 0, atSupports: 0, notCarried: lost, handedOn: 'storeyForces' }
   const { atFoot, intoGround, unheld } = shareStoreyForces(state, forces)
   const atSupports = atFoot + intoGround
-  return { caseId, applied, onMembers: 0, atSupports, notCarried: unheld, handedOn: 'stiffElements' }
+  return { caseId, applied, onMembers: 0, atSupports, notCarried: unheld + lost, handedOn: 'stiffElements' }
 }
-
-/** A newton is nothing to a building: what is smaller is rounding. */
-export const negligible = 1
 
 /** Rows of the hangers of a floor that find nothing to hang from, or only what they hold up themselves. */
 export const hangingFromNothing = ({ hung, rings }: FloorState): readonly number[] => [...hung.unsupported, ...rings]

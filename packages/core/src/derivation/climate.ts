@@ -1,4 +1,5 @@
-import { windLoads, type WindBody, type WindLoads } from '../actions/wind/windLoads'
+import { windDirectionOf } from '../actions/cases'
+import { windLoads, type WindBody, type WindLoads, type WindResult } from '../actions/wind/windLoads'
 import type { WindLevel } from '../actions/wind/wallStrips'
 import type { Floor } from '../building/floors'
 import { recordsOf, type Document } from '../document/document'
@@ -40,6 +41,12 @@ export function pressureAt(
   if (!basis || basis.basicWindVelocity === null) return null
   const site = windSite(basis.basicWindVelocity, basis.terrain)
   return pressureRuleOf(standard.family)?.at(height, site, standard) ?? null
+}
+
+/** The derived wind of a case; undefined for other cases, and where none is derived. */
+export const windResultOf = ({ wind }: { readonly wind: WindLoads | null }, caseId: string): WindResult | undefined => {
+  const direction = windDirectionOf(caseId)
+  return direction && wind?.results.find((result) => result.direction.id === direction)
 }
 
 /** Whether the family in use derives wind in this version. */

@@ -6,7 +6,7 @@ import type { Quantity } from '../units/quantity'
 import { caseRow } from './cells'
 import type { FloorState } from './floorStates'
 import { rakingUnder } from './thrust'
-import { allStoreyForces } from './storeyForces'
+import { allSidewaysForces, storeyForcesOf } from './storeyForces'
 import { shareStoreyForces } from './storeyShears'
 import { storeysOf } from './storeys'
 import type { ProjectState } from './project'
@@ -146,14 +146,19 @@ function reduced(
 
 /** The shear in the storey under each level: the sum of the storey forces at that level and above. */
 function storeyShears(state: ProjectState): readonly Effect[] {
-  const results = state.wind?.results ?? []
-  const levels = results[0]?.storeys.map(({ force }) => force.levelId) ?? []
+  const forces = new Map(
+    state.caseIds.flatMap((id) => {
+      const found = windDirectionOf(id) ? storeyForcesOf(state, id) : null
+      return found ? [[id, found.storeys.map(({ force }) => force)] as const] : []
+    }),
+  )
+  const heights = new Map([...forces.values()].flat().map(({ levelId, z }) => [levelId, z] as const))
+  const levels = [...heights].sort(([, p], [, q]) => p - q).map(([levelId]) => levelId)
   return levels.flatMap((levelId, from) =>
     (['x', 'y'] as const).map((component): Effect => {
       const values = Float64Array.from(state.caseIds, (caseId) => {
-        const result = results.find(({ direction }) => direction.id === windDirectionOf(caseId))
-        const above = result?.storeys.slice(from) ?? []
-        return above.reduce((sum, { force }) => sum + (component === 'x' ? force.fx : force.fy), 0)
+        const above = (forces.get(caseId) ?? []).filter(({ levelId: at }) => levels.indexOf(at) >= from)
+        return above.reduce((sum, { fx, fy }) => sum + (component === 'x' ? fx : fy), 0)
       })
       const levelName = labelOf(state.document, levelId)
       const label = from === 0 ? `base shear, with the force at ${levelName}` : `shear under ${levelName}`
@@ -175,7 +180,7 @@ function storeyShears(state: ProjectState): readonly Effect[] {
 /** What stiff elements take of the shear of their storey, along them. */
 function elementShears(state: ProjectState): readonly Effect[] {
   const shears = new Map(
-    allStoreyForces(state).map((forces) => [forces.caseId, shareStoreyForces(state, forces).storeys]),
+    allSidewaysForces(state).map((forces) => [forces.caseId, shareStoreyForces(state, forces).storeys]),
   )
   return storeysOf(state).flatMap(({ floor: { level }, elements }, at) =>
     elements.map(({ expandedId, record }, i): Effect => {

@@ -1,4 +1,4 @@
-import { hasStoreyForces, lateralCase, windDirectionOf } from '../actions/cases'
+import { hasStoreyForces, isHorizontal, lateralCase, windCase, windDirections } from '../actions/cases'
 import { baseShear, forceOfLevel, forceOfWeight, weightByHeight } from '../actions/lateral/storeyForce'
 import type { StoreyForce } from '../actions/wind/windLoads'
 import { recordsOf } from '../document/document'
@@ -6,30 +6,37 @@ import type { Level, StoreyForces } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { earthquakeRuleOf } from '../standards/earthquakeRules'
 import { given, tracedSum, type Traced } from '../trace/traced'
+import { windResultOf } from './climate'
 import { levelMasses, tracedWeight, type LevelMass } from './masses'
+import { pushesAsForces } from './pushes'
+import type { StoreyForcesOfCase } from './storeyForcesOfCase'
 import type { ProjectState } from './project'
 
-/** The storey forces of one case, bottom first, each with how it came about. */
-export interface StoreyForcesOfCase {
-  readonly caseId: string
-  /** Unit vector along the push. */
-  readonly way: Point
-  readonly storeys: readonly { readonly force: StoreyForce; readonly trace: Traced<'force'> }[]
-  /** Along the push, N. */
-  readonly total: number
-}
-
-/** Storey forces of a wind direction or of a record; null for any other case. */
+/**
+ * Storey forces of a wind direction or of a record; null for any other case. Where no wind is derived, what presses on wall surfaces makes
+ * those of the wind.
+ */
 export function storeyForcesOf(state: ProjectState, caseId: string): StoreyForcesOfCase | null {
-  const direction = windDirectionOf(caseId)
-  const wind = direction && state.wind?.results.find((result) => result.direction.id === direction)
+  const wind = windResultOf(state, caseId)
   if (wind) {
     const { x, y } = wind.direction
-    return { caseId, way: [x, y], storeys: wind.storeys, total: wind.total }
+    return { caseId, way: [x, y], storeys: wind.storeys, total: wind.total, lost: 0 }
   }
+  const direction = windDirections.find(({ id }) => windCase(id) === caseId)
+  if (direction) return pushesAsForces(state, caseId, [direction.x, direction.y])
   const record = recordsOf(state.document, 'storeyForces').find(({ id }) => lateralCase(id) === caseId)
   return record ? forcesByWeight(state, record) : null
 }
+
+/**
+ * What acts on levels sideways in a case of any kind: its storey forces, or in a case of gravity what rakes, what is square to slopes, and
+ * what presses on wall surfaces. Null where nothing does.
+ */
+export const sidewaysForcesOf = (state: ProjectState, caseId: string): StoreyForcesOfCase | null =>
+  isHorizontal(caseId) ? storeyForcesOf(state, caseId) : pushesAsForces(state, caseId, null)
+
+export const allSidewaysForces = (state: ProjectState): readonly StoreyForcesOfCase[] =>
+  state.caseIds.flatMap((id) => sidewaysForcesOf(state, id) ?? [])
 
 /** Every case with storey forces. */
 export const allStoreyForces = (state: ProjectState): readonly StoreyForcesOfCase[] =>
@@ -54,7 +61,7 @@ function forcesByWeight(state: ProjectState, record: StoreyForces): StoreyForces
     return [{ force, trace }]
   })
   const total = storeys.reduce((sum, { trace }) => sum + trace.value, 0)
-  return { caseId: lateralCase(record.id), way, storeys, total }
+  return { caseId: lateralCase(record.id), way, storeys, total, lost: 0 }
 }
 
 /** Levels that have a mass, bottom first. */

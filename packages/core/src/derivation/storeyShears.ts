@@ -5,7 +5,7 @@ import type { Point } from '../geometry/point'
 import { overlapOn } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { ProjectState } from './project'
-import type { StoreyForcesOfCase } from './storeyForces'
+import type { StoreyForcesOfCase } from './storeyForcesOfCase'
 import { storeysOf, type Storey, type StoreyElement } from './storeys'
 
 export interface ElementForce {

@@ -1,4 +1,3 @@
-import { hasStoreyForces } from '../actions/cases'
 import { pressureIn } from '../actions/surfacePressures'
 import type { Point } from '../geometry/point'
 import { contains } from '../geometry/polygon'
@@ -7,8 +6,8 @@ import type { LoadLine, LoadPoint } from '../rundown/memberLines'
 import { addLines } from '../sharing/addLines'
 import { emptyShare, sumOfShares, type Share } from '../sharing/share'
 import { once } from '../document/once'
+import { windResultOf } from './climate'
 import type { ProjectState } from './project'
-import { storeyForcesOf } from './storeyForces'
 import type { Rest } from './surfaceRests'
 import { handedDown, type AtLevel } from './surfaceStatics'
 import { carrierOf, type SurfaceStretch } from './surfaces'
@@ -26,7 +25,6 @@ export interface PressedStretch {
 
 /** Every stretch that a case presses on. */
 export function pressedIn(state: ProjectState, caseId: string): readonly PressedStretch[] {
-  const inwardOf = inwards(state)
   return state.surfaces.flatMap((stretch): readonly PressedStretch[] => {
     const { top, foot } = pressureIn(stretch.surface, caseId, state.standard)
     if (top === 0 && foot === 0) return []
@@ -37,7 +35,7 @@ export function pressedIn(state: ProjectState, caseId: string): readonly Pressed
     const parts = [[even, top] as const, ...(more === 0 ? [] : [[growing, more] as const])]
     const sum = sumOfShares({ ...emptyShare, applied, appliedMoments: [x ?? 0, y ?? 0] }, parts)
     const share = { ...sum, lines: addLines(sum.lines, [...stretch.rests.values()].map(carrierOf)) }
-    return [{ stretch, inward: inwardOf.get(stretch) ?? [0, 0], top, foot, share }]
+    return [{ stretch, inward: inwardOf(state, stretch), top, foot, share }]
   })
 }
 
@@ -47,7 +45,7 @@ export function pressedIn(state: ProjectState, caseId: string): readonly Pressed
  */
 const inwards = once((state: ProjectState): ReadonlyMap<SurfaceStretch, Point> => {
   const hand = 0.1
-  const inwardOf = ({ a, b, order, under }: SurfaceStretch): Point => {
+  const find = ({ a, b, order, under }: SurfaceStretch): Point => {
     const length = distance(a, b)
     const [x, y] = along(a, b, length / 2)
     const left: Point = [-(b[1] - a[1]) / length, (b[0] - a[0]) / length]
@@ -59,8 +57,11 @@ const inwards = once((state: ProjectState): ReadonlyMap<SurfaceStretch, Point> =
     })
     return (sides.find((side) => side !== 0) ?? 1) > 0 ? left : [-left[0], -left[1]]
   }
-  return new Map(state.surfaces.map((stretch) => [stretch, inwardOf(stretch)]))
+  return new Map(state.surfaces.map((stretch) => [stretch, find(stretch)]))
 })
+
+/** Which way a stretch is pressed by what is more than nothing: a unit vector in plan. */
+export const inwardOf = (state: ProjectState, stretch: SurfaceStretch): Point => inwards(state).get(stretch) ?? [0, 0]
 
 /** The resultant of a stretch, N. */
 export const pressOf = ({ share }: PressedStretch): number => share.applied
@@ -89,9 +90,9 @@ export interface SurfacePush {
   readonly moment: number
 }
 
-/** What wall surfaces do to levels in a case; nothing where storey forces of the case hold it already. */
+/** What wall surfaces do to levels in a case; nothing where the derived wind of the case holds it already. */
 export function surfacePushes(state: ProjectState, caseId: string): readonly SurfacePush[] {
-  if (isInStoreyForces(state, caseId)) return []
+  if (windResultOf(state, caseId)) return []
   return pressedIn(state, caseId).flatMap((pressed) => {
     const { inward } = pressed
     const sums = new Map<number, { force: number; turning: number }>()
@@ -109,10 +110,6 @@ export function surfacePushes(state: ProjectState, caseId: string): readonly Sur
     }))
   })
 }
-
-/** Whether the case has storey forces of the whole building: what surfaces take is then a part of these. */
-export const isInStoreyForces = (state: ProjectState, caseId: string): boolean =>
-  hasStoreyForces(caseId) && storeyForcesOf(state, caseId) !== null
 
 /** What one member, or the edge of a floor, takes of a stretch: along its own length, N/m and N inwards. */
 export interface RestLoad {

@@ -12,7 +12,7 @@ import { rakingAt } from '../derivation/thrust'
 import { sidewaysOn } from '../derivation/sideways'
 import { pressedIn, recordOfRest, restLoads } from '../derivation/surfaceLoads'
 import type { Rest } from '../derivation/surfaceRests'
-import { allStoreyForces } from '../derivation/storeyForces'
+import { allSidewaysForces, allStoreyForces } from '../derivation/storeyForces'
 import { shareStoreyForces } from '../derivation/storeyShears'
 import type { ProjectState } from '../derivation/project'
 import { setsOf, structuresOf, structuresOfSet } from '../derivation/structures'
@@ -259,11 +259,11 @@ function squareToSlopes(state: ProjectState) {
 }
 
 /**
- * What every stiff element takes of those storey forces in the storey under its level: a force in plan, and the moment in its plane
+ * What every stiff element takes of storey forces, and of all else that pushes levels sideways, in the storey under its level: a force in plan, and the moment in its plane
  * over its foot. N, N·m, m; its stiffness N/m.
  */
 export function stiffElementRows(state: ProjectState) {
-  return allStoreyForces(state).flatMap((forces) =>
+  return allSidewaysForces(state).flatMap((forces) =>
     shareStoreyForces(state, forces).storeys.flatMap(({ storey, elements }) =>
       elements.map(({ element: { expandedId, record, a, b, along, stiffness }, shear, moment }) => ({
         case: forces.caseId,

@@ -3,6 +3,7 @@ import { barrierCase } from '../actions/cases'
 import { heightOn } from '../building/slopes'
 import { stairOutline } from '../building/stairs'
 import { barriersOn } from '../derivation/barriers'
+import { inwardOf, pressedIn, reachesOf } from '../derivation/surfaceLoads'
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorArea, floorSeen, keyOfRegion, memberLoadsIn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
@@ -107,6 +108,22 @@ export interface BarrierView {
   readonly value: number | null
 }
 
+/** One straight stretch of a wall surface below the level, as the plan draws it. */
+export interface SurfaceOnPlan {
+  readonly expandedId: string
+  readonly label: string
+  readonly a: Point
+  readonly b: Point
+  /** Unit vector from outside inwards. */
+  readonly inward: Point
+  /** In the case, Pa towards its face. */
+  readonly top: number
+  readonly foot: number
+  /** N inwards, and what of it nothing holds. */
+  readonly applied: number
+  readonly notCarried: number
+}
+
 /** A plane of the roof over the level, with the heights of its lowest and highest point over it. */
 export interface SlopeView {
   readonly id: string
@@ -166,6 +183,7 @@ export interface FloorView {
   readonly struts: readonly StrutView[]
   readonly stairs: readonly StairView[]
   readonly barriers: readonly BarrierView[]
+  readonly wallSurfaces: readonly SurfaceOnPlan[]
   readonly stiff: readonly StiffView[]
   readonly reductionRegions: readonly ReductionRegionView[]
   readonly area: number
@@ -193,6 +211,7 @@ export function floorView(state: ProjectState, levelId: string, caseId: string):
     struts: strutViews(state, floor),
     stairs: stairViews(state, floor, caseId),
     barriers: barrierViews(state, floor, caseId),
+    wallSurfaces: surfacesOnPlan(state, floor, caseId),
     stiff: stiffViews(state, floor),
     reductionRegions: reductionRegionViews(state, floor),
     area: floorArea(state, floor),
@@ -355,3 +374,23 @@ const barrierViews = (state: ProjectState, floor: FloorState, caseId: string): r
       value,
     }
   })
+
+function surfacesOnPlan(state: ProjectState, floor: FloorState, caseId: string): readonly SurfaceOnPlan[] {
+  const own = state.surfaces.filter(({ order }) => state.floors[order]?.level.id === floor.level.id)
+  if (own.length === 0) return []
+  const pressed = new Map(pressedIn(state, caseId).map((one) => [one.stretch, one]))
+  return own.map((stretch): SurfaceOnPlan => {
+    const on = pressed.get(stretch)
+    return {
+      expandedId: expandedAt(floor, stretch.surface.id),
+      label: stretch.surface.label,
+      a: stretch.a,
+      b: stretch.b,
+      inward: inwardOf(state, stretch),
+      top: on?.top ?? 0,
+      foot: on?.foot ?? 0,
+      applied: on?.share.applied ?? 0,
+      notCarried: on ? reachesOf(on).notCarried : 0,
+    }
+  })
+}

@@ -1,4 +1,4 @@
-import { storeyForcesOf } from '../derivation/storeyForces'
+import { sidewaysForcesOf } from '../derivation/storeyForces'
 import {
   hasStiffElements,
   shareStoreyForces,
@@ -9,7 +9,6 @@ import {
 import { levelMasses } from '../derivation/masses'
 import type { ProjectState } from '../derivation/project'
 import { armOf, momentAbout, type HorizontalForce, type Unheld } from '../actions/lateral/diaphragm'
-import { hasStoreyForces } from '../actions/cases'
 import type { Point } from '../geometry/point'
 import type { StiffElement } from '../document/recordKinds'
 
@@ -64,9 +63,9 @@ export interface LateralView {
   readonly storeys: readonly StoreyView[]
 }
 
-/** Storey forces of a case down the building, and who holds them in every storey; null for a case without storey forces. */
+/** What acts on levels sideways in a case, down the building, and who holds it in every storey; null where nothing does. */
 export function lateralView(state: ProjectState, caseId: string): LateralView | null {
-  const forces = hasStoreyForces(caseId) ? storeyForcesOf(state, caseId) : null
+  const forces = sidewaysForcesOf(state, caseId)
   if (!forces) return null
   const { storeys: shears, intoGround, atFoot, unheld } = shareStoreyForces(state, forces)
   const centres = new Map(levelMasses(state).map(({ levelId, centre }) => [levelId, centre]))

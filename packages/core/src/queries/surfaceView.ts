@@ -1,6 +1,7 @@
 import { expandedAt } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
-import { isInStoreyForces, pressOf, pressedIn, reachesOf, recordOfRest, restLoads } from '../derivation/surfaceLoads'
+import { windResultOf } from '../derivation/climate'
+import { pressOf, pressedIn, reachesOf, recordOfRest, restLoads } from '../derivation/surfaceLoads'
 import type { Rest } from '../derivation/surfaceRests'
 import type { SurfaceStretch } from '../derivation/surfaces'
 import { labelOf, splitExpanded } from '../document/labels'
@@ -46,8 +47,8 @@ export interface SurfaceView {
   readonly area: number
   readonly applied: number
   readonly notCarried: number
-  /** Whether the storey forces of the case hold all of it already. */
-  readonly inStoreyForces: boolean
+  /** Whether the derived wind of the case holds all of it already. */
+  readonly inDerivedWind: boolean
 }
 
 /** A wall surface on one level; null where there is none. */
@@ -88,7 +89,7 @@ export function surfaceView(state: ProjectState, expandedId: string, caseId: str
     area: sum(({ area }) => area),
     applied: sum(({ applied }) => applied),
     notCarried: sum(({ notCarried }) => notCarried),
-    inStoreyForces: isInStoreyForces(state, caseId),
+    inDerivedWind: windResultOf(state, caseId) !== undefined,
   }
 }
 

@@ -6,7 +6,8 @@ import { barrierCase } from '../actions/cases'
 import { readCase } from '../derivation/cells'
 import { lengthOfColumn } from '../derivation/floorQueries'
 import { storeysOf } from '../derivation/storeys'
-import { distance } from '../geometry/segment'
+import { pressedIn } from '../derivation/surfaceLoads'
+import { along, distance } from '../geometry/segment'
 import { expandedAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
@@ -17,13 +18,13 @@ import type { WallSource } from '../rundown/sources'
 /** A stretch of wall or barrier, a flight of stairs or a stiff element, as a flat surface of four corners; upright ones from their foot. */
 export interface SpaceSurface {
   readonly expandedId: string
-  readonly kind: 'wall' | 'bearingWall' | 'barrier' | 'stair' | 'stiff'
+  readonly kind: 'wall' | 'bearingWall' | 'barrier' | 'stair' | 'stiff' | 'wallSurface'
   readonly label: string
   /** Two at its foot, then two at its top. */
   readonly corners: readonly [Point3, Point3, Point3, Point3]
   /** As it lies, m². */
   readonly area: number
-  /** In the case: of a wall N/m downwards, of a bearing wall N/m at its foot, of a flight N/m on each end, of a barrier N/m outwards. */
+  /** In the case: of a wall N/m downwards, of a bearing wall N/m at its foot, of a flight N/m on each end, of a barrier N/m outwards, of a wall surface N inwards. */
   readonly load: number
 }
 
@@ -35,6 +36,7 @@ export function surfacesInSpace(state: ProjectState, floor: FloorState, caseId: 
     ...stairSurfaces(state, floor, caseId),
     ...barriers(state, floor, caseId),
     ...stiffSurfaces(state, floor),
+    ...pressedSurfaces(state, floor, caseId),
   ]
 }
 
@@ -155,4 +157,26 @@ function stiffSurfaces(state: ProjectState, { level }: FloorState): readonly Spa
     area: distance(a, b) * (level.elevation - foot),
     load: 0,
   }))
+}
+
+/** Wall surfaces from their foot to their top, in pieces where a roof over them changes its slope. */
+function pressedSurfaces(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceSurface[] {
+  const own = state.surfaces.filter(({ order }) => state.floors[order]?.level.id === floor.level.id)
+  if (own.length === 0) return []
+  const loads = new Map(pressedIn(state, caseId).map(({ stretch, share }) => [stretch, share.applied]))
+  return own.flatMap((stretch) =>
+    stretch.shape.edge.map(({ a: [u0, v0], b: [u1, v1] }): SpaceSurface => {
+      const { surface, shape } = stretch
+      const at = (u: number, v: number): Point3 => [...along(stretch.a, stretch.b, u), floor.level.elevation + v]
+      const [left, right] = [v0 + surface.above, v1 + surface.above]
+      return {
+        expandedId: expandedAt(floor, surface.id),
+        kind: 'wallSurface',
+        label: surface.label,
+        corners: [at(u0, shape.foot), at(u1, shape.foot), at(u1, right), at(u0, left)],
+        area: (u1 - u0) * ((left + right) / 2 - shape.foot),
+        load: loads.get(stretch) ?? 0,
+      }
+    }),
+  )
 }

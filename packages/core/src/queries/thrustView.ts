@@ -1,5 +1,5 @@
 import type { ProjectState } from '../derivation/project'
-import { negligible } from '../derivation/balance'
+import { negligible } from '../derivation/negligible'
 import { thrusts, type LevelThrust } from '../derivation/thrust'
 
 /** What raking columns and hangers do sideways to one level in a case; N in global axes, and Nm about the origin. */

@@ -115,6 +115,7 @@ const surfaceNames = {
   barrier: 'Barrier',
   stair: 'Flight',
   stiff: 'Stiff element',
+  wallSurface: 'Wall surface',
 } as const
 
 function targetsOf(view: ReturnType<typeof useAnswer<{ kind: 'space'; caseId: string }>>): readonly Target[] {

@@ -11,6 +11,7 @@ import {
   type Stair,
   type TypedLoad,
   type WallRun,
+  type WallSurface,
 } from '@hedrion/core'
 import { useAnswer, useRecord } from '../../compute/SessionContext'
 import { useCaseId } from '../../drawing/useCaseInView'
@@ -33,6 +34,7 @@ import { StoreyForcesList, StoreyForcesSheet } from './StoreyForcesSheet'
 import { TypedLoadLines, TypedLoadsOfLayout } from './TypedLoadLines'
 import { WallEditor, WallLines } from './WallLines'
 import { WallMakers } from './WallMakers'
+import { WallSurfaceLines } from './WallSurfaceLines'
 import { WallTable } from './WallTable'
 import { WindSheet } from './WindSheet'
 
@@ -43,8 +45,8 @@ export function ActionsSheet() {
   const caseId = useCaseId()
   const layout = useRecord(level?.layoutId)
   const picked = usePicked()
-  const { patches, runs, typed, stairs, barriers, regions } = useMemo(() => byKind(picked), [picked])
-  if (windDirectionOf(caseId)) return <WindSheet caseId={caseId} />
+  const { patches, runs, typed, stairs, barriers, regions, surfaces } = useMemo(() => byKind(picked), [picked])
+  if (windDirectionOf(caseId) && surfaces.length === 0) return <WindSheet caseId={caseId} />
   if (isLateral(caseId)) return <StoreyForcesSheet caseId={caseId} />
   if (!level || layout?.kind !== 'layout')
     return (
@@ -52,7 +54,7 @@ export function ActionsSheet() {
         <Note>No level carries a layout yet, so nothing can be loaded. Begin in Building.</Note>
       </Sheet>
     )
-  const loaded = [...patches, ...runs, ...typed, ...stairs, ...barriers, ...regions]
+  const loaded = [...patches, ...runs, ...typed, ...stairs, ...barriers, ...regions, ...surfaces]
   const levels = (overview?.levels ?? []).filter(({ layoutId }) => layoutId === layout.id).map(({ name }) => name)
   return (
     <Sheet
@@ -64,6 +66,7 @@ export function ActionsSheet() {
       <StairLines stairs={stairs} />
       <BarrierLines barriers={barriers} />
       <ReductionRegionLines regions={regions} />
+      <WallSurfaceLines surfaces={surfaces} levelId={level.id} caseId={caseId} />
       <PickedRuns runs={runs} levelId={level.id} />
       {loaded.length > 0 && (
         <Later after={5}>
@@ -95,6 +98,7 @@ const byKind = (picked: readonly Rec[]) => ({
   typed: picked.filter((record) => isTypedLoad(record)),
   stairs: picked.filter((record) => record.kind === 'stair'),
   barriers: picked.filter((record) => record.kind === 'barrier'),
+  surfaces: picked.filter((record) => record.kind === 'wallSurface'),
   regions: picked.filter((record) => record.kind === 'reductionRegion'),
 })
 
@@ -107,10 +111,13 @@ const words = {
   stair: ['Flight', 'flights of stairs'],
   barrier: ['Barrier', 'barriers'],
   reductionRegion: ['Reduction region', 'reduction regions'],
+  wallSurface: ['Wall surface', 'wall surfaces'],
 } as const
 
 /** One by its label, several of a kind by their number, else how many are picked. */
-function pickedTitle(loaded: readonly (Patch | WallRun | TypedLoad | Stair | Barrier | ReductionRegion)[]): string {
+function pickedTitle(
+  loaded: readonly (Patch | WallRun | TypedLoad | Stair | Barrier | ReductionRegion | WallSurface)[],
+): string {
   const [first, second] = loaded
   if (!first) return ''
   if (!second) return `${words[first.kind][0]} ${first.label}`

@@ -41,7 +41,7 @@ export function ActionsStep() {
         <ViewBar patches>
           <ToolBar
             offered={['patch', 'wallRun', 'lineLoad', 'pointLoad']}
-            more={['areaLoad', 'patchInRing', 'stair', 'barrier', 'reductionRegion']}
+            more={['areaLoad', 'patchInRing', 'stair', 'barrier', 'wallSurface', 'reductionRegion']}
           />
         </ViewBar>
       }

@@ -1,11 +1,21 @@
 import { memo } from 'react'
-import { expanded, formatQuantity, goingOf, type Layout } from '@hedrion/core'
+import {
+  expanded,
+  formatQuantity,
+  goingOf,
+  type Barrier,
+  type Layout,
+  type NumberFormat,
+  type Stair,
+  type WallSurface,
+} from '@hedrion/core'
 import { useFormat, useRecords } from '../../compute/SessionContext'
+import { kindNames } from '../../compute/useEdit'
 import { PickLine } from '../../sheet/PickLine'
 import { Note, Section } from '../../sheet/Sheet'
 import { byNumber } from '../../ui/byNumber'
 
-/** Flights of stairs and barriers of a layout, each in one line. */
+/** Flights of stairs, barriers and wall surfaces of a layout, each in one line. */
 export const EdgesOfLayout = memo(function EdgesOfLayout({
   layout,
   levelId,
@@ -16,27 +26,36 @@ export const EdgesOfLayout = memo(function EdgesOfLayout({
   const format = useFormat()
   const stairs = useRecords('stair')
   const barriers = useRecords('barrier')
-  const here = [...stairs, ...barriers]
+  const surfaces = useRecords('wallSurface')
+  const here = [...stairs, ...barriers, ...surfaces]
     .filter((record) => record.layout === layout.id)
     .sort((a, b) => byNumber.compare(a.label, b.label))
   return (
-    <Section title="Stairs and barriers">
-      {here.length === 0 && <Note>None: draw a flight from its foot to its head, or a barrier along an edge.</Note>}
+    <Section title="Stairs, barriers and wall surfaces">
+      {here.length === 0 && (
+        <Note>
+          None: draw a flight from its foot to its head, a barrier along an edge, or a surface that wind or earth
+          presses on.
+        </Note>
+      )}
       {here.map((record) => (
         <PickLine
           key={record.id}
           id={expanded(record.id, levelId)}
           reference={record.label}
-          name={record.kind === 'stair' ? 'flight of stairs' : 'barrier'}
+          name={kindNames[record.kind].toLowerCase()}
         >
           {' '}
-          <small>
-            {record.kind === 'stair'
-              ? `${formatQuantity(goingOf(record), 'length', format)} by ${formatQuantity(record.width, 'length', format)}`
-              : `${formatQuantity(record.height, 'length', format)} high`}
-          </small>
+          <small>{sizeOf(record, format)}</small>
         </PickLine>
       ))}
     </Section>
   )
 })
+
+function sizeOf(record: Stair | Barrier | WallSurface, format: NumberFormat): string {
+  const show = (length: number) => formatQuantity(length, 'length', format)
+  if (record.kind === 'stair') return `${show(goingOf(record))} by ${show(record.width)}`
+  if (record.kind === 'barrier') return `${show(record.height)} high`
+  return record.pressures.length === 0 ? 'nothing presses on it' : `${record.pressures.length} to press on it`
+}

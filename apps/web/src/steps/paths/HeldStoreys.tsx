@@ -13,11 +13,17 @@ import { byNumber } from '../../ui/byNumber'
 import { TableOut } from '../../ui/TableOut'
 import { Heads, WideTable } from './ColumnTable'
 
+interface HeldStoreysProps {
+  readonly caseId: string
+  /** A case of gravity, whose pushes stand in a table of their own: said only where something is there to hold them. */
+  readonly pushed?: boolean
+}
+
 /** Storey forces of the case down the building, and what holds every storey. */
-export function HeldStoreys({ caseId }: { readonly caseId: string }) {
+export function HeldStoreys({ caseId, pushed = false }: HeldStoreysProps) {
   const view = useAnswer({ kind: 'lateral', caseId })
   const { level } = useLevel()
-  if (!view) return null
+  if (!view || (pushed && !view.shared)) return null
   const storey = view.storeys.find(({ levelId }) => levelId === level?.id)
   if (!view.shared)
     return (

@@ -105,6 +105,7 @@ export function LevelSums({ caseId, overview }: { readonly caseId: string; reado
       </Section>
       <Later>
         <Thrusts caseId={caseId} />
+        {!hasStoreyForces(caseId) && <HeldStoreys caseId={caseId} pushed />}
         <ReducedBase caseId={caseId} />
         <MassLines />
       </Later>

@@ -5,7 +5,7 @@ import { Value } from '../../sheet/Value'
 import { TableOut } from '../../ui/TableOut'
 import { WideTable } from './ColumnTable'
 
-/** What raking columns and hangers, and loads square to slopes, do sideways to the levels, in one case; nothing where there are none. */
+/** What raking columns and hangers, loads square to slopes, and wall surfaces do sideways to the levels, in one case; nothing where there are none. */
 export function Thrusts({ caseId }: { readonly caseId: string }) {
   const rows = useAnswer({ kind: 'thrusts', caseId })
   const format = useFormat()
@@ -50,8 +50,8 @@ export function Thrusts({ caseId }: { readonly caseId: string }) {
         </tbody>
       </WideTable>
       <Note>
-        What rakes adds up to nothing over all levels; loads square to a slope do not. Floors have to carry this to what
-        is stiff: it is handed on, not shared here.
+        What rakes adds up to nothing over all levels; loads square to a slope and pressure on walls do not. Where stiff
+        elements are drawn they share it, storey by storey; else it is handed on as it is.
       </Note>
     </Section>
   )

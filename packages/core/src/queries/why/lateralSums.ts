@@ -1,6 +1,7 @@
 import { armOf, momentAbout } from '../../actions/lateral/diaphragm'
 import { elementDirect, elementTurning } from '../../actions/lateral/elementShare'
-import { storeyForcesOf, type StoreyForcesOfCase } from '../../derivation/storeyForces'
+import { sidewaysForcesOf } from '../../derivation/storeyForces'
+import type { StoreyForcesOfCase } from '../../derivation/storeyForcesOfCase'
 import { shareStoreyForces, type ElementForce, type StoreyShear } from '../../derivation/storeyShears'
 import { storeysOf } from '../../derivation/storeys'
 import type { ProjectState } from '../../derivation/project'
@@ -98,7 +99,7 @@ interface Found {
 function findElement(state: ProjectState, rest: string): Found | null {
   const [expandedId, caseId] = splitCase(rest)
   const [, levelId] = splitExpanded(expandedId)
-  const forces = storeyForcesOf(state, caseId)
+  const forces = sidewaysForcesOf(state, caseId)
   if (!forces) return null
   const { storeys } = shareStoreyForces(state, forces)
   const shear = storeys.find(({ storey }) => storey.floor.level.id === levelId)

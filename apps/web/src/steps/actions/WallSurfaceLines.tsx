@@ -1,0 +1,136 @@
+import { memo } from 'react'
+import { formatQuantity, lengthAlong, readSurfaceOpenings, surfaceOpeningsText, type WallSurface } from '@hedrion/core'
+import { useFormat } from '../../compute/SessionContext'
+import { useEdit, useNote } from '../../compute/useEdit'
+import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { NameField } from '../../sheet/NameField'
+import { Several } from '../../sheet/Several'
+import { Line, Note, Section } from '../../sheet/Sheet'
+import { wordOf } from '../../sheet/several'
+import { useChoiceOf } from '../../sheet/useChoiceOf'
+import { useFieldOf } from '../../sheet/useFieldOf'
+import { Choice } from '../../ui/Choice'
+import { QuantityField } from '../../ui/QuantityField'
+import { TextLine } from '../../ui/TextLine'
+import { PressureLines } from './PressureLines'
+import { SurfaceResults } from './SurfaceResults'
+
+const spans = [
+  ['upright', 'from floor to floor'],
+  ['level', 'from column to column'],
+  ['twoWay', 'to the nearest member'],
+  ['surrounding', 'to what is on its border'],
+] as const
+
+const overOpenings = [
+  ['bridged', 'run on over them'],
+  ['interrupting', 'end at them'],
+] as const
+
+interface WallSurfaceLinesProps {
+  readonly surfaces: readonly WallSurface[]
+  readonly levelId: string
+  readonly caseId: string
+}
+
+/** The picked wall surfaces: what presses on them, how they span, and who takes it. */
+export const WallSurfaceLines = memo(function WallSurfaceLines({ surfaces, levelId, caseId }: WallSurfaceLinesProps) {
+  const [first] = surfaces
+  if (!first) return null
+  const alone = surfaces.length === 1
+  return (
+    <>
+      <PressureLines surfaces={surfaces} />
+      <Section title={alone ? 'The surface' : `${surfaces.length} surfaces`}>
+        <Extent surfaces={surfaces} />
+        {alone && <Openings surface={first} />}
+        <Note>
+          It stands in the storey under this level, and weighs nothing: what the wall weighs is a wall run. Braces and
+          ties in its plane take none of the pressure; beams, columns, girts and posts do.
+        </Note>
+        <ConcernsHere ids={surfaces.map(({ id }) => id).join()} />
+      </Section>
+      {alone && <SurfaceResults surfaceId={first.id} levelId={levelId} caseId={caseId} />}
+    </>
+  )
+})
+
+function Extent({ surfaces }: { readonly surfaces: readonly WallSurface[] }) {
+  const choiceOf = useChoiceOf()
+  const fieldOf = useFieldOf()
+  const format = useFormat()
+  const [first] = surfaces
+  if (!first) return null
+  const length = surfaces.reduce(
+    (sum, { path, closed }) => sum + lengthAlong(closed ? [...path, ...path.slice(0, 1)] : path),
+    0,
+  )
+  return (
+    <>
+      <Line reference={surfaces.length === 1 ? 'label' : 'together'} result={formatQuantity(length, 'length', format)}>
+        {surfaces.length === 1 && <NameField label="Label of the wall surface" record={first} />}
+      </Line>
+      <Line reference="spans">
+        <Choice {...choiceOf(surfaces, 'sharing', 'spans', { label: 'How the surface spans', options: spans })} />
+        <Several records={surfaces} textOf={({ sharing }) => wordOf(spans, sharing)} />
+      </Line>
+      <Line reference="goes up">
+        <QuantityField {...fieldOf(surfaces, 'above', 'height past the level', 'length', { min: 0, max: 20 })} /> past
+        the level or roof
+        <Several records={surfaces} textOf={({ above }) => formatQuantity(above, 'length', format)} />
+      </Line>
+      <Line reference="goes down">
+        <QuantityField
+          {...fieldOf(surfaces, 'depth', 'depth of the surface', 'length', {
+            min: 0.01,
+            max: 300,
+            optional: true,
+            placeholder: 'to the level below',
+          })}
+        />
+        <Several
+          records={surfaces}
+          textOf={({ depth }) => (depth === null ? 'to the level below' : formatQuantity(depth, 'length', format))}
+        />
+      </Line>
+    </>
+  )
+}
+
+/** Openings as text, since each has four lengths. */
+function Openings({ surface }: { readonly surface: WallSurface }) {
+  const edit = useEdit()
+  const note = useNote()
+  const format = useFormat()
+  const choiceOf = useChoiceOf()
+  const text = surfaceOpeningsText(surface.openings, format)
+  const set = (typed: string): string | undefined => {
+    const read = readSurfaceOpenings(typed, format)
+    if (!read.ok) return read.problem
+    const after = surfaceOpeningsText(read.openings, format)
+    return edit.set<WallSurface>(surface, note.text(surface, 'openings', text || 'none', after || 'none'), {
+      openings: read.openings,
+    })
+  }
+  return (
+    <>
+      <Line reference="openings">
+        <TextLine
+          label="Openings of the surface"
+          value={text}
+          placeholder="1.2 x 1.5 m at 2.0, 0.9"
+          maxLength={2000}
+          onCommit={set}
+        />
+      </Line>
+      {surface.openings.length > 0 && (
+        <Line reference="strips">
+          <Choice
+            {...choiceOf(surface, 'overOpenings', 'strips', { label: 'Strips at openings', options: overOpenings })}
+          />{' '}
+          <small>An opening takes no pressure. A window that does is no opening here.</small>
+        </Line>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,92 @@
+import type { StoreyForce } from '../actions/wind/windLoads'
+import { once } from '../document/once'
+import type { Level } from '../document/recordKinds'
+import type { Point } from '../geometry/point'
+import { tracedSum, type Traced } from '../trace/traced'
+import { negligible } from './negligible'
+import type { ProjectState } from './project'
+import type { StoreyForcesOfCase } from './storeyForcesOfCase'
+import { pressedIn, reachesOf } from './surfaceLoads'
+import { thrusts, type LevelThrust } from './thrust'
+
+/** Whether anything on the plan can push a level sideways. */
+const mayPush = once((state: ProjectState) => ({
+  any:
+    state.surfaces.length > 0 ||
+    state.floors.some(
+      ({ operator: { plan } }) =>
+        plan.frame.columns.some(({ far }) => far !== undefined) ||
+        plan.sources.some((source) => source.kind === 'area' && source.sideways.length > 0),
+    ),
+}))
+
+export const canPush = (state: ProjectState): boolean => mayPush(state).any
+
+/**
+ * What pushes levels sideways in a case, as forces at levels, bottom first: of raking members, loads square to slopes, and wall surfaces. Null where
+ * nothing does.
+ * @param along - unit vector that counts as the push; null: the way in which the most pushed level is
+ */
+export function pushesAsForces(state: ProjectState, caseId: string, along: Point | null): StoreyForcesOfCase | null {
+  if (!canPush(state)) return null
+  const { base, levels } = thrusts(state, caseId)
+  const all = [
+    { level: state.levels[0]?.level, sum: base, name: 'base' },
+    ...levels.map((sum, i) => ({ level: state.floors[i]?.level, sum, name: state.floors[i]?.level.id ?? '' })),
+  ]
+  const pushed = all.filter(
+    ({ sum: { x, y, moment } }) => Math.hypot(x, y) >= negligible || Math.abs(moment) >= negligible,
+  )
+  const [most] = [...pushed].sort((p, q) => Math.hypot(q.sum.x, q.sum.y) - Math.hypot(p.sum.x, p.sum.y))
+  const lost = along ? lostAlong(state, caseId, along) : 0
+  if (!most && Math.abs(lost) < negligible) return null
+  const way = along ?? unit(most?.sum ?? { x: 1, y: 0 })
+  const ground = state.basis?.ground ?? 0
+  const { extent } = state
+  const middle: Point = extent ? [(extent.x0 + extent.x1) / 2, (extent.y0 + extent.y1) / 2] : [0, 0]
+  const storeys = pushed.flatMap(({ level, sum, name }) =>
+    level ? forcesOn(level, level.elevation - ground, sum, way, middle, `thrusts:${name}:${caseId}`) : [],
+  )
+  const total = storeys.reduce((sum, { trace }) => sum + trace.value, 0)
+  return { caseId, way, storeys, total, lost }
+}
+
+const unit = ({ x, y }: Pick<LevelThrust, 'x' | 'y'>): Point => {
+  const size = Math.hypot(x, y)
+  return size < negligible ? [1, 0] : [x / size, y / size]
+}
+
+const lostAlong = (state: ProjectState, caseId: string, [x, y]: Point): number =>
+  pressedIn(state, caseId).reduce(
+    (sum, pressed) => sum + reachesOf(pressed).notCarried * (pressed.inward[0] * x + pressed.inward[1] * y),
+    0,
+  )
+
+type ForceOnLevel = StoreyForcesOfCase['storeys'][number]
+
+/** A force on its line of action; a moment without one as a couple of forces a metre apart. */
+function forcesOn(
+  level: Level,
+  z: number,
+  { x: fx, y: fy, moment }: LevelThrust,
+  way: Point,
+  middle: Point,
+  address: string,
+): readonly ForceOnLevel[] {
+  const along = (force: Pick<StoreyForce, 'fx' | 'fy'>): Traced<'force'> =>
+    tracedSum('H', 'force', 'what pushes this level, along the push', [
+      { label: 'to the east', value: force.fx * way[0], address: `${address}:x` },
+      { label: 'to the north', value: force.fy * way[1], address: `${address}:y` },
+    ])
+  const made = (force: Pick<StoreyForce, 'fx' | 'fy' | 'x' | 'y'>): ForceOnLevel => ({
+    force: { levelId: level.id, z, ...force },
+    trace: along(force),
+  })
+  const square = fx * fx + fy * fy
+  if (square < negligible * negligible)
+    return [made({ fx: 0, fy: moment, x: 1, y: 0 }), made({ fx: 0, fy: -moment, x: 0, y: 0 })]
+  // of its line of action the point that is nearest to the middle of the building
+  const [x, y] = middle
+  const off = (moment - (x * fy - y * fx)) / square
+  return [made({ fx, fy, x: x + off * fy, y: y - off * fx })]
+}
