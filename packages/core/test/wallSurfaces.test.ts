@@ -166,6 +166,16 @@ describe('1 kN/m² on 6 by 3 m over the south beam of a bay', () => {
     })
     expect(forces).toEqual([near(-4500), near(-4500)])
   })
+
+  test('seen from outside it runs to the right, or to the left where it was drawn the other way', () => {
+    const ways = [south, [...south].reverse()].map((path) => {
+      const storey = oneStorey(0)
+      bay(storey)
+      const { view } = taken(storey, storey.building.wallSurface(storey.layout, path))
+      return view?.stretches[0]?.leftwards
+    })
+    expect(ways).toEqual([false, true])
+  })
 })
 
 describe('girts and posts', () => {

@@ -34,12 +34,18 @@ function readOpening(part: string, format: NumberFormat): Openings[number] | str
     lengths.push(read.value)
   }
   const [width = 0, height = 0, along = 0, sill = 0] = lengths
-  if (!(width > 0 && width <= 1000 && height > 0 && height <= 300))
-    return 'An opening is more than 0, up to 1000 m wide and 300 m high.'
-  if (along < 0 || along > 1e4 || sill < 0 || sill > 300)
-    return 'An opening begins on the surface: 0 or more along it and up.'
-  return { along, sill, width, height }
+  return outside({ along, sill, width, height }) ?? { along, sill, width, height }
 }
+
+const outside = ({ along, sill, width, height }: Openings[number]): string | undefined => {
+  const sized = within(width, 0, 1000) && within(height, 0, 300) && width > 0 && height > 0
+  if (!sized) return 'An opening is more than 0, up to 1000 m wide and 300 m high.'
+  return within(along, 0, 1e4) && within(sill, 0, 300)
+    ? undefined
+    : 'An opening begins on the surface: 0 or more along it and up.'
+}
+
+const within = (value: number, from: number, to: number): boolean => value >= from && value <= to
 
 /** “1.20 x 1.50 m at 2.00, 0.90 m”. */
 export const surfaceOpeningsText = (openings: Openings, format: NumberFormat): string =>

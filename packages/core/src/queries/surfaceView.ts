@@ -1,7 +1,7 @@
 import { expandedAt } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { windResultOf } from '../derivation/climate'
-import { pressOf, pressedIn, reachesOf, recordOfRest, restLoads } from '../derivation/surfaceLoads'
+import { inwardOf, pressOf, pressedIn, reachesOf, recordOfRest, restLoads } from '../derivation/surfaceLoads'
 import type { Rest } from '../derivation/surfaceRests'
 import type { SurfaceStretch } from '../derivation/surfaces'
 import { labelOf, splitExpanded } from '../document/labels'
@@ -27,6 +27,8 @@ export interface RestView {
 export interface StretchView {
   readonly index: number
   readonly length: number
+  /** Whether it runs from right to left where one stands outside of it. */
+  readonly leftwards: boolean
   readonly outline: Ring
   readonly net: Region
   readonly area: number
@@ -67,6 +69,7 @@ export function surfaceView(state: ProjectState, expandedId: string, caseId: str
     return {
       index: stretch.index,
       length: stretch.length,
+      leftwards: runsLeftwards(stretch, inwardOf(state, stretch)),
       outline: stretch.shape.outline,
       net: stretch.shape.net,
       area: regionArea(stretch.shape.net),
@@ -92,6 +95,8 @@ export function surfaceView(state: ProjectState, expandedId: string, caseId: str
     inDerivedWind: windResultOf(state, caseId) !== undefined,
   }
 }
+
+const runsLeftwards = ({ a, b }: SurfaceStretch, [x, y]: Point): boolean => (b[0] - a[0]) * y - (b[1] - a[1]) * x < 0
 
 const levelOf = (state: ProjectState, order: number): string | null => state.floors[order]?.level.id ?? null
 

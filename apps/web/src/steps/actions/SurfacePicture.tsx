@@ -11,7 +11,8 @@ export function SurfacePicture({ stretch }: { readonly stretch: StretchView }) {
   const [low, high] = [Math.min(...points.map(([, v]) => v)), Math.max(...points.map(([, v]) => v))]
   const scale = Math.min((width - 3 * margin - 40) / stretch.length, (most - 2 * margin) / (high - low))
   const tall = (high - low) * scale + 2 * margin
-  const at = ([u, v]: Point): Point => [margin + u * scale, tall - margin - (v - low) * scale]
+  const across = (u: number) => (stretch.leftwards ? stretch.length - u : u)
+  const at = ([u, v]: Point): Point => [margin + across(u) * scale, tall - margin - (v - low) * scale]
   const path = (rings: readonly (readonly Point[])[]) =>
     rings
       .map(

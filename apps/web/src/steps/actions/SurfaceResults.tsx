@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { expanded, formatValue, unitOf, type RestView, type StretchView, type SurfaceView } from '@hedrion/core'
-import { useAnswer, useFormat } from '../../compute/SessionContext'
+import { expanded, type RestView, type StretchView, type SurfaceView } from '@hedrion/core'
+import { useAnswer } from '../../compute/SessionContext'
 import { Line, Note, Section, Warm } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
