@@ -58,6 +58,12 @@ describe('1 kN/m² on 6 by 3 m over the south beam of a bay', () => {
       { levelId: storey.top.id, levelName: 'Top', x: near(0), y: near(9000), moment: near(27_000) },
       { levelId: null, levelName: 'Base', x: near(0), y: near(9000), moment: near(27_000) },
     ])
+    const member = ask(state, {
+      kind: 'member',
+      expandedId: expanded(beam.id, storey.top.id),
+      caseId: typedLoads,
+    })
+    expect(member?.pressed).toEqual([near(0), near(9000)])
     expect(concernsOf(state).map(({ code }) => code)).toContain('level.pushed')
     const why = ask(state, { kind: 'why', address: `thrusts:${storey.top.id}:${typedLoads}:y` })
     expect(why?.value).toBeCloseTo(9000, 4)
@@ -73,6 +79,12 @@ describe('1 kN/m² on 6 by 3 m over the south beam of a bay', () => {
     const { rests, levels, state } = taken(storey, surface)
     expect(rests).toEqual({ [columns[0]?.label ?? '']: near(9000), [columns[1]?.label ?? '']: near(9000) })
     expect(levels).toEqual({ Top: near(9000), Base: near(9000) })
+    const column = ask(state, {
+      kind: 'column',
+      expandedId: expanded(columns[0]?.id ?? '', storey.top.id),
+      caseId: typedLoads,
+    })
+    expect(column?.pressed).toEqual([near(0), near(9000)])
     // 3 kN/m along 3 m of column, from its foot
     expect(sidewaysRows(state).find(({ label }) => label === columns[0]?.label)).toMatchObject({
       from: near(0),

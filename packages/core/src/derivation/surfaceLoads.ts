@@ -2,11 +2,12 @@ import { pressureIn } from '../actions/surfacePressures'
 import type { Point } from '../geometry/point'
 import { contains } from '../geometry/polygon'
 import { along, distance } from '../geometry/segment'
-import type { LoadLine, LoadPoint } from '../rundown/memberLines'
+import { loadTotal, type LoadLine, type LoadPoint } from '../rundown/memberLines'
 import { addLines } from '../sharing/addLines'
 import { emptyShare, sumOfShares, type Share } from '../sharing/share'
 import { once } from '../document/once'
 import { windResultOf } from './climate'
+import { expandedAt } from './floorQueries'
 import type { ProjectState } from './project'
 import type { Rest } from './surfaceRests'
 import { handedDown, type AtLevel } from './surfaceStatics'
@@ -158,4 +159,19 @@ export function recordOfRest(
     case 'edge':
       return [null, on.order]
   }
+}
+
+/** What a beam or column takes of wall surfaces in a case, N in global axes. */
+export function pressureOn(state: ProjectState, expandedId: string, caseId: string): Point {
+  let [x, y] = [0, 0]
+  for (const pressed of pressedIn(state, caseId))
+    for (const { rest, ...load } of restLoads(pressed)) {
+      const [recordId, order] = recordOfRest(state, pressed.stretch, rest)
+      const floor = state.floors[order]
+      if (recordId === null || !floor || expandedAt(floor, recordId) !== expandedId) continue
+      const force = loadTotal(load)
+      x += force * pressed.inward[0]
+      y += force * pressed.inward[1]
+    }
+  return [x, y]
 }

@@ -1,8 +1,10 @@
 import { readArea, readCase, readUses, type ColumnReader } from '../derivation/cells'
 import { columnChain, expandedAt, floorBelow, hangsAt, hungOn, placeOf, type Place } from '../derivation/floorQueries'
+import { pressureOn } from '../derivation/surfaceLoads'
 import { rakingAt, type Raking } from '../derivation/thrust'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, memberFacts, splitExpanded } from '../document/labels'
+import type { Point } from '../geometry/point'
 import { feedingOf, type Feeding } from './feeding'
 import { columnRows, type PathRow } from './pathRows'
 import { least, reductionsOfChain, type ReductionView } from '../derivation/reductions'
@@ -51,6 +53,8 @@ export interface ColumnView {
   readonly hangs: boolean
   /** How the picked length rakes, and what it does sideways; null where it goes straight down or up. */
   readonly raking: Raking | null
+  /** What the picked length takes of the pressure on wall surfaces, N in global axes. */
+  readonly pressed: Point
 }
 
 export function columnView(state: ProjectState, expandedId: string, caseId: string): ColumnView | null {
@@ -80,6 +84,7 @@ export function columnView(state: ProjectState, expandedId: string, caseId: stri
     standsOn: footing(state, chain.at(-1)),
     hangs: hangsAt(place),
     raking: rakingAt(state, place, caseId),
+    pressed: pressureOn(state, expandedId, caseId),
   }
 }
 

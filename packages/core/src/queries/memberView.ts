@@ -3,6 +3,7 @@ import { readCase } from '../derivation/cells'
 import { expandedAt, memberLoadsIn, placeOf, type Place } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { sidewaysOn } from '../derivation/sideways'
+import { pressureOn } from '../derivation/surfaceLoads'
 import { labelOf, memberFacts } from '../document/labels'
 import type { Member } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
@@ -60,6 +61,8 @@ export interface MemberView {
   readonly residualMoment: number | null
   /** What it takes sideways of loads square to slopes, N in global axes. */
   readonly sideways: Point
+  /** What it takes of the pressure on wall surfaces, N in global axes. */
+  readonly pressed: Point
   /** Of a bent beam: the moment of the loads of each span about its chord, Nm; empty for a straight one. */
   readonly chordMoments: readonly number[]
 }
@@ -89,6 +92,7 @@ export function memberView(state: ProjectState, expandedId: string, caseId: stri
     reduction: reductionOfBeam(state, place, caseId, total),
     feeding: feedingOf(state, place, 'beam', caseId),
     sideways: sidewaysOf(state, place, caseId),
+    pressed: pressureOn(state, expandedId, caseId),
     residual: total - supports.reduce((sum, { reaction }) => sum + reaction, 0),
   }
   return { ...view, ...momentsOf(beam, view) }

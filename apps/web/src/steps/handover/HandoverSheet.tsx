@@ -14,7 +14,7 @@ const stages: readonly (readonly [ResultStage, string])[] = [
   ['storeyForces', 'storey forces, with their points'],
   ['stiffElements', 'what stiff elements take of them, with the moment over their feet'],
   ['thrusts', 'what raking columns and hangers do sideways to their levels'],
-  ['sidewaysLoads', 'what members take sideways of loads square to slopes'],
+  ['sidewaysLoads', 'what members take sideways of loads square to slopes and of pressure on wall surfaces'],
   ['barriers', 'line loads of people at barriers, with their moments about the edge'],
   ['combinations', 'combinations with their factors'],
   ['envelopes', 'most and least of every effect'],

@@ -18,6 +18,7 @@ import { Value } from '../../sheet/Value'
 import { Swatch } from '../../ui/Swatch'
 import { TableOut } from '../../ui/TableOut'
 import { BeamSketch } from './BeamSketch'
+import { PressedLine } from './PressedLine'
 import { wayOf } from './ways'
 import { Stretches } from './Stretches'
 
@@ -81,13 +82,17 @@ function Supports({ view, caseId }: { readonly view: MemberView; readonly caseId
 }
 
 /** Handed on as it is: nothing here holds it. */
-function Sideways({ view: { sideways } }: { readonly view: MemberView }) {
+function Sideways({ view: { sideways, pressed } }: { readonly view: MemberView }) {
   const force = Math.hypot(...sideways)
-  if (force < 1e-6) return null
   return (
-    <Line reference="sideways" result={<Value value={force} quantity="force" />}>
-      of loads square to a slope, {wayOf(sideways)}: handed on
-    </Line>
+    <>
+      {force >= 1e-6 && (
+        <Line reference="sideways" result={<Value value={force} quantity="force" />}>
+          of loads square to a slope, {wayOf(sideways)}: handed on
+        </Line>
+      )}
+      <PressedLine pressed={pressed} />
+    </>
   )
 }
 

@@ -18,6 +18,7 @@ import { AreaLines } from './AreaLines'
 import { ColumnStrip } from './ColumnStrip'
 import { BesideStrip, ColumnTable } from './ColumnTable'
 import { rowsFromAbove, wordsOf } from './columnWords'
+import { PressedLine } from './PressedLine'
 import { RakingLines } from './RakingLines'
 import { ReductionLines } from './ReductionLines'
 
@@ -69,6 +70,7 @@ export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: strin
         >
           {words.sense}
         </Line>
+        <PressedLine pressed={view.pressed} />
       </Section>
       <RakingLines view={view} caseId={caseId} />
       {lowest && <AreaCheck view={view} caseId={caseId} />}

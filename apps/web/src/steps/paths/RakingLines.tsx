@@ -35,8 +35,8 @@ export function RakingLines({ view: { raking, hangs, expandedId, rows }, caseId 
       </Line>
       {thrust !== 0 && (
         <Note>
-          It pushes level {level} {wayOf([x, y])}, and what is at its other end the opposite way. Nothing here holds
-          that: it is handed on.
+          It pushes level {level} {wayOf([x, y])}, and what is at its other end the opposite way. Stiff elements share
+          that where they are drawn; else it is handed on.
         </Note>
       )}
     </Section>
