@@ -5,6 +5,7 @@ import { concernsOf } from '../src/concerns/concernsOf'
 import { pressedIn, reachesOf, restLoads } from '../src/derivation/surfaceLoads'
 import { expanded } from '../src/document/labels'
 import type { WallSurface } from '../src/document/recordKinds'
+import { storeyForcesOf } from '../src/derivation/storeyForces'
 import { effectsOf } from '../src/derivation/effects'
 import { sidewaysRows, stiffElementRows, storeyRows } from '../src/exchange/results'
 import type { Point } from '../src/geometry/point'
@@ -389,6 +390,31 @@ describe('cases', () => {
     expect(view).toMatchObject({ applied: near(14_400), inDerivedWind: true })
     expect(sidewaysRows(state).filter(({ case: id }) => id === 'wind/south')).toHaveLength(2)
     expect(ask(state, { kind: 'thrusts', caseId: 'wind/south' })).toEqual([])
+  })
+
+  test('hand: beside the rectangle in the wind it is added at the levels', () => {
+    const storey = oneStorey(0, { basicWindVelocity: 25 })
+    const { building, layout, top } = storey
+    bay(storey)
+    building.part({ extent: { x0: 0, x1: 6, y0: 2, y1: 4 } })
+    const plain = storeyForcesOf(building.state(), 'wind/south')
+    const pressures = [pressure(800, 800, { nature: 'wind', from: 'south' })]
+    building.wallSurface(layout, south, { pressures })
+    const state = building.state()
+    const forces = storeyForcesOf(state, 'wind/south')
+    // 7.2 kN more at the top and at the base
+    expect((forces?.total ?? 0) - (plain?.total ?? 0)).toBeCloseTo(14_400, 4)
+    const at = (id: string) =>
+      forces?.storeys.filter(({ force }) => force.levelId === id).map(({ force }) => force) ?? []
+    const [derived] = plain?.storeys.filter(({ force }) => force.levelId === top.id).map(({ force }) => force) ?? []
+    expect(at(top.id)).toHaveLength(1)
+    expect((at(top.id)[0]?.fy ?? 0) - (derived?.fy ?? 0)).toBeCloseTo(7200, 4)
+    expect(at(storey.base.id)).toHaveLength(1)
+    const rows = ask(state, { kind: 'why', address: `storeyForce:wind/south@${top.id}` })
+    expect(rows?.basis.kind === 'sum' && rows.basis.terms.map(({ label }) => label)).toEqual([
+      'on the rectangle in the wind',
+      'on wall surfaces beside it',
+    ])
   })
 
   test('an imposed pressure without a use is in no case, and that is said', () => {

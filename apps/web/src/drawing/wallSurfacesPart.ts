@@ -21,8 +21,7 @@ export function wallSurfacesPart(
           at: meanOf([stretch.a, stretch.b]),
           priority: 58,
           bold: true,
-          dx: -62 * stretch.inward[0],
-          dy: 40 * stretch.inward[1],
+          ...besideArrows(stretch.inward),
         }))
       : [],
     targets: wallSurfaces.map((stretch): Target => ({
@@ -33,6 +32,10 @@ export function wallSurfacesPart(
     })),
   }
 }
+
+/** Before the arrows where these run north or south; inside where they run east or west, since numbers are wide. */
+const besideArrows = ([x, y]: Point): Pick<Label, 'dx' | 'dy' | 'align'> =>
+  Math.abs(y) >= Math.abs(x) ? { dy: 40 * y } : { dx: 14 * x, align: x > 0 ? 'left' : 'right' }
 
 const isPressed = ({ top, foot }: SurfaceOnPlan): boolean => top !== 0 || foot !== 0
 

@@ -6,7 +6,7 @@ import { tracedSum, type Traced } from '../trace/traced'
 import { negligible } from './negligible'
 import type { ProjectState } from './project'
 import type { StoreyForcesOfCase } from './storeyForcesOfCase'
-import { pressedIn, reachesOf } from './surfaceLoads'
+import { isInDerivedWind, pressedIn, reachesOf } from './surfaceLoads'
 import { thrusts, type LevelThrust } from './thrust'
 
 /** Whether anything on the plan can push a level sideways. */
@@ -57,10 +57,9 @@ const unit = ({ x, y }: Pick<LevelThrust, 'x' | 'y'>): Point => {
 }
 
 const lostAlong = (state: ProjectState, caseId: string, [x, y]: Point): number =>
-  pressedIn(state, caseId).reduce(
-    (sum, pressed) => sum + reachesOf(pressed).notCarried * (pressed.inward[0] * x + pressed.inward[1] * y),
-    0,
-  )
+  pressedIn(state, caseId)
+    .filter(({ stretch }) => !isInDerivedWind(state, caseId, stretch))
+    .reduce((sum, pressed) => sum + reachesOf(pressed).notCarried * (pressed.inward[0] * x + pressed.inward[1] * y), 0)
 
 type ForceOnLevel = StoreyForcesOfCase['storeys'][number]
 
@@ -89,4 +88,38 @@ function forcesOn(
   const [x, y] = middle
   const off = (moment - (x * fy - y * fx)) / square
   return [made({ fx, fy, x: x + off * fy, y: y - off * fx })]
+}
+
+/** Forces of several origins as one at each level, bottom first; where they come to no more than a couple each stays. */
+export function addedByLevel(forces: readonly ForceOnLevel[]): readonly ForceOnLevel[] {
+  const byLevel = new Map<string, ForceOnLevel[]>()
+  for (const one of forces) {
+    const there = byLevel.get(one.force.levelId)
+    if (there) there.push(one)
+    else byLevel.set(one.force.levelId, [one])
+  }
+  return [...byLevel.values()]
+    .flatMap((list): readonly ForceOnLevel[] => (list.length < 2 ? list : resultant(list)))
+    .sort((p, q) => p.force.z - q.force.z)
+}
+
+function resultant(list: readonly ForceOnLevel[]): readonly ForceOnLevel[] {
+  const [first] = list
+  const sum = (of: (force: StoreyForce) => number) => list.reduce((total, { force }) => total + of(force), 0)
+  const [fx, fy] = [sum((force) => force.fx), sum((force) => force.fy)]
+  const square = fx * fx + fy * fy
+  if (!first || square < negligible * negligible) return list
+  const { x, y } = first.force
+  const off = sum((force) => (force.x - x) * force.fy - (force.y - y) * force.fx) / square
+  const terms = list.map(({ trace }, i) => ({
+    label: i === 0 ? 'on the rectangle in the wind' : 'on wall surfaces beside it',
+    value: trace.value,
+    traced: trace,
+  }))
+  return [
+    {
+      force: { ...first.force, fx, fy, x: x + off * fy, y: y - off * fx },
+      trace: tracedSum('F_w', 'force', 'at this level', terms),
+    },
+  ]
 }

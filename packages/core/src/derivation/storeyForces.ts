@@ -8,24 +8,29 @@ import { earthquakeRuleOf } from '../standards/earthquakeRules'
 import { given, tracedSum, type Traced } from '../trace/traced'
 import { windResultOf } from './climate'
 import { levelMasses, tracedWeight, type LevelMass } from './masses'
-import { pushesAsForces } from './pushes'
+import { addedByLevel, pushesAsForces } from './pushes'
 import type { StoreyForcesOfCase } from './storeyForcesOfCase'
 import type { ProjectState } from './project'
 
 /**
- * Storey forces of a wind direction or of a record; null for any other case. Where no wind is derived, what presses on wall surfaces makes
- * those of the wind.
+ * Storey forces of a wind direction or of a record; null for any other case. Of the wind: what is derived, and what presses on wall
+ * surfaces that the derived wind does not hold.
  */
 export function storeyForcesOf(state: ProjectState, caseId: string): StoreyForcesOfCase | null {
-  const wind = windResultOf(state, caseId)
-  if (wind) {
-    const { x, y } = wind.direction
-    return { caseId, way: [x, y], storeys: wind.storeys, total: wind.total, lost: 0 }
-  }
   const direction = windDirections.find(({ id }) => windCase(id) === caseId)
-  if (direction) return pushesAsForces(state, caseId, [direction.x, direction.y])
+  if (direction) return windOf(state, caseId, [direction.x, direction.y])
   const record = recordsOf(state.document, 'storeyForces').find(({ id }) => lateralCase(id) === caseId)
   return record ? forcesByWeight(state, record) : null
+}
+
+function windOf(state: ProjectState, caseId: string, way: Point): StoreyForcesOfCase | null {
+  const derived = windResultOf(state, caseId)
+  const pushes = pushesAsForces(state, caseId, way)
+  if (!derived) return pushes
+  const { storeys, total } = derived
+  if (!pushes) return { caseId, way, storeys, total, lost: 0 }
+  const together = addedByLevel([...storeys, ...pushes.storeys])
+  return { caseId, way, storeys: together, total: total + pushes.total, lost: pushes.lost }
 }
 
 /**

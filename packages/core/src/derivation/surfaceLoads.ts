@@ -1,6 +1,6 @@
 import { pressureIn } from '../actions/surfacePressures'
 import type { Point } from '../geometry/point'
-import { contains } from '../geometry/polygon'
+import { boxesTouch, boxOf, contains } from '../geometry/polygon'
 import { along, distance } from '../geometry/segment'
 import { loadTotal, type LoadLine, type LoadPoint } from '../rundown/memberLines'
 import { addLines } from '../sharing/addLines'
@@ -91,11 +91,23 @@ export interface SurfacePush {
   readonly moment: number
 }
 
-/** What wall surfaces do to levels in a case; nothing where the derived wind of the case holds it already. */
+/** How far a facade may stand before the columns round which the rectangle in the wind goes, m (common practice). */
+const beforeColumns = 0.5
+
+/**
+ * Whether the derived wind of a case holds what presses on a stretch: it stands for all of the rectangle in the wind, and for nothing
+ * beside it.
+ */
+export function isInDerivedWind(state: ProjectState, caseId: string, { a, b }: SurfaceStretch): boolean {
+  if (!state.extent || !windResultOf(state, caseId)) return false
+  return boxesTouch(state.extent, boxOf([along(a, b, distance(a, b) / 2)]), beforeColumns)
+}
+
+/** What wall surfaces do to levels in a case, but for what the derived wind of the case holds already. */
 export function surfacePushes(state: ProjectState, caseId: string): readonly SurfacePush[] {
-  if (windResultOf(state, caseId)) return []
   return pressedIn(state, caseId).flatMap((pressed) => {
-    const { inward } = pressed
+    const { inward, stretch } = pressed
+    if (isInDerivedWind(state, caseId, stretch)) return []
     const sums = new Map<number, { force: number; turning: number }>()
     for (const { order, at, force } of reachesOf(pressed).atLevels) {
       const sum = sums.get(order) ?? { force: 0, turning: 0 }

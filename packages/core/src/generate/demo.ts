@@ -18,7 +18,7 @@ import type {
   WallRun,
 } from '../document/recordKinds'
 import { rolledSection } from '../editing/sectionText'
-import { workshopHall } from './demoHall'
+import { hallFacades, workshopHall } from './demoHall'
 import { buildUp, id, key, layer, level, on, random, typed } from './demoParts'
 import { concrete, steel } from './stock'
 
@@ -339,31 +339,13 @@ const steps: (readonly [note: string, records: readonly Rec[]])[] = [
   ],
 ]
 
-steps.push(['Workshop hall beside the block', workshopHall(stock.steel)])
+const hall = workshopHall(stock.steel)
+steps.push(['Workshop hall beside the block', hall])
 
 const diagonal = rolledSection('L 80x8', random, false)
-/** Braced bays in three sides of the block and beside the stair, one diagonal in tension at a time. */
-const bracedBays = (layout: Layout): readonly StiffElement[] =>
-  (
-    [
-      [
-        [0, 0],
-        [7.2, 0],
-      ],
-      [
-        [7.2, 15],
-        [14.4, 15],
-      ],
-      [
-        [0, 9],
-        [0, 15],
-      ],
-      [
-        [21.6, 9],
-        [21.6, 15],
-      ],
-    ] as const
-  ).map((path) => ({
+/** Braced bays, one diagonal in tension at a time. */
+const bracedBays = (layout: Layout, paths: readonly StiffElement['path'][]): readonly StiffElement[] =>
+  paths.map((path) => ({
     kind: 'stiffElement',
     id: id('stiffElement'),
     layout: layout.id,
@@ -376,7 +358,55 @@ const bracedBays = (layout: Layout): readonly StiffElement[] =>
     diagonals: 1,
     stiffness: 1e8,
   }))
-steps.push(['What holds the floors: braced bays', [diagonal, ...[layouts.floor, layouts.roof].flatMap(bracedBays)]])
+/** In three sides of the block and beside the stair. */
+const ofBlock: readonly StiffElement['path'][] = [
+  [
+    [0, 0],
+    [7.2, 0],
+  ],
+  [
+    [7.2, 15],
+    [14.4, 15],
+  ],
+  [
+    [0, 9],
+    [0, 15],
+  ],
+  [
+    [21.6, 9],
+    [21.6, 15],
+  ],
+]
+steps.push([
+  'What holds the floors: braced bays',
+  [diagonal, ...[layouts.floor, layouts.roof].flatMap((layout) => bracedBays(layout, ofBlock))],
+])
+
+/** In the first bay of both long sides of the workshop, and in its gables. */
+const ofHall: readonly StiffElement['path'][] = [
+  [
+    [22.2, 9],
+    [28.2, 9],
+  ],
+  [
+    [22.2, 21],
+    [28.2, 21],
+  ],
+  [
+    [22.2, 9],
+    [22.2, 15],
+  ],
+  [
+    [46.2, 9],
+    [46.2, 15],
+  ],
+]
+steps.push([
+  'Wind on the sides of the workshop, and what holds it',
+  hall.flatMap((record) =>
+    record.kind === 'layout' ? [...hallFacades(record.id), ...bracedBays(record, ofHall)] : [],
+  ),
+])
 
 /** The demo as a person would make it: the same change sets, in order. Ids are fixed, so that it is the same everywhere. */
 export const demoChanges: readonly ChangeSet[] = steps.map(([note, records], i) => ({

@@ -1,6 +1,7 @@
 import { newGridLine, newLayout } from '../document/blanks'
-import type { Rec, Section } from '../document/recordKinds'
-import { buildUp, key, level, on, random, typed } from './demoParts'
+import type { Layout, Rec, Section, WallSurface } from '../document/recordKinds'
+import type { Point } from '../geometry/point'
+import { buildUp, id, key, level, on, random, typed } from './demoParts'
 import { hallFrame, hallStock, type HallStock } from './hall'
 import type { HallBrief } from './hallSentence'
 
@@ -42,5 +43,52 @@ export function workshopHall(steel: HallStock['steel']): readonly Rec[] {
     layout,
     on(layout, eaves),
     ...hallFrame(brief, layout, [22.2, 9], { ...parts, steel: known }, random),
+  ]
+}
+
+const pressed = (from: WallSurface['pressures'][number]['from'], what: string, pressure: number) =>
+  ({ what, nature: 'wind', use: null, from, top: pressure, foot: pressure }) as const
+
+/** Wind on the workshop's long side, from column to column, and on its east gable, from the ground to the truss. */
+export function hallFacades(layout: Layout['id']): readonly WallSurface[] {
+  const facade = (
+    label: string,
+    path: readonly Point[],
+    sharing: WallSurface['sharing'],
+    pressures: WallSurface['pressures'],
+  ): WallSurface => ({
+    kind: 'wallSurface',
+    id: id('wallSurface'),
+    layout,
+    label,
+    path,
+    closed: false,
+    above: 0,
+    depth: null,
+    sharing,
+    overOpenings: 'bridged',
+    openings: [],
+    pressures,
+  })
+  const [west, east, south, north] = [22.2, 46.2, 9, 21]
+  return [
+    facade(
+      'O1',
+      [
+        [east, north],
+        [west, north],
+      ],
+      'level',
+      [pressed('north', 'zone D', 650), pressed('south', 'zone E', -300)],
+    ),
+    facade(
+      'O2',
+      [
+        [east, south],
+        [east, north],
+      ],
+      'upright',
+      [pressed('east', 'zone D', 650), pressed('west', 'zone E', -300)],
+    ),
   ]
 }

@@ -1,7 +1,14 @@
 import { expandedAt } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
-import { windResultOf } from '../derivation/climate'
-import { inwardOf, pressOf, pressedIn, reachesOf, recordOfRest, restLoads } from '../derivation/surfaceLoads'
+import {
+  inwardOf,
+  isInDerivedWind,
+  pressOf,
+  pressedIn,
+  reachesOf,
+  recordOfRest,
+  restLoads,
+} from '../derivation/surfaceLoads'
 import type { Rest } from '../derivation/surfaceRests'
 import type { SurfaceStretch } from '../derivation/surfaces'
 import { labelOf, splitExpanded } from '../document/labels'
@@ -92,7 +99,7 @@ export function surfaceView(state: ProjectState, expandedId: string, caseId: str
     area: sum(({ area }) => area),
     applied: sum(({ applied }) => applied),
     notCarried: sum(({ notCarried }) => notCarried),
-    inDerivedWind: windResultOf(state, caseId) !== undefined,
+    inDerivedWind: own.every((stretch) => isInDerivedWind(state, caseId, stretch)),
   }
 }
 

@@ -77,8 +77,8 @@ function Taken({ view, stretch }: { readonly view: SurfaceView; readonly stretch
       )}
       {view.inDerivedWind && (
         <Note>
-          The storey forces of the derived wind hold all of it already. It is handed to members for their own bending,
-          and not added to the levels again.
+          It lies on the rectangle in the wind, whose storey forces hold all of it already. It is handed to members for
+          their own bending, and not added to the levels again.
         </Note>
       )}
     </>

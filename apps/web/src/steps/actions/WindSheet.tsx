@@ -13,12 +13,34 @@ import { QuantityField } from '../../ui/QuantityField'
 export function WindSheet({ caseId }: { readonly caseId: string }) {
   const wind = useAnswer({ kind: 'wind' })
   const result = wind?.results.find(({ direction }) => direction.id === windDirectionOf(caseId))
-  if (!wind) return <Sheet title="Wind">{null}</Sheet>
+  if (!wind) return <PressureAlone caseId={caseId} />
   return (
     <Sheet title={result ? capital(result.direction.name) : 'Wind'} scope="on the walls of the stated rectangle">
       <BodyLines result={result} extent={wind.extent} />
       {result && <Coefficients result={result} caseId={caseId} />}
       {result && <StoreyForces result={result} caseId={caseId} />}
+      <ConcernsHere codes="wind." />
+    </Sheet>
+  )
+}
+
+/** Where no wind is derived: the storey forces that come of pressure on wall surfaces. */
+function PressureAlone({ caseId }: { readonly caseId: string }) {
+  const applied = useAnswer({ kind: 'why', address: `applied:${caseId}` })
+  const terms = applied?.basis.kind === 'sum' ? applied.basis.terms : []
+  return (
+    <Sheet title="Wind" scope="as pressure on wall surfaces">
+      <Section title="Storey forces">
+        {terms.map(({ label, value, address }) => (
+          <Line key={label} result={<Value value={value} quantity="force" address={address} />}>
+            {label}
+          </Line>
+        ))}
+        <Note>
+          No wind is derived here: pressures typed for wall surfaces stand for it. Pick one on the plan to see who takes
+          what.
+        </Note>
+      </Section>
       <ConcernsHere codes="wind." />
     </Sheet>
   )
@@ -212,10 +234,28 @@ function StoreyForces({ result, caseId }: { readonly result: WindResult; readonl
           <Value value={force.y} quantity="length" strong={false} />)
         </Line>
       ))}
-      <Line reference="sum" result={<Value value={result.total} quantity="force" address={`applied:${caseId}`} />}>
+      <Line reference="sum" result={<Value value={result.total} quantity="force" />}>
         along the wind
       </Line>
+      <Beside caseId={caseId} derived={result.total} />
       <Note>What holds them in every storey stands in Paths; they are handed over to the frame analysis as well.</Note>
     </Section>
+  )
+}
+
+/** What presses on wall surfaces beside the rectangle, and all together. */
+function Beside({ caseId, derived }: { readonly caseId: string; readonly derived: number }) {
+  const balance = useAnswer({ kind: 'balance', caseId })
+  const beside = (balance?.applied ?? derived) - derived
+  if (!balance || Math.abs(beside) < 1) return null
+  return (
+    <>
+      <Line reference="beside it" result={<Value value={beside} quantity="force" />}>
+        pressure on wall surfaces outside of the rectangle
+      </Line>
+      <Line reference="all" result={<Value value={balance.applied} quantity="force" address={`applied:${caseId}`} />}>
+        along the wind
+      </Line>
+    </>
   )
 }
