@@ -87,7 +87,7 @@ test('a column with and without reduction of its imposed load, and why', async (
 test('wind: storey forces add up to what is handed on', async ({ page }) => {
   await page.goto(`${demo}/actions?case=wind/west&view=x`)
   await expect(page.getByRole('heading', { name: 'Wind from the west' })).toBeVisible()
-  await expect.poll(() => balance(page)).toContain('applied 232.7 kN → into the ground by stiff elements 232.7 kN')
+  await expect.poll(() => balance(page)).toContain('applied 256.6 kN → into the ground by stiff elements 256.6 kN')
   await page
     .getByRole('button', { name: /1\.03 kN\/m², why/ })
     .first()

@@ -11,7 +11,7 @@ import { readTable } from '../src/trace/table'
 import { given } from '../src/trace/traced'
 import { metricPoint } from '../src/units/format'
 import { concernSentence, wordedCodes } from '../src/wording/concernSentence'
-import { bay, Building, oneStorey } from './build'
+import { Building, bay, oneStorey, pressure } from './build'
 import { rectangle } from './shapes'
 
 /** Makes a building that gives a concern, and what it should say. */
@@ -227,6 +227,14 @@ const triggers: readonly Trigger[] = [
     }),
     says: /^Roof slopes R\d and R\d lie over each other by 12\.0 m²/,
     mends: ['Delete roof slope R1', 'Delete roof slope R2'],
+  },
+  {
+    code: 'value.factor-of-ten',
+    make: storeyWith(({ building, layout }) =>
+      building.wallSurface(layout, line([0, 0], [6, 0]), { pressures: [pressure(-6500, -6500, { nature: 'wind' })] }),
+    ),
+    says: /^The wind pressure of 6\.50 kN\/m² is outside the usual range; was 0\.65 kN\/m² meant\?$/,
+    mends: ['Make it 0.65 kN/m²'],
   },
   {
     code: 'surface.not-carried',

@@ -4,7 +4,7 @@ import { onLine } from '../geometry/tolerance'
 import type { Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import { recordIdOf } from '../document/labels'
-import type { Rec, WallRun } from '../document/recordKinds'
+import type { Rec, WallRun, WallSurface } from '../document/recordKinds'
 import { freeLabel, isDrawn, withPoints } from '../editing/shaped'
 import { withTyped } from '../editing/typedText'
 import { deletionEdits } from '../editing/wallMake'
@@ -48,6 +48,7 @@ function withMeant(record: Rec, field: string, value: number, meant: number): Re
   if (own === value) return without({ ...record, [field]: meant }, field)
   if (record.kind === 'panel' && field === 'thickness' && record.slab?.thickness === value)
     return { ...record, slab: { ...record.slab, thickness: meant } }
+  if (record.kind === 'wallSurface') return withPressure(record, value, meant)
   if (record.kind !== 'buildUp') return null
   const key = field as 'thickness' | 'unitWeight' | 'load'
   return record.layers.reduce((after, layer, i) => {
@@ -56,6 +57,13 @@ function withMeant(record: Rec, field: string, value: number, meant: number): Re
     const layers = after.layers.map((old, k) => (k === i ? { ...old, [key]: Math.sign(was) * meant } : old))
     return without({ ...after, layers }, `layers.${i}.${key}`)
   }, record)
+}
+
+/** At whichever end and in whichever pressure it was typed, with its sign. */
+function withPressure(record: WallSurface, value: number, meant: number): Rec {
+  const mended = (was: number) => (Math.abs(was) === value ? Math.sign(was) * meant : was)
+  const pressures = record.pressures.map((one) => ({ ...one, top: mended(one.top), foot: mended(one.foot) }))
+  return { ...record, pressures }
 }
 
 const tenTimes: Maker = ({ records: [record], data, format }) => {

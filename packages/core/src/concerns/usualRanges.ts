@@ -97,6 +97,22 @@ const ranges: readonly UsualRange[] = [
     read: (r) => (r.kind === 'barrier' && r.value !== null && r.value > 0 ? [r.value] : []),
   },
   {
+    field: 'pressures',
+    name: 'wind pressure',
+    quantity: 'pressure',
+    from: 50,
+    to: 5000,
+    read: (r) => pressuresOf(r, true),
+  },
+  {
+    field: 'pressures',
+    name: 'pressure on a wall',
+    quantity: 'pressure',
+    from: 50,
+    to: 300_000,
+    read: (r) => pressuresOf(r, false),
+  },
+  {
     field: 'thickness',
     name: 'thickness of a stiff wall',
     quantity: 'smallLength',
@@ -153,6 +169,15 @@ const ranges: readonly UsualRange[] = [
     read: (r) => (r.kind === 'section' ? [r.depth] : []),
   },
 ]
+
+/** Each value once, whichever way it acts; none is one that is left open. */
+function pressuresOf(record: Rec, ofWind: boolean): readonly number[] {
+  if (record.kind !== 'wallSurface') return []
+  const values = record.pressures
+    .filter(({ nature }) => (nature === 'wind') === ofWind)
+    .flatMap(({ top, foot }) => [Math.abs(top), Math.abs(foot)])
+  return [...new Set(values)].filter((value) => value > 0)
+}
 
 /** A value outside its usual range, and whether a slip by ten would explain it. */
 export function unusualValues(records: Iterable<Rec>): readonly Concern[] {

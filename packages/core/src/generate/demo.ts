@@ -18,6 +18,7 @@ import type {
   WallRun,
 } from '../document/recordKinds'
 import { rolledSection } from '../editing/sectionText'
+import { braced } from './demoBracing'
 import { hallFacades, workshopHall } from './demoHall'
 import { buildUp, id, key, layer, level, on, random, typed } from './demoParts'
 import { concrete, steel } from './stock'
@@ -358,53 +359,15 @@ const bracedBays = (layout: Layout, paths: readonly StiffElement['path'][]): rea
     diagonals: 1,
     stiffness: 1e8,
   }))
-/** In three sides of the block and beside the stair. */
-const ofBlock: readonly StiffElement['path'][] = [
-  [
-    [0, 0],
-    [7.2, 0],
-  ],
-  [
-    [7.2, 15],
-    [14.4, 15],
-  ],
-  [
-    [0, 9],
-    [0, 15],
-  ],
-  [
-    [21.6, 9],
-    [21.6, 15],
-  ],
-]
 steps.push([
   'What holds the floors: braced bays',
-  [diagonal, ...[layouts.floor, layouts.roof].flatMap((layout) => bracedBays(layout, ofBlock))],
+  [diagonal, ...[layouts.floor, layouts.roof].flatMap((layout) => bracedBays(layout, braced.block))],
 ])
 
-/** In the first bay of both long sides of the workshop, and in its gables. */
-const ofHall: readonly StiffElement['path'][] = [
-  [
-    [22.2, 9],
-    [28.2, 9],
-  ],
-  [
-    [22.2, 21],
-    [28.2, 21],
-  ],
-  [
-    [22.2, 9],
-    [22.2, 15],
-  ],
-  [
-    [46.2, 9],
-    [46.2, 15],
-  ],
-]
 steps.push([
   'Wind on the sides of the workshop, and what holds it',
   hall.flatMap((record) =>
-    record.kind === 'layout' ? [...hallFacades(record.id), ...bracedBays(record, ofHall)] : [],
+    record.kind === 'layout' ? [...hallFacades(record.id), ...bracedBays(record, braced.hall)] : [],
   ),
 ])
 
