@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { balance, builtFrom, saved, typePlace } from './support'
+import { balance, builtFrom, find, saved, typePlace } from './support'
 
 test('a facade takes wind: girders, columns and levels get what one works out by hand', async ({ page, request }) => {
   const id = await builtFrom(
@@ -8,7 +8,7 @@ test('a facade takes wind: girders, columns and levels get what one works out by
     'Facade',
     '3 x 7.2 m by 3 x 6.0 m, 4 storeys of 3.50 m, steel beams every 3 m, 150 mm concrete, offices, EN recommended.',
   )
-  await page.goto(`/p/${id}/actions`)
+  await find(page, 'actions step')
   await page.getByRole('button', { name: 'Draw something else' }).click()
   await page.getByRole('option', { name: 'wall surface' }).click()
   await typePlace(page, 'A1 to A4', 'Control+Enter')

@@ -11,7 +11,7 @@ import {
   type Tool,
 } from '@hedrion/core'
 import { useMemo, type KeyboardEvent } from 'react'
-import { useAnswer, useFormat, useGetDocument, useRecord, useRecords } from '../../compute/SessionContext'
+import { useAnswer, useFormat, useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { useLook } from '../../state/look'
 import { directions } from '../picking'
@@ -43,11 +43,13 @@ export function usePlacing(): Placing {
   const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId: '' })
   const grid = useRecords('gridLine')
   const snaps = useMemo(() => snapPoints(floor, grid), [floor, grid])
-  const layout = useRecord(level?.layoutId)
 
   const end = (points: readonly Point[], closed: boolean) => {
-    if (!tool || layout?.kind !== 'layout' || !level) return
-    const made = drawRecord(tool, points, { document: getDocument(), layout, random: Math.random, closed })
+    if (!tool) return
+    const document = getDocument()
+    const layout = document.records.get(level?.layoutId ?? '')
+    if (!level || layout?.kind !== 'layout') return setProblem('There is no layout on this level to draw on yet.')
+    const made = drawRecord(tool, points, { document, layout, random: Math.random, closed })
     if (!made.ok) return setProblem(made.problem)
     const { record } = made
     const size = tools[tool].shape === 'segment' ? `, ${formatQuantity(lengthAlong(points), 'length', format)}` : ''
