@@ -1,5 +1,8 @@
 import { invariantProblems } from '../src/document/invariants'
 import { ask } from '../src/queries/derive'
+import { readCase } from '../src/derivation/cells'
+import { memberLoadRows } from '../src/exchange/results'
+import { randomBuilding } from './randomBuilding'
 import { Memo } from '../src/derivation/memo'
 import { deriveProject } from '../src/derivation/project'
 import { applyChange } from '../src/document/changes'
@@ -146,4 +149,19 @@ test('a national set that divides a use otherwise takes the keys along, and give
       .sort(),
   ).toEqual(['B', 'H'])
   expect(totalsOf(again).cases).toEqual(totalsOf(document).cases)
+})
+
+test('what stands on what, and who takes which part, knows no family: the same permanent load, number by number', () => {
+  for (const seed of [3, 11, 105544]) {
+    const document = randomBuilding(seed)
+    const permanent = ids.map((family) => {
+      const state = stateOf(inFamily(document, family))
+      const rows = memberLoadRows(state).filter(({ case: id }) => id.startsWith('permanent/'))
+      const feet = state.floors.map(({ operator, rundown }) =>
+        operator.plan.frame.columns.map((_, row) => readCase(state, 'permanent/self-weight')(rundown.feet, row)),
+      )
+      return JSON.stringify([rows, feet])
+    })
+    expect(new Set(permanent).size).toBe(1)
+  }
 })

@@ -1,4 +1,7 @@
 import fc from 'fast-check'
+import { typedLoads } from '../src/actions/cases'
+import { pressedIn, reachesOf, restLoads } from '../src/derivation/surfaceLoads'
+import { loadTotal } from '../src/rundown/memberLines'
 import { balanceOf, equilibriumResidual, hangingFromNothing, onNothing } from '../src/derivation/balance'
 import { readArea, readCase } from '../src/derivation/cells'
 import { expandedAt, floorArea, keyShareOf } from '../src/derivation/floorQueries'
@@ -81,6 +84,26 @@ describe('whatever is drawn, every newton arrives or is named', () => {
         expect(Number.isFinite(equilibriumResidual(state))).toBe(true)
       }),
       { examples: [[105544], [870386], [6850]], numRuns: 40 },
+    )
+  })
+
+  test('every newton of pressure on a wall surface arrives at members and at levels, or is named', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const state = stateOf(randomBuilding(4 * Math.floor(seed / 4) + 1))
+        for (const caseId of [typedLoads, 'wind/south'])
+          for (const pressed of pressedIn(state, caseId)) {
+            const { share } = pressed
+            const { atLevels, notCarried } = reachesOf(pressed)
+            const members = restLoads(pressed).map(loadTotal)
+            const levels = atLevels.map(({ force }) => force)
+            const scale = [...members, ...levels, share.applied, notCarried].reduce((sum, f) => sum + Math.abs(f), 1)
+            const sum = (forces: readonly number[]) => forces.reduce((total, force) => total + force, 0)
+            expect(Math.abs(sum(members) + share.notCarried - share.applied)).toBeLessThanOrEqual(1e-9 * scale)
+            expect(Math.abs(sum(levels) + notCarried - share.applied)).toBeLessThanOrEqual(1e-9 * scale)
+          }
+      }),
+      { numRuns: 30 },
     )
   })
 

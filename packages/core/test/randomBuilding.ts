@@ -2,7 +2,7 @@ import type { Document, Random } from '../src/document/document'
 import type { Layout, LoadKey, Material, Member, Rec, Section, LineLoad } from '../src/document/recordKinds'
 import type { Point } from '../src/geometry/point'
 import { distance } from '../src/geometry/segment'
-import { Building } from './build'
+import { Building, pressure } from './build'
 import { rectangle } from './shapes'
 
 /** Choices drawn from a seeded source, so that a failing building can be made again from its seed. */
@@ -70,8 +70,57 @@ export function randomBuilding(seed: number): Document {
   if (seed % 4 === 2)
     for (const layout of layouts)
       building.areaLoad(layout, rectangle(1.0371, 0.5713, 5.1137, 4.0391), 1500, { endValue: 200, angle: seed % 6 })
+  if (seed % 4 === 1) for (const [i, layout] of layouts.entries()) addWallSurfaces(building, layout, lines, seed + i)
   if ([0, 5, 6, 7, 8].includes(seed % 10)) shareOtherwise(building.records, seed)
   return building.document
+}
+
+/** Round three sides of the grid or all four, with a girt and posts in its planes that may end at nothing, without a throw of the dice. */
+function addWallSurfaces(
+  building: Building,
+  layout: Layout,
+  { xs, ys }: { readonly xs: readonly number[]; readonly ys: readonly number[] },
+  seed: number,
+): void {
+  const [x0, x1, y0, y1] = [xs[0] ?? 0, xs.at(-1) ?? 0, ys[0] ?? 0, ys.at(-1) ?? 0]
+  building.wallSurface(layout, rectangle(x0, y0, x1, y1), {
+    closed: seed % 8 === 1,
+    sharing: (['upright', 'level', 'twoWay', 'surrounding'] as const)[seed % 4] ?? 'upright',
+    above: seed % 3 === 0 ? 0.9 : 0,
+    depth: seed % 7 === 0 ? 1.7 : null,
+    overOpenings: seed % 2 === 0 ? 'bridged' : 'interrupting',
+    openings: [{ along: 0.7 + (seed % 5), sill: 0.4, width: 1.3, height: 1.1 }],
+    pressures: [pressure(900, seed % 3 === 1 ? -300 : 900), pressure(400, 400, { nature: 'wind', from: 'south' })],
+  })
+  const stock = { material: building.weightless.id, section: building.section.id }
+  const middle = (x0 + x1) / 2
+  building.strut(
+    layout,
+    [
+      [x0, y0],
+      [x1, y0],
+    ],
+    [-1.1, -1.1],
+    { role: 'girt', ...stock },
+  )
+  building.strut(
+    layout,
+    [
+      [middle, y0],
+      [middle, y0],
+    ],
+    [-1.1, 0],
+    { role: 'post', ...stock },
+  )
+  building.strut(
+    layout,
+    [
+      [x1, y0],
+      [x1, y1],
+    ],
+    [-2, -0.5],
+    { role: seed % 2 === 0 ? 'girt' : 'brace', ...stock },
+  )
 }
 
 /** Every third beam is continuous, without a throw of the dice. */

@@ -53,7 +53,7 @@ const surfaceShareStage = stage(
     const sharer = sharerOf(groundOf(plan, standing))
     const even = { ...sharer.area(net), applied: regionArea(net), appliedMoments: regionMoments(net) }
     const [{ share: growing }] = shareVaryingRegion(load, [plan], standing, [])
-    return { even, growing: shape.sharing === 'level' ? growingUp(even, growing, rests, net) : growing }
+    return { even, growing: shape.sharing === 'level' ? growingUp(even, growing.appliedMoments, rests, net) : growing }
   },
   ({ even, growing }) => 80 * (even.lines.length + growing.lines.length) + 500,
 )

@@ -1,23 +1,19 @@
 import type { Point } from '../geometry/point'
-import type { Region } from '../geometry/polygon'
+import { regionArea, regionMoments, type Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import type { Carrier } from './rails'
 import type { Share, ShareLine } from './share'
 
 /**
- * What a pressure that grows downwards brings to members where strips run level: on every strip it is one value, so a member takes its
- * part of an even pressure times that value. Of each piece force and moment are exact.
+ * What a pressure that grows downwards, from nothing at the top of a region to one unit at its foot, brings to members where strips run level: on
+ * every strip it is one value, so a member takes its part of an even pressure times that value. Of each piece force and moment are exact.
  * @param even - of one unit all over
- * @param applied - the share whose applied force counts, of one unit at the foot that falls to nothing at the top
+ * @param appliedMoments - of the growing pressure
  */
-export function growingUp(
-  even: Share,
-  { applied, appliedMoments }: Share,
-  carriers: readonly Carrier[],
-  net: Region,
-): Share {
+export function growingUp(even: Share, appliedMoments: Point, carriers: readonly Carrier[], net: Region): Share {
   const heights = net.flat().map(([, v]) => v)
   const [foot, top] = [Math.min(...heights), Math.max(...heights)]
+  const applied = (top * regionArea(net) - regionMoments(net)[1]) / (top - foot)
   const part = (v: number) => Math.min(1, Math.max(0, (top - v) / (top - foot)))
   const axes = new Map(carriers.map((carrier) => [carrier.member, carrier]))
   const heightOn = (member: string, s: number): number => {
