@@ -70,7 +70,7 @@ export function randomBuilding(seed: number): Document {
   if (seed % 4 === 2)
     for (const layout of layouts)
       building.areaLoad(layout, rectangle(1.0371, 0.5713, 5.1137, 4.0391), 1500, { endValue: 200, angle: seed % 6 })
-  if (seed % 4 === 1) for (const [i, layout] of layouts.entries()) addWallSurfaces(building, layout, lines, seed + i)
+  if (seed % 4 === 1) layouts.forEach((layout, i) => addWallSurfaces(building, layout, lines, seed + i))
   if ([0, 5, 6, 7, 8].includes(seed % 10)) shareOtherwise(building.records, seed)
   return building.document
 }

@@ -28,6 +28,8 @@ interface PlanPaneProps {
   /** Panels and members that stand out in space. */
   readonly litInSpace?: readonly string[]
   readonly drawing?: Pick<DrawingProps, 'overlay' | 'onPlace' | 'onHover' | 'onGrab'>
+  /** The same in an elevation. */
+  readonly upright?: Pick<DrawingProps, 'overlay' | 'onPlace' | 'onHover'>
   readonly onKey?: (event: KeyboardEvent) => boolean
   /** Under the picture: a legend, or the line in which places are typed. */
   readonly foot?: ReactNode
@@ -82,7 +84,7 @@ interface FlatPaneProps extends PlanPaneProps {
   readonly split?: Split
 }
 
-function FlatPane({ scene, split, outlined, drawing, onKey, foot }: FlatPaneProps) {
+function FlatPane({ scene, split, outlined, drawing, upright, onKey, foot }: FlatPaneProps) {
   const [look, change] = useLook()
   const { level, go } = useLevel()
   const reached = useReached(level?.id ?? '')
@@ -109,7 +111,7 @@ function FlatPane({ scene, split, outlined, drawing, onKey, foot }: FlatPaneProp
           {...(look.view === 'plan' ? {} : { margins: elevationMargins })}
           onKey={keys}
           outlined={outlined ? [...outlined, ...reached] : reached}
-          {...(look.view === 'plan' ? drawing : {})}
+          {...(look.view === 'plan' ? drawing : upright)}
           split={split}
         />
       </Row>

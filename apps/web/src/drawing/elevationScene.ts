@@ -1,4 +1,5 @@
 import { formatQuantity, type ElevationView, type NumberFormat, type Point, type Ring } from '@hedrion/core'
+import { roleText, strutNames } from './describe'
 import { emptyBox, type Label, type Mark, type Scene, type Shape, type Stroke, type Target } from './scene'
 
 interface ElevationOptions {
@@ -136,12 +137,20 @@ function framePart({ columns, lines }: ElevationView): Part {
       ...columns.map(standingShape),
     ],
     labels: [],
-    targets: columns.map((column): Target => ({
-      id: column.expandedId,
-      kind: 'column',
-      shape: { kind: 'path', points: axisOf(column) },
-      text: `${column.hangs ? 'Hanger' : 'Column'} ${column.label}`,
-    })),
+    targets: [
+      ...lines.map(({ expandedId, label, role, points }): Target => ({
+        id: expandedId,
+        kind: role in strutNames ? 'strut' : 'beam',
+        shape: { kind: 'path', points },
+        text: `${roleText(role)} ${label}`,
+      })),
+      ...columns.map((column): Target => ({
+        id: column.expandedId,
+        kind: 'column',
+        shape: { kind: 'path', points: axisOf(column) },
+        text: `${column.hangs ? 'Hanger' : 'Column'} ${column.label}`,
+      })),
+    ],
   }
 }
 

@@ -15,7 +15,6 @@ import type {
   Slope,
   Stair,
   StiffElement,
-  Strut,
   WallRun,
   WallSurface,
 } from '../document/recordKinds'
@@ -24,9 +23,10 @@ import type { Point } from '../geometry/point'
 import { signedArea } from '../geometry/polygon'
 import type { Ring } from '../geometry/polygon'
 import { ringAt } from './beamRings'
+import { isSpaceTool, strutMaker } from './drawnStruts'
+import { made, noStock, problem, type Base, type Ground, type Made, type Maker } from './made'
 import { freeLabel, labeller, type Drawn } from './shaped'
 import {
-  storeyUnder,
   usualBarrier,
   usualLoad,
   usualSlab,
@@ -58,6 +58,9 @@ export const tools = {
   opening: { name: 'opening', shape: 'ring' },
   slope: { name: 'roof slope', shape: 'ring' },
   strut: { name: 'brace', shape: 'segment' },
+  girt: { name: 'girt', shape: 'segment' },
+  tie: { name: 'tie', shape: 'segment' },
+  post: { name: 'post', shape: 'point' },
   patch: { name: 'patch', shape: 'ring' },
   patchInRing: { name: 'patch in a ring of beams', shape: 'point' },
   wallRun: { name: 'wall run', shape: 'path' },
@@ -98,6 +101,9 @@ export const letters: Readonly<Record<Tool, string>> = {
   opening: 'V',
   slope: 'S',
   strut: 'K',
+  girt: 'K',
+  tie: 'K',
+  post: 'K',
   patch: 'A',
   patchInRing: 'A',
   wallRun: 'W',
@@ -109,18 +115,6 @@ export const letters: Readonly<Record<Tool, string>> = {
   barrier: 'H',
   wallSurface: 'O',
   stiffElement: 'E',
-}
-
-export type Made = { readonly ok: true; readonly record: Drawn } | { readonly ok: false; readonly problem: string }
-
-const problem = (sentence: string): Made => ({ ok: false, problem: sentence })
-
-interface Ground {
-  readonly document: Document
-  readonly layout: Layout
-  readonly random: Random
-  /** A wall run may return to its start. */
-  readonly closed?: boolean
 }
 
 /** A new record from the points that were drawn; what it needs beside them is taken from what is there already. */
@@ -141,11 +135,9 @@ const isMemberTool = (tool: Tool): tool is Member['role'] => (memberRoles as rea
 /** The kind of record that a tool makes. */
 function kindOf(tool: Tool): Drawn['kind'] {
   if (isMemberTool(tool) || tool === 'bentBeam' || tool === 'rakingColumn') return 'member'
+  if (isSpaceTool(tool)) return 'strut'
   return tool === 'panelInRing' ? 'panel' : tool === 'patchInRing' ? 'patch' : tool
 }
-
-type Base = Pick<Member, 'layout' | 'label'>
-type Maker = (points: readonly Point[], base: Base, ground: Ground) => Made
 
 const makers: Readonly<Record<Tool, Maker>> = {
   ...(Object.fromEntries(
@@ -165,7 +157,10 @@ const makers: Readonly<Record<Tool, Maker>> = {
   opening: (outline, base, { random }) =>
     made<Opening>({ kind: 'opening', id: newId('opening', random), ...base, outline }),
   slope: drawSlope,
-  strut: drawStrut,
+  strut: strutMaker('brace'),
+  girt: strutMaker('girt'),
+  tie: strutMaker('tie'),
+  post: strutMaker('post'),
   patch: drawPatch,
   patchInRing: (points, base, ground) => inRing(points, ground, (ring) => drawPatch(ring, base, ground)),
   stair: drawStair,
@@ -237,8 +232,6 @@ const makers: Readonly<Record<Tool, Maker>> = {
       path: points.slice(0, 1),
     }),
 }
-
-const made = <D extends Drawn>(record: D): Made => ({ ok: true, record })
 
 function nextLabel(tool: Tool, document: Document, layout: Layout): string {
   const kind = kindOf(tool)
@@ -316,8 +309,6 @@ function stockOfWalls(document: Document): Pick<Member, 'section' | 'material'> 
 /** Aluminium is the lightest metal that is built with, 27 kN/m³ (EN 1991-1-1, table A.4). */
 const lightestMetal = 26_900
 
-const noStock = problem('There is no section and material yet. Add one first.')
-
 /** The first side that is drawn is the eaves: the roof climbs from it, 10 degrees or as the one before. */
 function drawSlope(outline: readonly Point[], base: Base, { document, random }: Ground): Made {
   const [a = [0, 0], b = [1, 0]] = outline
@@ -332,22 +323,6 @@ function drawSlope(outline: readonly Point[], base: Base, { document, random }: 
     pitch: before?.pitch ?? Math.PI / 18,
     uphill,
     eaves: before?.eaves ?? 0,
-  })
-}
-
-/** From the foot of the storey up to the level, until heights are typed. */
-function drawStrut(points: readonly Point[], base: Base, { document, layout, random }: Ground): Made {
-  const stock = usualStock(document, recordsOf(document, 'strut'))
-  if (!stock) return noStock
-  return made<Strut>({
-    kind: 'strut',
-    id: newId('strut', random),
-    ...base,
-    role: 'brace',
-    path: points.slice(0, 2),
-    startHeight: -storeyUnder(document, layout),
-    endHeight: 0,
-    ...stock,
   })
 }
 

@@ -130,6 +130,8 @@ describe('drawing', () => {
           'truss',
           'wall',
           'strut',
+          'girt',
+          'tie',
           'stair',
           'barrier',
           'wallSurface',
@@ -150,6 +152,8 @@ describe('drawing', () => {
         | 'truss'
         | 'wall'
         | 'strut'
+        | 'girt'
+        | 'tie'
         | 'stair'
         | 'barrier'
         | 'wallSurface'
@@ -165,6 +169,7 @@ describe('drawing', () => {
     slope: rectangle(0, 0, 6, 4),
     column: [[0, 0]],
     hanger: [[3, 3]],
+    post: [[3, 3]],
     rakingColumn: [
       [3, 3],
       [4, 3],

@@ -34,6 +34,7 @@ import { thrustView } from './thrustView'
 import { spaceView } from './spaceView'
 import { stripView } from './stripView'
 import { surfaceView } from './surfaceView'
+import { uprightSnaps } from './uprightSnaps'
 import { why } from './why/why'
 import { windProfile } from './windProfile'
 
@@ -42,6 +43,7 @@ export type Query =
   | { readonly kind: 'overview' }
   | { readonly kind: 'floor'; readonly levelId: string; readonly caseId: string }
   | { readonly kind: 'elevation'; readonly axis: ElevationAxis; readonly caseId: string }
+  | { readonly kind: 'uprightSnaps'; readonly axis: ElevationAxis | null }
   | { readonly kind: 'space'; readonly caseId: string }
   | { readonly kind: 'member'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'column'; readonly expandedId: string; readonly caseId: string }
@@ -90,6 +92,7 @@ const answers = {
   overview: (state) => overview(state),
   floor: (state, { levelId, caseId }) => floorView(state, levelId, caseId),
   elevation: (state, { axis, caseId }) => elevationView(state, axis, caseId),
+  uprightSnaps: (state, { axis }) => (axis ? uprightSnaps(state, axis) : []),
   space: (state, { caseId }) => spaceView(state, caseId),
   member: (state, { expandedId, caseId }) => memberView(state, expandedId, caseId),
   column: (state, { expandedId, caseId }) => columnView(state, expandedId, caseId),

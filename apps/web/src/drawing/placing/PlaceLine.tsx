@@ -3,6 +3,7 @@ import { useState, type KeyboardEvent } from 'react'
 import { Input, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Choice'
 import { takeBackPoint, takeTool, useTool } from './toolStore'
 import type { Placing } from './usePlacing'
 
@@ -11,7 +12,10 @@ export function PlaceLine({ placing }: { readonly placing: Placing }) {
   const { tool, points, problem } = useTool()
   const [text, setText] = useState('')
   if (!tool) return null
-  const { name, shape } = tools[tool]
+  const { name } = tools[tool]
+  const { upright } = placing
+  const shape = upright ? 'segment' : tools[tool].shape
+  const [first, next] = upright?.examples ?? ['B2, B2 to C3, or 7.2; 3.0', '4.2 m east, C3, 3 m at 30°']
   const enough = points.length >= leastPoints[shape]
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) placing.finish()
@@ -24,15 +28,23 @@ export function PlaceLine({ placing }: { readonly placing: Placing }) {
   return (
     <Row>
       <TextField aria-label={`Place of the ${name}`} value={text} onChange={setText} autoFocus>
-        <Box
-          placeholder={points.length === 0 ? 'B2, B2 to C3, or 7.2; 3.0' : '4.2 m east, C3, 3 m at 30°'}
-          onKeyDown={onKeyDown}
-        />
+        <Box placeholder={points.length === 0 ? first : next} onKeyDown={onKeyDown} />
       </TextField>
       <Hint>
         {points.length} {points.length === 1 ? 'point' : 'points'} of {withArticle(name)}
         {shape === 'ring' || shape === 'path' ? '; Ctrl+Enter ends it' : ''}
       </Hint>
+      {upright && upright.planes.length > 0 && (
+        <label>
+          in the plane of{' '}
+          <Choice
+            label="Plane that is drawn in"
+            value={String(upright.depth)}
+            options={upright.planes.map(({ at, text: words }) => [String(at), words] as const)}
+            onChange={(at) => upright.onPlane(Number(at))}
+          />
+        </label>
+      )}
       {(shape === 'ring' || shape === 'path') && (
         <Button isDisabled={!enough} onPress={placing.finish}>
           End the {name}

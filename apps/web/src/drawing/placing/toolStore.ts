@@ -8,16 +8,21 @@ interface ToolState {
   readonly cursor: Point | null
   /** Metres within which the pointer falls on a snap, as it last saw the plan. */
   readonly reach: number
+  /** Of the plane in which an elevation is drawn on, m; null until one is chosen. */
+  readonly depth: number | null
   /** What is wrong with what was typed or drawn last. */
   readonly problem: string | null
 }
 
-const idle: ToolState = { tool: null, points: [], cursor: null, reach: 0.3, problem: null }
+const idle: ToolState = { tool: null, points: [], cursor: null, reach: 0.3, depth: null, problem: null }
 
 /** The drawing under way; not part of the project until it ends. */
 export const useTool = create<ToolState>(() => idle)
 
-export const takeTool = (tool: Tool | null): void => useTool.setState({ ...idle, tool })
+export const takeTool = (tool: Tool | null): void => useTool.setState(({ depth }) => ({ ...idle, tool, depth }))
+
+/** Another plane begins another drawing. */
+export const setDepth = (depth: number): void => useTool.setState({ depth, points: [], problem: null })
 
 export const setCursor = (cursor: Point, reach = useTool.getState().reach): void => useTool.setState({ cursor, reach })
 

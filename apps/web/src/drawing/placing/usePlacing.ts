@@ -20,7 +20,7 @@ import { firstSnap, nextSnap, snapped, snapPoints } from './snaps'
 import { setCursor, setPoints, setProblem, startOver, takeBackPoint, takeTool, useTool } from './toolStore'
 
 /** Pixels within which a pointer falls on a snap. */
-const reach = 14
+export const pixelReach = 14
 
 export interface Placing {
   readonly tool: Tool | null
@@ -30,6 +30,14 @@ export interface Placing {
   /** Takes a typed place; answers whether it was understood. */
   readonly type: (text: string) => boolean
   readonly finish: () => void
+  /** In an elevation: the plane that is drawn in, and how places are said there. */
+  readonly upright?: {
+    /** For the first point, and for those after it. */
+    readonly examples: readonly [string, string]
+    readonly planes: readonly { readonly at: number; readonly text: string }[]
+    readonly depth: number
+    readonly onPlane: (depth: number) => void
+  }
 }
 
 /** Drawing on the plan by pointer, by arrow keys over snaps, and by typed places. */
@@ -97,7 +105,7 @@ export function usePlacing(): Placing {
     onPlace: tool ? (at) => set([snapped(at, snaps, useTool.getState().reach)]) : undefined,
     onHover: tool
       ? (at, pixelsPerMetre) => {
-          const metres = reach / pixelsPerMetre
+          const metres = pixelReach / pixelsPerMetre
           setCursor(snapped(at, snaps, metres), metres)
         }
       : undefined,

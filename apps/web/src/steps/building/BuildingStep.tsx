@@ -5,6 +5,7 @@ import { PlacingOverlay } from '../../drawing/placing/PlacingOverlay'
 import { ToolBar } from '../../drawing/placing/ToolBar'
 import { useCopyHandle } from '../../drawing/placing/useCopyHandle'
 import { usePlacing } from '../../drawing/placing/usePlacing'
+import { useUprightPlacing } from '../../drawing/placing/useUprightPlacing'
 import { PlanPane } from '../../drawing/PlanPane'
 import { ViewBar } from '../../drawing/ViewBar'
 import { StepLayout } from '../../sheet/StepLayout'
@@ -17,7 +18,9 @@ import { useGridDrag } from './useGridDrag'
 /** Grid, levels and layouts, members and panels. */
 export function BuildingStep() {
   const overview = useAnswer({ kind: 'overview' })
-  const placing = usePlacing()
+  const onPlan = usePlacing()
+  const upright = useUprightPlacing()
+  const placing = upright ?? onPlan
   const dimensions = useGridDimensions()
   const grabGrid = useGridDrag()
   const copy = useCopyHandle()
@@ -42,6 +45,9 @@ export function BuildingStep() {
               'purlin',
               'truss',
               'strut',
+              'girt',
+              'post',
+              'tie',
               'slope',
               'stiffElement',
             ]}
@@ -62,9 +68,18 @@ export function BuildingStep() {
               </>
             ),
             onGrab: (at, view, box) => copy.onGrab(at, view) ?? grabGrid(at, view, box),
-            onPlace: placing.onPlace,
-            onHover: placing.onHover,
+            onPlace: onPlan.onPlace,
+            onHover: onPlan.onHover,
           }}
+          {...(upright
+            ? {
+                upright: {
+                  overlay: (view) => <PlacingOverlay view={view} />,
+                  onPlace: upright.onPlace,
+                  onHover: upright.onHover,
+                },
+              }
+            : {})}
           foot={<PlaceLine placing={placing} />}
         />
       }

@@ -1,0 +1,61 @@
+import { expect, test } from '@playwright/test'
+import { builtFrom, openRecords, saved, typePlace } from './support'
+
+const sentence = '2 x 6 m by 1 x 6 m, 2 storeys of 3.5 m, beams every 3 m, 150 mm concrete, offices'
+
+test('braces, girts and posts are drawn in an elevation, by typing, by keys and by pointer', async ({
+  page,
+  request,
+}) => {
+  const id = await builtFrom(page, request, 'Bracing', sentence)
+  await page.getByRole('radio', { name: 'South' }).click()
+  await page.getByRole('button', { name: 'Draw something else' }).click()
+  await page.getByRole('option', { name: 'brace', exact: true }).click()
+  await typePlace(page, '1 at Base to 2 at 1')
+  await expect(page.getByRole('heading', { name: 'Member in space' })).toBeVisible()
+
+  // from point to point by keys: the lowest on the left, one to the right, one up
+  const picture = page.getByTestId('drawing')
+  await picture.focus()
+  for (const key of ['ArrowUp', 'Enter', 'ArrowRight', 'ArrowUp', 'Enter']) await picture.press(key)
+  await saved(page)
+
+  // in the plane at the back a girt at mid-height, by steps
+  await page.getByRole('button', { name: 'Draw something else' }).click()
+  await page.getByRole('option', { name: 'girt' }).click()
+  await page.getByRole('button', { name: /Plane that is drawn in/ }).click()
+  await page.getByRole('option', { name: 'line B' }).click()
+  await typePlace(page, '1 at 1.75 m')
+  await typePlace(page, '6 m right')
+  await saved(page)
+  const struts = Object.values((await openRecords(request, id)).records).filter(({ kind }) => kind === 'strut')
+  const drawn = struts.map(({ role, path, startHeight, endHeight }) => ({ role, path, startHeight, endHeight }))
+  expect(drawn).toContainEqual({
+    role: 'brace',
+    path: [
+      [0, 0],
+      [6, 0],
+    ],
+    startHeight: -3.5,
+    endHeight: 0,
+  })
+  expect(drawn).toContainEqual({
+    role: 'girt',
+    path: [
+      [0, 6],
+      [6, 6],
+    ],
+    startHeight: -1.75,
+    endHeight: -1.75,
+  })
+  expect(struts).toHaveLength(3)
+
+  // what cannot be read is said at its place
+  await typePlace(page, '2 at Attic')
+  await expect(page.getByRole('alert')).toBeVisible()
+  await page.keyboard.press('Escape')
+  // and what stands there is picked there
+  await picture.focus()
+  await picture.press('ArrowUp')
+  await expect(page.getByRole('heading', { level: 2 })).toBeVisible()
+})
