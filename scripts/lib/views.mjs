@@ -52,12 +52,12 @@ export const views = [
     },
   },
   {
-    name: 'actions-stair',
-    address: `${demo}/actions?case=permanent/self-weight`,
-    shows: 'Stairs and barriers',
+    name: 'wall-surface',
+    address: `${demo}/actions?case=wind/east&level=level:ww2w9p3g2dq9xef3&pick=wallSurface:74u2anyi3vpwifuy@level:ww2w9p3g2dq9xef3`,
+    shows: 'Who takes it',
     then: async (page) => {
-      await page.getByRole('button', { name: 'flight of stairs' }).first().click()
-      await page.getByRole('heading', { name: 'Flight of stairs' }).waitFor()
+      await page.getByRole('img', { name: /^Elevation of stretch/ }).scrollIntoViewIfNeeded()
+      await page.getByText('held by').last().scrollIntoViewIfNeeded()
     },
   },
   { name: 'space', address: `${demo}/paths?view=space&shown=both`, shows: 'Level by level' },

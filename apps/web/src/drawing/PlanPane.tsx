@@ -172,10 +172,11 @@ function useElevationScene(): Scene {
   const [look] = useLook()
   const format = useFormat()
   const caseId = useCaseId()
+  const grid = useRecords('gridLine')
   const elevation = useAnswer({ kind: 'elevation', axis: look.view === 'y' ? 'y' : 'x', caseId })
   return useMemo(
-    () => elevationScene(elevation, { format, mark: markOf(caseId), forces: true }),
-    [elevation, format, caseId],
+    () => elevationScene(elevation, { format, mark: markOf(caseId), forces: true, grid }),
+    [elevation, format, caseId, grid],
   )
 }
 

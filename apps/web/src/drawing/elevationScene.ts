@@ -1,12 +1,23 @@
 import { formatQuantity, type ElevationView, type NumberFormat, type Point, type Ring } from '@hedrion/core'
 import { roleText, strutNames } from './describe'
-import { emptyBox, type Label, type Mark, type Scene, type Shape, type Stroke, type Target } from './scene'
+import {
+  emptyBox,
+  type GridMark,
+  type Label,
+  type Mark,
+  type Scene,
+  type Shape,
+  type Stroke,
+  type Target,
+} from './scene'
 
 interface ElevationOptions {
   readonly format: NumberFormat
   readonly mark: Mark
   /** Forces in columns and reactions of the case. */
   readonly forces: boolean
+  /** Of these, those that run along the sight are named over the building. */
+  readonly grid?: readonly GridMark[]
 }
 
 const longest = 96
@@ -20,9 +31,14 @@ export function elevationScene(view: ElevationView | undefined, options: Elevati
   const zs = [...view.levels.map(({ z }) => z), ...drawn.map(([, z]) => z)]
   const [u0, u1] = us.length > 0 ? [Math.min(...us), Math.max(...us)] : [0, 20]
   const [z0, z1] = [Math.min(...zs), Math.max(...zs) + view.parapet]
-  const parts = [levelsPart(view, u0, u1, options), framePart(view), forcesPart(view, u0, u1, options)]
+  const parts = [
+    levelsPart(view, u0, u1, options),
+    linesPart(view, z1, options),
+    framePart(view),
+    forcesPart(view, u0, u1, options),
+  ]
   return {
-    box: { x0: u0 - 1, x1: u1 + 1, y0: z0, y1: z1 },
+    box: { x0: u0 - 1, x1: u1 + 1, y0: z0, y1: z1 + 1 },
     shapes: parts.flatMap(({ shapes }) => shapes),
     labels: parts.flatMap(({ labels }) => labels),
     targets: parts.flatMap(({ targets }) => targets),
@@ -83,6 +99,31 @@ function levelsPart(
     })),
   }
 }
+
+/** Names of grid lines as the plan has them, each over a short stroke. */
+const linesPart = ({ axis }: ElevationView, top: number, { grid = [] }: ElevationOptions): Part => ({
+  shapes: grid
+    .filter((line) => line.axis === axis)
+    .map(({ at }): Shape => ({
+      kind: 'line',
+      points: [
+        [at, top + 0.3],
+        [at, top + 1],
+      ],
+      stroke: { tone: 'hairline', width: 1 },
+    })),
+  labels: grid
+    .filter((line) => line.axis === axis)
+    .map(({ at, label }): Label => ({
+      text: label,
+      at: [at, top + 1],
+      dy: -10,
+      tone: 'quiet',
+      priority: 55,
+      stays: true,
+    })),
+  targets: [],
+})
 
 const heavy: Stroke = { tone: 'ink', width: 2.4 }
 const strokes: Partial<Record<ElevationView['lines'][number]['role'], Stroke>> = {

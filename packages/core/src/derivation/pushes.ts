@@ -2,6 +2,7 @@ import type { StoreyForce } from '../actions/wind/windLoads'
 import { once } from '../document/once'
 import type { Level } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
+import { boxOf, type Box } from '../geometry/polygon'
 import { tracedSum, type Traced } from '../trace/traced'
 import { negligible } from './negligible'
 import type { ProjectState } from './project'
@@ -42,14 +43,25 @@ export function pushesAsForces(state: ProjectState, caseId: string, along: Point
   if (!most && Math.abs(lost) < negligible) return null
   const way = along ?? unit(most?.sum ?? { x: 1, y: 0 })
   const ground = state.basis?.ground ?? 0
-  const { extent } = state
-  const middle: Point = extent ? [(extent.x0 + extent.x1) / 2, (extent.y0 + extent.y1) / 2] : [0, 0]
   const storeys = pushed.flatMap(({ level, sum, name }) =>
-    level ? forcesOn(level, level.elevation - ground, sum, way, middle, `thrusts:${name}:${caseId}`) : [],
+    level
+      ? forcesOn(level, level.elevation - ground, sum, way, middleOf(state, name), `thrusts:${name}:${caseId}`)
+      : [],
   )
   const total = storeys.reduce((sum, { trace }) => sum + trace.value, 0)
   return { caseId, way, storeys, total, lost }
 }
+
+/** The middle of what a level has in plan, else of the rectangle in the wind: where its force is shown on its line. */
+function middleOf({ floors, extent }: ProjectState, levelId: string): Point {
+  const { panels, frame } = floors.find(({ level }) => level.id === levelId)?.operator.plan ?? noPlan
+  const points = [...panels.flatMap(({ panel }) => panel.outline), ...frame.beams.flatMap(({ a, b }) => [a, b])]
+  const { x0, x1, y0, y1 } = points.length > 0 ? boxOf(points) : (extent ?? noBox)
+  return [(x0 + x1) / 2, (y0 + y1) / 2]
+}
+
+const noPlan = { panels: [], frame: { beams: [] } }
+const noBox: Box = { x0: 0, x1: 0, y0: 0, y1: 0 }
 
 const unit = ({ x, y }: Pick<LevelThrust, 'x' | 'y'>): Point => {
   const size = Math.hypot(x, y)

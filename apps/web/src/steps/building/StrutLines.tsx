@@ -68,7 +68,10 @@ export function StrutLines({ struts }: { readonly struts: readonly Strut[] }) {
           <Value value={length} quantity="length" strong={false} />
         </Line>
       )}
-      <Note>Half of its weight goes to the beam, column or panel at each end.</Note>
+      <Note>
+        Half of its weight goes to the beam, column or panel at each end, as they are in plan: of a post both halves go
+        to what it meets there. One that brings its weight to the ground is drawn as a column.
+      </Note>
       <ConcernsHere ids={struts.map(({ id }) => id).join()} />
     </Section>
   )
