@@ -70,7 +70,7 @@ export function randomBuilding(seed: number): Document {
   if (seed % 4 === 2)
     for (const layout of layouts)
       building.areaLoad(layout, rectangle(1.0371, 0.5713, 5.1137, 4.0391), 1500, { endValue: 200, angle: seed % 6 })
-  if (seed % 4 === 1) layouts.forEach((layout, i) => addWallSurfaces(building, layout, lines, seed + i))
+  if (seed % 16 === 1) layouts.forEach((layout, i) => addWallSurfaces(building, layout, lines, seed + i))
   if ([0, 5, 6, 7, 8].includes(seed % 10)) shareOtherwise(building.records, seed)
   return building.document
 }
@@ -84,8 +84,8 @@ function addWallSurfaces(
 ): void {
   const [x0, x1, y0, y1] = [xs[0] ?? 0, xs.at(-1) ?? 0, ys[0] ?? 0, ys.at(-1) ?? 0]
   building.wallSurface(layout, rectangle(x0, y0, x1, y1), {
-    closed: seed % 8 === 1,
-    sharing: (['upright', 'level', 'twoWay', 'surrounding'] as const)[seed % 4] ?? 'upright',
+    closed: seed % 32 < 16,
+    sharing: (['upright', 'level', 'twoWay', 'surrounding'] as const)[Math.floor(seed / 16) % 4] ?? 'upright',
     above: seed % 3 === 0 ? 0.9 : 0,
     depth: seed % 7 === 0 ? 1.7 : null,
     overOpenings: seed % 2 === 0 ? 'bridged' : 'interrupting',

@@ -31,9 +31,9 @@ export function pressedIn(state: ProjectState, caseId: string): readonly Pressed
     if (top === 0 && foot === 0) return []
     const { even, growing } = stretch.shares
     const more = foot - top
-    const applied = even.applied * top + growing.applied * more
-    const [x, y] = [0, 1].map((i) => (even.appliedMoments[i] ?? 0) * top + (growing.appliedMoments[i] ?? 0) * more)
-    const parts = [[even, top] as const, ...(more === 0 ? [] : [[growing, more] as const])]
+    const applied = even.applied * top + (growing?.applied ?? 0) * more
+    const [x, y] = [0, 1].map((i) => (even.appliedMoments[i] ?? 0) * top + (growing?.appliedMoments[i] ?? 0) * more)
+    const parts = [[even, top] as const, ...(more === 0 || !growing ? [] : [[growing, more] as const])]
     const sum = sumOfShares({ ...emptyShare, applied, appliedMoments: [x ?? 0, y ?? 0] }, parts)
     const share = { ...sum, lines: addLines(sum.lines, [...stretch.rests.values()].map(carrierOf)) }
     return [{ stretch, inward: inwardOf(state, stretch), top, foot, share }]
@@ -76,9 +76,8 @@ export function reachesOf({ stretch, top, foot, share }: PressedStretch): {
   const more = foot - top
   const scaled = (list: readonly AtLevel[], by: number) => list.map((one) => ({ ...one, force: one.force * by }))
   return {
-    atLevels:
-      more === 0 ? scaled(even.atLevels, top) : [...scaled(even.atLevels, top), ...scaled(growing.atLevels, more)],
-    notCarried: share.notCarried + even.loose * top + growing.loose * more,
+    atLevels: [...scaled(even.atLevels, top), ...(growing && more !== 0 ? scaled(growing.atLevels, more) : [])],
+    notCarried: share.notCarried + even.loose * top + (growing?.loose ?? 0) * more,
   }
 }
 

@@ -7,7 +7,7 @@ import type { Point } from '../geometry/point'
 import { along, distance, overlapOn, project } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import { panelsUnderStretch, stopsAt } from '../sharing/panelsAt'
-import { extentOfColumn } from './floorQueries'
+import { extentOfColumn } from './columnExtents'
 import type { FloorState } from './floorStates'
 
 /**

@@ -59,7 +59,7 @@ function handDown(stretch: SurfaceStretch, share: Share): HandedDown {
 /** What one unit of pressure all over, and one that grows to one unit at the foot, brings to levels. */
 export const handedDown = once((stretch: SurfaceStretch) => ({
   even: handDown(stretch, stretch.shares.even),
-  growing: handDown(stretch, stretch.shares.growing),
+  growing: stretch.shares.growing && handDown(stretch, stretch.shares.growing),
 }))
 
 const inPlan = ({ a, b }: SurfaceStretch, [u]: Point): Point => along(a, b, u)

@@ -30,10 +30,10 @@ export interface SurfaceStretch extends WallSegment {
   readonly shares: SurfaceShares
 }
 
-/** What members take of one unit of pressure all over a stretch, and of one that grows from nothing at its top to one unit at its foot. */
+/** What members take of one unit of pressure all over a stretch, and of one that grows from nothing at its top to one unit at its foot: null where none varies. */
 export interface SurfaceShares {
   readonly even: Share
-  readonly growing: Share
+  readonly growing: Share | null
 }
 
 const upwards = Math.PI / 2
@@ -45,6 +45,7 @@ const surfaceShareStage = stage(
     { outline, net }: UprightSurface,
     rests: readonly Carrier[],
     limits: Limits,
+    varies: boolean,
   ): SurfaceShares => {
     // openings are known already, and may touch the border
     const plan = { ...planPanel(panelOf(shape, outline), [], []), net }
@@ -52,10 +53,11 @@ const surfaceShareStage = stage(
     const load = { region: net, angle: upwards, measured: 'plan' } as const
     const sharer = sharerOf(groundOf(plan, standing))
     const even = { ...sharer.area(net), applied: regionArea(net), appliedMoments: regionMoments(net) }
-    const [{ share: growing }] = shareVaryingRegion(load, [plan], standing, [])
-    return { even, growing: shape.sharing === 'level' ? growingUp(even, growing.appliedMoments, rests, net) : growing }
+    if (!varies) return { even, growing: null }
+    const [{ share }] = shareVaryingRegion(load, [plan], standing, [])
+    return { even, growing: shape.sharing === 'level' ? growingUp(even, share.appliedMoments, rests, net) : share }
   },
-  ({ even, growing }) => 80 * (even.lines.length + growing.lines.length) + 500,
+  ({ even, growing }) => 80 * (even.lines.length + (growing?.lines.length ?? 0)) + 500,
 )
 
 /** The surface as a panel in its own plane. */
@@ -90,6 +92,7 @@ export function deriveSurfaces(
   return floors.flatMap(({ floor, level }, order) =>
     (surfaces.get(floor.layoutId ?? '') ?? []).flatMap((surface) => {
       let before = 0
+      const varies = surface.pressures.some(({ top, foot }) => top !== foot)
       return wallSegments(surface).map((segment): SurfaceStretch => {
         const plane = { ...segment, level: level.elevation, reach: limits.reach }
         const { under, foot } = footOf(floors, order, plane, base, surface.depth)
@@ -101,7 +104,14 @@ export function deriveSurfaces(
           ...columnRests(floors, order, plane),
           ...strutRests(struts.get(surface.layout) ?? [], plane),
         ]
-        const shares = memo.get(surfaceShareStage, wallSurfaceShape(surface), shape, rests.map(carrierOf), limits)
+        const shares = memo.get(
+          surfaceShareStage,
+          wallSurfaceShape(surface),
+          shape,
+          rests.map(carrierOf),
+          limits,
+          varies,
+        )
         return { ...segment, surface, order, under, plane, shape, rests: byKey(rests), shares }
       })
     }),

@@ -1,6 +1,7 @@
 import { readCase } from '../derivation/cells'
 import { farEnd, isHanger } from '../building/frame'
-import { expandedAt, heightsOfColumn } from '../derivation/floorQueries'
+import { heightsOfColumn } from '../derivation/columnExtents'
+import { expandedAt } from '../derivation/floorQueries'
 import { storeyForcesOf } from '../derivation/storeyForces'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'

@@ -1,14 +1,7 @@
 import { buildUps, constructionPermanent, isConstruction, isPartitionCase, selfWeight } from '../actions/cases'
 import { readCase } from '../derivation/cells'
-import {
-  expandedAt,
-  floorAbove,
-  floorIn,
-  hungFrom,
-  keyOfRegion,
-  lengthOfColumn,
-  type Place,
-} from '../derivation/floorQueries'
+import { lengthOfColumn } from '../derivation/columnExtents'
+import { expandedAt, floorAbove, floorIn, hungFrom, keyOfRegion, type Place } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { labelOf, panelOf } from '../document/labels'

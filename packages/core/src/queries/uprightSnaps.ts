@@ -1,5 +1,5 @@
 import { farEnd } from '../building/frame'
-import { heightsOfColumn } from '../derivation/floorQueries'
+import { heightsOfColumn } from '../derivation/columnExtents'
 import type { ProjectState } from '../derivation/project'
 import type { Point } from '../geometry/point'
 import { isUpright } from '../document/roles'

@@ -14,10 +14,10 @@ import { useMemo, type KeyboardEvent } from 'react'
 import { useAnswer, useFormat, useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { useLook } from '../../state/look'
-import { directions } from '../picking'
 import { useLevel } from '../useLevel'
-import { firstSnap, nextSnap, snapped, snapPoints } from './snaps'
-import { setCursor, setPoints, setProblem, startOver, takeBackPoint, takeTool, useTool } from './toolStore'
+import { placingKey } from './placingKeys'
+import { snapped, snapPoints } from './snaps'
+import { setCursor, setPoints, setProblem, startOver, useTool } from './toolStore'
 
 /** Pixels within which a pointer falls on a snap. */
 export const pixelReach = 14
@@ -79,18 +79,7 @@ export function usePlacing(): Placing {
     if (shape === 'point' || (shape === 'segment' && next.length >= 2)) end(next.slice(0, leastPoints[shape]), false)
   }
   const finish = () => end(useTool.getState().points, false)
-  const onKey = (event: KeyboardEvent): boolean => {
-    if (!tool) return false
-    const direction = directions[event.key]
-    const { cursor } = useTool.getState()
-    if (direction) setCursor(cursor ? nextSnap(cursor, direction, snaps) : firstSnap(snaps))
-    else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) finish()
-    else if (event.key === 'Enter') set([cursor ?? firstSnap(snaps)])
-    else if (event.key === 'Backspace') takeBackPoint()
-    else if (event.key === 'Escape') takeTool(null)
-    else return false
-    return true
-  }
+  const onKey = (event: KeyboardEvent): boolean => tool !== null && placingKey(event, snaps, set, finish)
   const type = (text: string): boolean => {
     const read = readPlaces(text, { grid, format, last: useTool.getState().points.at(-1) })
     if (!read.ok) {

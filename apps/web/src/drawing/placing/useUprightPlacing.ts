@@ -9,13 +9,13 @@ import {
   type GridLine,
   type Point,
 } from '@hedrion/core'
-import { useMemo, type KeyboardEvent } from 'react'
+import { useMemo } from 'react'
 import { useAnswer, useFormat, useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { useLook } from '../../state/look'
-import { directions } from '../picking'
-import { firstSnap, nextSnap, snapped } from './snaps'
-import { setCursor, setDepth, setPoints, setProblem, startOver, takeBackPoint, takeTool, useTool } from './toolStore'
+import { placingKey } from './placingKeys'
+import { snapped } from './snaps'
+import { setCursor, setDepth, setPoints, setProblem, startOver, useTool } from './toolStore'
 import { pixelReach, type Placing } from './usePlacing'
 
 /** A point counts as in the plane that is this near to it, m. */
@@ -60,16 +60,7 @@ export function useUprightPlacing(): Placing | null {
     setPoints(next)
     if (next.length >= 2) end(next)
   }
-  const onKey = (event: KeyboardEvent): boolean => {
-    const direction = directions[event.key]
-    const { cursor } = useTool.getState()
-    if (direction) setCursor(cursor ? nextSnap(cursor, direction, snaps) : firstSnap(snaps))
-    else if (event.key === 'Enter') set([cursor ?? firstSnap(snaps)])
-    else if (event.key === 'Backspace') takeBackPoint()
-    else if (event.key === 'Escape') takeTool(null)
-    else return false
-    return true
-  }
+  const finish = () => end(useTool.getState().points)
   const type = (text: string): boolean => {
     const read = readUprightPlaces(text, {
       lines: new Map(grid.filter((line) => line.axis === axis).map(({ label, at }) => [label, at])),
@@ -91,9 +82,9 @@ export function useUprightPlacing(): Placing | null {
       const metres = pixelReach / pixelsPerMetre
       setCursor(snapped(at, snaps, metres), metres)
     },
-    onKey,
+    onKey: (event) => placingKey(event, snaps, set, finish),
     type,
-    finish: () => end(useTool.getState().points),
+    finish,
     upright: {
       examples: ['2 at Roof, or 7.2 m at 3.5 m', '3.5 m up, 3 at Roof'],
       planes: planes.map(({ at, label }) => ({ at, text: `line ${label}` })),

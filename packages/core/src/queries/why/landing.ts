@@ -1,5 +1,6 @@
 import { readCase } from '../../derivation/cells'
-import { floorIn, lengthOfColumn, placeOf } from '../../derivation/floorQueries'
+import { lengthOfColumn } from '../../derivation/columnExtents'
+import { floorIn, placeOf } from '../../derivation/floorQueries'
 import type { ProjectState } from '../../derivation/project'
 import { formula } from '../../trace/formula'
 import { given, type Traced } from '../../trace/traced'
