@@ -317,6 +317,7 @@ describe('cases', () => {
     const surface = storey.building.wallSurface(storey.layout, south, { pressures })
     const { state, view, levels } = taken(storey, surface, 'wind/south')
     expect(state.caseIds).toEqual(expect.arrayContaining(['wind/south', 'wind/north']))
+    expect(view?.cases).toEqual(['wind/south'])
     expect(view?.applied).toBeCloseTo(14_400, 4)
     expect(levels).toEqual({ Top: near(7200), Base: near(7200) })
     expect(ask(state, { kind: 'thrusts', caseId: 'wind/south' })).toHaveLength(2)

@@ -3,6 +3,7 @@ import { once } from '../document/once'
 import type { Level } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { boxOf, type Box } from '../geometry/polygon'
+import { tidyPoint } from '../geometry/tolerance'
 import { tracedSum, type Traced } from '../trace/traced'
 import { negligible } from './negligible'
 import type { ProjectState } from './project'
@@ -79,7 +80,7 @@ type ForceOnLevel = StoreyForcesOfCase['storeys'][number]
 function forcesOn(
   level: Level,
   z: number,
-  { x: fx, y: fy, moment }: LevelThrust,
+  { moment, ...thrust }: LevelThrust,
   way: Point,
   middle: Point,
   address: string,
@@ -93,13 +94,26 @@ function forcesOn(
     force: { levelId: level.id, z, ...force },
     trace: along(force),
   })
+  const { fx, fy } = withoutRounding(thrust)
   const square = fx * fx + fy * fy
   if (square < negligible * negligible)
     return [made({ fx: 0, fy: moment, x: 1, y: 0 }), made({ fx: 0, fy: -moment, x: 0, y: 0 })]
   // of its line of action the point that is nearest to the middle of the building
   const [x, y] = middle
   const off = (moment - (x * fy - y * fx)) / square
-  return [made({ fx, fy, x: x + off * fy, y: y - off * fx })]
+  return [made({ fx, fy, ...placeAt(x + off * fy, y - off * fx) })]
+}
+
+/** What is across the way of a force by rounding alone is nothing: it would turn floors by as little, and by another little in another engine. */
+function withoutRounding({ x, y }: Pick<LevelThrust, 'x' | 'y'>): Pick<StoreyForce, 'fx' | 'fy'> {
+  const least = 1e-12 * Math.hypot(x, y)
+  return { fx: Math.abs(x) <= least ? 0 : x, fy: Math.abs(y) <= least ? 0 : y }
+}
+
+/** To a nanometre, so that a force through the centre of stiffness goes through it. */
+function placeAt(x: number, y: number): Pick<StoreyForce, 'x' | 'y'> {
+  const [tidyX, tidyY] = tidyPoint([x, y])
+  return { x: tidyX, y: tidyY }
 }
 
 /** Forces of several origins as one at each level, bottom first; where they come to no more than a couple each stays. */
@@ -130,7 +144,7 @@ function resultant(list: readonly ForceOnLevel[]): readonly ForceOnLevel[] {
   }))
   return [
     {
-      force: { ...first.force, fx, fy, x: x + off * fy, y: y - off * fx },
+      force: { ...first.force, fx, fy, ...placeAt(x + off * fy, y - off * fx) },
       trace: tracedSum('F_w', 'force', 'at this level', terms),
     },
   ]

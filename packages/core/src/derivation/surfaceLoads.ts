@@ -24,8 +24,17 @@ export interface PressedStretch {
   readonly share: Share
 }
 
+const knownIn = once<ProjectState, Map<string, readonly PressedStretch[]>>(() => new Map())
+
 /** Every stretch that a case presses on. */
 export function pressedIn(state: ProjectState, caseId: string): readonly PressedStretch[] {
+  const known = knownIn(state)
+  const pressed = known.get(caseId) ?? pressedBy(state, caseId)
+  known.set(caseId, pressed)
+  return pressed
+}
+
+function pressedBy(state: ProjectState, caseId: string): readonly PressedStretch[] {
   return state.surfaces.flatMap((stretch): readonly PressedStretch[] => {
     const { top, foot } = pressureIn(stretch.surface, caseId, state.standard)
     if (top === 0 && foot === 0) return []
@@ -63,9 +72,6 @@ const inwards = once((state: ProjectState): ReadonlyMap<SurfaceStretch, Point> =
 
 /** Which way a stretch is pressed by what is more than nothing: a unit vector in plan. */
 export const inwardOf = (state: ProjectState, stretch: SurfaceStretch): Point => inwards(state).get(stretch) ?? [0, 0]
-
-/** The resultant of a stretch, N. */
-export const pressOf = ({ share }: PressedStretch): number => share.applied
 
 /** What of a stretch reaches levels, and what nothing holds, N inwards. */
 export function reachesOf({ stretch, top, foot, share }: PressedStretch): {

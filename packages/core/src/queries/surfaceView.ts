@@ -1,14 +1,7 @@
+import { caseOfPressure } from '../actions/surfacePressures'
 import { expandedAt } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
-import {
-  inwardOf,
-  isInDerivedWind,
-  pressOf,
-  pressedIn,
-  reachesOf,
-  recordOfRest,
-  restLoads,
-} from '../derivation/surfaceLoads'
+import { inwardOf, isInDerivedWind, pressedIn, reachesOf, recordOfRest, restLoads } from '../derivation/surfaceLoads'
 import type { Rest } from '../derivation/surfaceRests'
 import type { SurfaceStretch } from '../derivation/surfaces'
 import { labelOf, splitExpanded } from '../document/labels'
@@ -56,6 +49,8 @@ export interface SurfaceView {
   readonly area: number
   readonly applied: number
   readonly notCarried: number
+  /** The cases in which anything presses on it, in the order of its pressures. */
+  readonly cases: readonly string[]
   /** Whether the derived wind of the case holds all of it already. */
   readonly inDerivedWind: boolean
 }
@@ -82,7 +77,7 @@ export function surfaceView(state: ProjectState, expandedId: string, caseId: str
       area: regionArea(stretch.shape.net),
       top: on?.top ?? 0,
       foot: on?.foot ?? 0,
-      applied: on ? pressOf(on) : 0,
+      applied: on?.share.applied ?? 0,
       levels: [...forces]
         .sort(([p], [q]) => q - p)
         .map(([order, force]) => ({ levelId: levelOf(state, order), levelName: nameOf(state, order), force })),
@@ -99,9 +94,18 @@ export function surfaceView(state: ProjectState, expandedId: string, caseId: str
     area: sum(({ area }) => area),
     applied: sum(({ applied }) => applied),
     notCarried: sum(({ notCarried }) => notCarried),
+    cases: casesOf(state, first),
     inDerivedWind: own.every((stretch) => isInDerivedWind(state, caseId, stretch)),
   }
 }
+
+const casesOf = ({ standard }: ProjectState, { surface }: SurfaceStretch): readonly string[] => [
+  ...new Set(
+    surface.pressures.flatMap((pressure) =>
+      pressure.top === 0 && pressure.foot === 0 ? [] : (caseOfPressure(pressure, standard) ?? []),
+    ),
+  ),
+]
 
 const runsLeftwards = ({ a, b }: SurfaceStretch, [x, y]: Point): boolean => (b[0] - a[0]) * y - (b[1] - a[1]) * x < 0
 

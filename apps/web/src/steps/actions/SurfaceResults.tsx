@@ -3,6 +3,7 @@ import { expanded, type RestView, type StretchView, type SurfaceView } from '@he
 import { useAnswer } from '../../compute/SessionContext'
 import { Line, Note, Section, Warm } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
+import { allCases } from '../../drawing/marks'
 import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
@@ -44,11 +45,30 @@ export function SurfaceResults({ surfaceId, levelId, caseId }: SurfaceResultsPro
         on <Value value={view.area} quantity="area" strong={false} /> less openings
       </Line>
       {view.applied === 0 && stretch.top === 0 && stretch.foot === 0 ? (
-        <Note>Nothing presses in this case. Look at the case of one of its pressures.</Note>
+        <OtherCases view={view} />
       ) : (
         <Taken view={view} stretch={stretch} />
       )}
     </Section>
+  )
+}
+
+/** Where nothing presses in the case in view: the ways to those in which it does. */
+function OtherCases({ view: { cases } }: { readonly view: SurfaceView }) {
+  const overview = useAnswer({ kind: 'overview' })
+  const [, change] = useLook()
+  const named = overview ? allCases(overview).filter(({ loadCase }) => cases.includes(loadCase.id)) : []
+  return (
+    <Note>
+      Nothing presses in this case.{' '}
+      {named.map(({ loadCase: { id, name } }) => (
+        <span key={id}>
+          <Button kind="link" onPress={() => change({ case: id })}>
+            look at {name}
+          </Button>{' '}
+        </span>
+      ))}
+    </Note>
   )
 }
 
