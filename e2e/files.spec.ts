@@ -83,13 +83,10 @@ test('worker, server and command line give the same results', async ({ page, req
   expect(closeTo(fromCommandLine, fromWorker)).toEqual([])
 })
 
-/**
- * Where two results differ: texts at all, numbers by more than 1e-12 of their size, since engines may round apart. Of kilonewtons that cancel
- * rounding is left: less than a nanonewton is nothing.
- */
+/** Where two results differ: texts at all, numbers by more than 1e-12 of their size, since engines may round apart. */
 function closeTo(a: unknown, b: unknown, at = ''): readonly string[] {
   if (typeof a === 'number' && typeof b === 'number')
-    return Math.abs(a - b) <= 1e-12 * Math.max(1000, Math.abs(a), Math.abs(b)) ? [] : [`${at}: ${a} and ${b}`]
+    return Math.abs(a - b) <= 1e-12 * Math.max(1, Math.abs(a), Math.abs(b)) ? [] : [`${at}: ${a} and ${b}`]
   if (typeof a !== 'object' || a === null || typeof b !== 'object' || b === null)
     return a === b ? [] : [`${at}: ${String(a)} and ${String(b)}`]
   const keys = new Set([...Object.keys(a), ...Object.keys(b)])

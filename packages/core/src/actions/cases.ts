@@ -35,9 +35,12 @@ export const windCase = (direction: WindDirection['id']): string => `wind/${dire
 /** The action that a case is of: what stands before the stroke. */
 export const actionOfCase = (caseId: string): string => caseId.slice(0, caseId.indexOf('/'))
 
+/** Where the wind of a case comes from; undefined for any other case. */
+export const windOfCase = (caseId: string): WindDirection | undefined =>
+  windDirections.find(({ id }) => windCase(id) === caseId)
+
 /** The direction of a wind case; undefined for any other case, which is of gravity. */
-export const windDirectionOf = (caseId: string): WindDirection['id'] | undefined =>
-  windDirections.find(({ id }) => windCase(id) === caseId)?.id
+export const windDirectionOf = (caseId: string): WindDirection['id'] | undefined => windOfCase(caseId)?.id
 
 export const selfWeight = 'permanent/self-weight'
 export const buildUps = 'permanent/build-ups'

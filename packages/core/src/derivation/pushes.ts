@@ -1,3 +1,4 @@
+import { nearestOnLine, type HorizontalForce } from '../actions/lateral/diaphragm'
 import type { StoreyForce } from '../actions/wind/windLoads'
 import { once } from '../document/once'
 import type { Level } from '../document/recordKinds'
@@ -99,9 +100,7 @@ function forcesOn(
   if (square < negligible * negligible)
     return [made({ fx: 0, fy: moment, x: 1, y: 0 }), made({ fx: 0, fy: -moment, x: 0, y: 0 })]
   // of its line of action the point that is nearest to the middle of the building
-  const [x, y] = middle
-  const off = (moment - (x * fy - y * fx)) / square
-  return [made({ fx, fy, ...placeAt(x + off * fy, y - off * fx) })]
+  return [made({ fx, fy, ...placeOf({ fx, fy, moment }, middle) })]
 }
 
 /** What is across the way of a force by rounding alone is nothing: it would turn floors by as little, and by another little in another engine. */
@@ -111,9 +110,9 @@ function withoutRounding({ x, y }: Pick<LevelThrust, 'x' | 'y'>): Pick<StoreyFor
 }
 
 /** To a nanometre, so that a force through the centre of stiffness goes through it. */
-function placeAt(x: number, y: number): Pick<StoreyForce, 'x' | 'y'> {
-  const [tidyX, tidyY] = tidyPoint([x, y])
-  return { x: tidyX, y: tidyY }
+function placeOf(force: HorizontalForce, near: Point): Pick<StoreyForce, 'x' | 'y'> {
+  const [x, y] = tidyPoint(nearestOnLine(force, near))
+  return { x, y }
 }
 
 /** Forces of several origins as one at each level, bottom first; where they come to no more than a couple each stays. */
@@ -135,8 +134,8 @@ function resultant(list: readonly ForceOnLevel[]): readonly ForceOnLevel[] {
   const [fx, fy] = [sum((force) => force.fx), sum((force) => force.fy)]
   const square = fx * fx + fy * fy
   if (!first || square < negligible * negligible) return list
-  const { x, y } = first.force
-  const off = sum((force) => (force.x - x) * force.fy - (force.y - y) * force.fx) / square
+  const moment = sum((force) => force.x * force.fy - force.y * force.fx)
+  const place = placeOf({ fx, fy, moment }, [first.force.x, first.force.y])
   const terms = list.map(({ trace }, i) => ({
     label: i === 0 ? 'on the rectangle in the wind' : 'on wall surfaces beside it',
     value: trace.value,
@@ -144,7 +143,7 @@ function resultant(list: readonly ForceOnLevel[]): readonly ForceOnLevel[] {
   }))
   return [
     {
-      force: { ...first.force, fx, fy, ...placeAt(x + off * fy, y - off * fx) },
+      force: { ...first.force, fx, fy, ...place },
       trace: tracedSum('F_w', 'force', 'at this level', terms),
     },
   ]

@@ -1,7 +1,8 @@
-import { hasStoreyForces, isHorizontal, lateralCase, windCase, windDirections } from '../actions/cases'
+import { hasStoreyForces, isHorizontal, lateralCase, windOfCase } from '../actions/cases'
 import { baseShear, forceOfLevel, forceOfWeight, weightByHeight } from '../actions/lateral/storeyForce'
 import type { StoreyForce } from '../actions/wind/windLoads'
 import { recordsOf } from '../document/document'
+import { once } from '../document/once'
 import type { Level, StoreyForces } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { earthquakeRuleOf } from '../standards/earthquakeRules'
@@ -17,7 +18,7 @@ import type { ProjectState } from './project'
  * surfaces that the derived wind does not hold.
  */
 export function storeyForcesOf(state: ProjectState, caseId: string): StoreyForcesOfCase | null {
-  const direction = windDirections.find(({ id }) => windCase(id) === caseId)
+  const direction = windOfCase(caseId)
   if (direction) return windOf(state, caseId, [direction.x, direction.y])
   const record = recordsOf(state.document, 'storeyForces').find(({ id }) => lateralCase(id) === caseId)
   return record ? forcesByWeight(state, record) : null
@@ -40,8 +41,9 @@ function windOf(state: ProjectState, caseId: string, way: Point): StoreyForcesOf
 export const sidewaysForcesOf = (state: ProjectState, caseId: string): StoreyForcesOfCase | null =>
   isHorizontal(caseId) ? storeyForcesOf(state, caseId) : pushesAsForces(state, caseId, null)
 
-export const allSidewaysForces = (state: ProjectState): readonly StoreyForcesOfCase[] =>
-  state.caseIds.flatMap((id) => sidewaysForcesOf(state, id) ?? [])
+export const allSidewaysForces = once((state: ProjectState): readonly StoreyForcesOfCase[] =>
+  state.caseIds.flatMap((id) => sidewaysForcesOf(state, id) ?? []),
+)
 
 /** Every case with storey forces. */
 export const allStoreyForces = (state: ProjectState): readonly StoreyForcesOfCase[] =>

@@ -73,6 +73,21 @@ const inwards = once((state: ProjectState): ReadonlyMap<SurfaceStretch, Point> =
 /** Which way a stretch is pressed by what is more than nothing: a unit vector in plan. */
 export const inwardOf = (state: ProjectState, stretch: SurfaceStretch): Point => inwards(state).get(stretch) ?? [0, 0]
 
+/** The stretches on a level, each with what presses on it in a case, if anything does. */
+export function stretchesOn(
+  state: ProjectState,
+  levelId: string,
+  caseId: string,
+): readonly { readonly stretch: SurfaceStretch; readonly on: PressedStretch | undefined }[] {
+  const own = state.surfaces.filter(({ order }) => state.floors[order]?.level.id === levelId)
+  const pressed = own.length > 0 ? pressedIn(state, caseId) : []
+  return own.map((stretch) => ({ stretch, on: pressed.find((one) => one.stretch === stretch) }))
+}
+
+/** The name of a level by its place among the carrying ones; of the base for −1. */
+export const levelNameOf = ({ floors, levels }: ProjectState, order: number): string =>
+  (floors[order]?.level ?? levels[0]?.level)?.name ?? ''
+
 /** What of a stretch reaches levels, and what nothing holds, N inwards. */
 export function reachesOf({ stretch, top, foot, share }: PressedStretch): {
   readonly atLevels: readonly AtLevel[]

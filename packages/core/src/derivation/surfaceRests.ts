@@ -145,9 +145,7 @@ export function floorRests(floors: readonly FloorState[], order: number, plane: 
   if (!floor) return []
   const { frame, slopes } = floor.operator.plan
   const beams = frame.beams.flatMap((beam, row) => beamRests(beam, row, order, floor, plane))
-  const taken = frame.beams
-    .filter(({ member }) => member.takesLoad)
-    .flatMap(({ legs }) => legs.flatMap(({ a, b }) => overlapOn(plane.a, plane.b, a, b, plane.reach) ?? []))
+  const taken = beams.map(({ a: [u0], b: [u1] }): Interval => ({ from: Math.min(u0, u1), to: Math.max(u0, u1) }))
   const raised = floor.level.elevation - plane.level
   const edges = outside(coveredBy(floor, plane), taken).flatMap(({ from, to }, i) => {
     const [p, q] = [along(plane.a, plane.b, from), along(plane.a, plane.b, to)]

@@ -1,6 +1,6 @@
 import { once } from '../document/once'
 import type { Point } from '../geometry/point'
-import { along, distance, project } from '../geometry/segment'
+import { along, distance, footOn, project } from '../geometry/segment'
 import { sameSupport } from '../geometry/tolerance'
 import type { Share } from '../sharing/share'
 import type { Rest, RestOn } from './surfaceRests'
@@ -144,7 +144,7 @@ function meetings(own: Rest, other: Rest): readonly { readonly s: number; readon
   // a girt is held wherever a column or post crosses it; all else holds at ends only
   const inside = isGirt && !isFloor(other.on) ? crossingsOf(own, other) : []
   const ends = [0, length].flatMap((s) => {
-    const t = footOf(other, along(own.a, own.b, s))
+    const t = footOn(other.a, other.b, along(own.a, own.b, s), sameSupport)
     return t === undefined || (!isGirt && isGirtEnd(other, t)) ? [] : [{ s, t }]
   })
   return [...ends, ...inside.filter(({ s }) => ends.every((end) => Math.abs(end.s - s) > sameSupport))]
@@ -153,13 +153,6 @@ function meetings(own: Rest, other: Rest): readonly { readonly s: number; readon
 /** A post that meets the end of a girt holds it, and not the other way round. */
 const isGirtEnd = ({ a, b, on }: Rest, t: number): boolean =>
   on.kind === 'strut' && (t <= sameSupport || t >= distance(a, b) - sameSupport)
-
-function footOf({ a, b }: Rest, at: Point): number | undefined {
-  const length = distance(a, b)
-  const { s, off } = project(a, b, at)
-  if (Math.abs(off) > sameSupport || s < -sameSupport || s > length + sameSupport) return undefined
-  return Math.min(Math.max(s, 0), length)
-}
 
 function crossingsOf(own: Rest, other: Rest): readonly { readonly s: number; readonly t: number }[] {
   const [p, q] = [project(other.a, other.b, own.a), project(other.a, other.b, own.b)]

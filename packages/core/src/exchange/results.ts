@@ -11,7 +11,7 @@ import { expandedAt, floorIn, memberLoadsIn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import { rakingAt } from '../derivation/thrust'
 import { sidewaysOn } from '../derivation/sideways'
-import { pressedIn, recordOfRest, restLoads } from '../derivation/surfaceLoads'
+import { levelNameOf, pressedIn, recordOfRest, restLoads } from '../derivation/surfaceLoads'
 import type { Rest } from '../derivation/surfaceRests'
 import { allSidewaysForces, allStoreyForces } from '../derivation/storeyForces'
 import { shareStoreyForces } from '../derivation/storeyShears'
@@ -210,7 +210,7 @@ function ofWallSurfaces(state: ProjectState) {
             recordId === null
               ? `${label}, stretch ${stretch.index + 1}, ${order < 0 ? 'ground' : 'edge of floor'}`
               : label,
-          level: state.floors[order]?.level.name ?? state.levels[0]?.level.name ?? '',
+          level: levelNameOf(state, order),
           from,
           to,
           fx0: q0 * inward[0],

@@ -3,7 +3,7 @@ import { barrierCase } from '../actions/cases'
 import { heightOn } from '../building/slopes'
 import { stairOutline } from '../building/stairs'
 import { barriersOn } from '../derivation/barriers'
-import { inwardOf, pressedIn, reachesOf } from '../derivation/surfaceLoads'
+import { inwardOf, reachesOf, stretchesOn } from '../derivation/surfaceLoads'
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorArea, floorSeen, keyOfRegion, memberLoadsIn } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
@@ -375,22 +375,15 @@ const barrierViews = (state: ProjectState, floor: FloorState, caseId: string): r
     }
   })
 
-function surfacesOnPlan(state: ProjectState, floor: FloorState, caseId: string): readonly SurfaceOnPlan[] {
-  const own = state.surfaces.filter(({ order }) => state.floors[order]?.level.id === floor.level.id)
-  if (own.length === 0) return []
-  const pressed = new Map(pressedIn(state, caseId).map((one) => [one.stretch, one]))
-  return own.map((stretch): SurfaceOnPlan => {
-    const on = pressed.get(stretch)
-    return {
-      expandedId: expandedAt(floor, stretch.surface.id),
-      label: stretch.surface.label,
-      a: stretch.a,
-      b: stretch.b,
-      inward: inwardOf(state, stretch),
-      top: on?.top ?? 0,
-      foot: on?.foot ?? 0,
-      applied: on?.share.applied ?? 0,
-      notCarried: on ? reachesOf(on).notCarried : 0,
-    }
-  })
-}
+const surfacesOnPlan = (state: ProjectState, floor: FloorState, caseId: string): readonly SurfaceOnPlan[] =>
+  stretchesOn(state, floor.level.id, caseId).map(({ stretch, on }) => ({
+    expandedId: expandedAt(floor, stretch.surface.id),
+    label: stretch.surface.label,
+    a: stretch.a,
+    b: stretch.b,
+    inward: inwardOf(state, stretch),
+    top: on?.top ?? 0,
+    foot: on?.foot ?? 0,
+    applied: on?.share.applied ?? 0,
+    notCarried: on ? reachesOf(on).notCarried : 0,
+  }))

@@ -8,7 +8,7 @@ import {
 } from '../derivation/storeyShears'
 import { levelMasses } from '../derivation/masses'
 import type { ProjectState } from '../derivation/project'
-import { armOf, momentAbout, type HorizontalForce, type Unheld } from '../actions/lateral/diaphragm'
+import { armOf, momentAbout, nearestOnLine, type HorizontalForce, type Unheld } from '../actions/lateral/diaphragm'
 import type { Point } from '../geometry/point'
 import type { StiffElement } from '../document/recordKinds'
 
@@ -96,7 +96,7 @@ function storeyView(
     force,
     point,
     shear,
-    at: size === 0 ? null : nearest(shear, centre ?? centreOfMass ?? [0, 0]),
+    at: size === 0 ? null : nearestOnLine(shear, centre ?? centreOfMass ?? [0, 0]),
     torsion: centre ? momentAbout(shear, centre) : null,
     unheld: unheldOf(share),
     elements: storey.elements.map(({ record, expandedId, a, b, along, stiffness }, i) => {
@@ -116,13 +116,6 @@ function storeyView(
     }),
     residual: size === 0 || !share.held ? 0 : leftOver(shear, elements) / size,
   }
-}
-
-/** The point of a force's line of action that is nearest to another point. */
-function nearest(force: HorizontalForce, from: Point): Point {
-  const { fx, fy } = force
-  const off = momentAbout(force, from) / (fx * fx + fy * fy)
-  return [from[0] + off * fy, from[1] - off * fx]
 }
 
 /** Force and moment that elements take beside what is to be held; the moment over a lever of the plan's size. */

@@ -1,7 +1,15 @@
 import { caseOfPressure } from '../actions/surfacePressures'
 import { expandedAt } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
-import { inwardOf, isInDerivedWind, pressedIn, reachesOf, recordOfRest, restLoads } from '../derivation/surfaceLoads'
+import {
+  inwardOf,
+  isInDerivedWind,
+  levelNameOf,
+  reachesOf,
+  recordOfRest,
+  restLoads,
+  stretchesOn,
+} from '../derivation/surfaceLoads'
 import type { Rest } from '../derivation/surfaceRests'
 import type { SurfaceStretch } from '../derivation/surfaces'
 import { labelOf, splitExpanded } from '../document/labels'
@@ -58,12 +66,10 @@ export interface SurfaceView {
 /** A wall surface on one level; null where there is none. */
 export function surfaceView(state: ProjectState, expandedId: string, caseId: string): SurfaceView | null {
   const [id, levelId] = splitExpanded(expandedId)
-  const own = state.surfaces.filter(({ surface, order }) => surface.id === id && levelOf(state, order) === levelId)
-  const [first] = own
+  const own = stretchesOn(state, levelId, caseId).filter(({ stretch }) => stretch.surface.id === id)
+  const first = own[0]?.stretch
   if (!first) return null
-  const pressed = new Map(pressedIn(state, caseId).map((one) => [one.stretch, one]))
-  const stretches = own.map((stretch): StretchView => {
-    const on = pressed.get(stretch)
+  const stretches = own.map(({ stretch, on }): StretchView => {
     const { atLevels, notCarried } = on ? reachesOf(on) : { atLevels: [], notCarried: 0 }
     const forces = new Map<number, number>()
     for (const { order, force } of atLevels) forces.set(order, (forces.get(order) ?? 0) + force)
@@ -80,7 +86,7 @@ export function surfaceView(state: ProjectState, expandedId: string, caseId: str
       applied: on?.share.applied ?? 0,
       levels: [...forces]
         .sort(([p], [q]) => q - p)
-        .map(([order, force]) => ({ levelId: levelOf(state, order), levelName: nameOf(state, order), force })),
+        .map(([order, force]) => ({ levelId: levelOf(state, order), levelName: levelNameOf(state, order), force })),
       notCarried,
       rests: [...stretch.rests.values()].map((rest) => restView(state, stretch, rest, taken.get(rest.key) ?? 0)),
     }
@@ -89,13 +95,13 @@ export function surfaceView(state: ProjectState, expandedId: string, caseId: str
   return {
     expandedId,
     label: first.surface.label,
-    levelName: nameOf(state, first.order),
+    levelName: levelNameOf(state, first.order),
     stretches,
     area: sum(({ area }) => area),
     applied: sum(({ applied }) => applied),
     notCarried: sum(({ notCarried }) => notCarried),
     cases: casesOf(state, first),
-    inDerivedWind: own.every((stretch) => isInDerivedWind(state, caseId, stretch)),
+    inDerivedWind: own.every(({ stretch }) => isInDerivedWind(state, caseId, stretch)),
   }
 }
 
@@ -111,10 +117,6 @@ const runsLeftwards = ({ a, b }: SurfaceStretch, [x, y]: Point): boolean => (b[0
 
 const levelOf = (state: ProjectState, order: number): string | null => state.floors[order]?.level.id ?? null
 
-/** Of a level by its place among the carrying ones; the base for −1. */
-const nameOf = (state: ProjectState, order: number): string =>
-  (state.floors[order]?.level ?? state.levels[0]?.level)?.name ?? ''
-
 function restView(state: ProjectState, stretch: SurfaceStretch, rest: Rest, force: number): RestView {
   const { a, b, on } = rest
   const [recordId, order] = recordOfRest(state, stretch, rest)
@@ -123,7 +125,7 @@ function restView(state: ProjectState, stretch: SurfaceStretch, rest: Rest, forc
     expandedId: recordId !== null && floor ? expandedAt(floor, recordId) : '',
     label: recordId === null ? '' : labelOf(state.document, recordId),
     kind: on.kind === 'edge' && on.order < 0 ? 'ground' : on.kind,
-    levelName: nameOf(state, order),
+    levelName: levelNameOf(state, order),
     a,
     b,
     force,

@@ -6,7 +6,7 @@ import { barrierCase } from '../actions/cases'
 import { readCase } from '../derivation/cells'
 import { lengthOfColumn } from '../derivation/columnExtents'
 import { storeysOf } from '../derivation/storeys'
-import { pressedIn } from '../derivation/surfaceLoads'
+import { stretchesOn } from '../derivation/surfaceLoads'
 import { along, distance } from '../geometry/segment'
 import { expandedAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
@@ -160,14 +160,10 @@ function stiffSurfaces(state: ProjectState, { level }: FloorState): readonly Spa
 }
 
 /** Wall surfaces from their foot to their top, in pieces where a roof over them changes its slope. */
-function pressedSurfaces(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceSurface[] {
-  const own = state.surfaces.filter(({ order }) => state.floors[order]?.level.id === floor.level.id)
-  if (own.length === 0) return []
-  const loads = new Map(pressedIn(state, caseId).map(({ stretch, share }) => [stretch, share.applied]))
-  return own.flatMap((stretch) =>
-    stretch.shape.edge.map(({ a: [u0, v0], b: [u1, v1] }): SpaceSurface => {
-      const { surface, shape } = stretch
-      const at = (u: number, v: number): Point3 => [...along(stretch.a, stretch.b, u), floor.level.elevation + v]
+const pressedSurfaces = (state: ProjectState, floor: FloorState, caseId: string): readonly SpaceSurface[] =>
+  stretchesOn(state, floor.level.id, caseId).flatMap(({ stretch: { a, b, surface, shape }, on }) =>
+    shape.edge.map(({ a: [u0, v0], b: [u1, v1] }): SpaceSurface => {
+      const at = (u: number, v: number): Point3 => [...along(a, b, u), floor.level.elevation + v]
       const [left, right] = [v0 + surface.above, v1 + surface.above]
       return {
         expandedId: expandedAt(floor, surface.id),
@@ -175,8 +171,7 @@ function pressedSurfaces(state: ProjectState, floor: FloorState, caseId: string)
         label: surface.label,
         corners: [at(u0, shape.foot), at(u1, shape.foot), at(u1, right), at(u0, left)],
         area: (u1 - u0) * ((left + right) / 2 - shape.foot),
-        load: loads.get(stretch) ?? 0,
+        load: on?.share.applied ?? 0,
       }
     }),
   )
-}

@@ -1,8 +1,8 @@
-import type { Point } from '@hedrion/core'
+import type { Placed, Point } from '@hedrion/core'
 import type { KeyboardEvent } from 'react'
 import { directions } from '../picking'
 import { firstSnap, nextSnap } from './snaps'
-import { setCursor, takeBackPoint, takeTool, useTool } from './toolStore'
+import { setCursor, setProblem, takeBackPoint, takeTool, useTool } from './toolStore'
 
 /** What keys do while something is drawn: arrows over snaps, Enter sets, with Ctrl it ends, Backspace takes back, Escape puts away; whether it was one. */
 export function placingKey(
@@ -20,4 +20,11 @@ export function placingKey(
   else if (event.key === 'Escape') takeTool(null)
   else return false
   return true
+}
+
+/** Takes typed places, or says what is wrong with them; whether they were understood. */
+export function takePlaces(read: Placed, set: (added: readonly Point[]) => void): boolean {
+  if (read.ok) set(read.points)
+  else setProblem(read.problem)
+  return read.ok
 }

@@ -15,7 +15,7 @@ import { useAnswer, useFormat, useGetDocument, useRecords } from '../../compute/
 import { useEdit } from '../../compute/useEdit'
 import { useLook } from '../../state/look'
 import { useLevel } from '../useLevel'
-import { placingKey } from './placingKeys'
+import { placingKey, takePlaces } from './placingKeys'
 import { snapped, snapPoints } from './snaps'
 import { setCursor, setPoints, setProblem, startOver, useTool } from './toolStore'
 
@@ -82,12 +82,7 @@ export function usePlacing(): Placing {
   const onKey = (event: KeyboardEvent): boolean => tool !== null && placingKey(event, snaps, set, finish)
   const type = (text: string): boolean => {
     const read = readPlaces(text, { grid, format, last: useTool.getState().points.at(-1) })
-    if (!read.ok) {
-      setProblem(read.problem)
-      return false
-    }
-    set(read.points)
-    return true
+    return takePlaces(read, set)
   }
   return {
     tool,

@@ -13,7 +13,7 @@ import { useMemo } from 'react'
 import { useAnswer, useFormat, useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { useLook } from '../../state/look'
-import { placingKey } from './placingKeys'
+import { placingKey, takePlaces } from './placingKeys'
 import { snapped } from './snaps'
 import { setCursor, setDepth, setPoints, setProblem, startOver, useTool } from './toolStore'
 import { pixelReach, type Placing } from './usePlacing'
@@ -68,12 +68,7 @@ export function useUprightPlacing(): Placing | null {
       format,
       last: useTool.getState().points.at(-1),
     })
-    if (!read.ok) {
-      setProblem(read.problem)
-      return false
-    }
-    set(read.points)
-    return true
+    return takePlaces(read, set)
   }
   return {
     tool,

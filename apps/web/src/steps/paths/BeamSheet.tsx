@@ -18,8 +18,7 @@ import { Value } from '../../sheet/Value'
 import { Swatch } from '../../ui/Swatch'
 import { TableOut } from '../../ui/TableOut'
 import { BeamSketch } from './BeamSketch'
-import { PressedLine } from './PressedLine'
-import { wayOf } from './ways'
+import { SidewaysLine } from './SidewaysLine'
 import { Stretches } from './Stretches'
 
 /** What lands on a beam and where it goes, written out as by hand. */
@@ -74,25 +73,11 @@ function Supports({ view, caseId }: { readonly view: MemberView; readonly caseId
           {reaction < 0 ? ', lifts' : ''}
         </Line>
       ))}
-      <Sideways view={view} />
+      <SidewaysLine force={view.sideways} of="loads square to a slope" />
+      <SidewaysLine force={view.pressed} of="pressure on wall surfaces" />
       <Chords view={view} />
       <Audit view={view} />
     </Section>
-  )
-}
-
-/** Handed on as it is: nothing here holds it. */
-function Sideways({ view: { sideways, pressed } }: { readonly view: MemberView }) {
-  const force = Math.hypot(...sideways)
-  return (
-    <>
-      {force >= 1e-6 && (
-        <Line reference="sideways" result={<Value value={force} quantity="force" />}>
-          of loads square to a slope, {wayOf(sideways)}: handed on
-        </Line>
-      )}
-      <PressedLine pressed={pressed} />
-    </>
   )
 }
 

@@ -18,8 +18,8 @@ import { AreaLines } from './AreaLines'
 import { ColumnStrip } from './ColumnStrip'
 import { BesideStrip, ColumnTable } from './ColumnTable'
 import { rowsFromAbove, wordsOf } from './columnWords'
-import { PressedLine } from './PressedLine'
 import { RakingLines } from './RakingLines'
+import { SidewaysLine } from './SidewaysLine'
 import { ReductionLines } from './ReductionLines'
 
 /** A column from the roof to its base: what each level adds, and what the picked length gathers. */
@@ -70,7 +70,7 @@ export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: strin
         >
           {words.sense}
         </Line>
-        <PressedLine pressed={view.pressed} />
+        <SidewaysLine force={view.pressed} of="pressure on wall surfaces" />
       </Section>
       <RakingLines view={view} caseId={caseId} />
       {lowest && <AreaCheck view={view} caseId={caseId} />}

@@ -20,6 +20,13 @@ export interface HorizontalForce {
 /** The moment of a force about a point, N·m. */
 export const momentAbout = ({ fx, fy, moment }: HorizontalForce, [x, y]: Point): number => moment - (x * fy - y * fx)
 
+/** The point of a force's line of action that is nearest to another point, m. */
+export function nearestOnLine(force: HorizontalForce, [x, y]: Point): Point {
+  const { fx, fy } = force
+  const off = momentAbout(force, [x, y]) / (fx * fx + fy * fy)
+  return [x + off * fy, y - off * fx]
+}
+
 /** How far a line passes a point, m: positive where a force along it turns counterclockwise about the point. */
 export const armOf = ({ at, along }: Pick<StiffLine, 'at' | 'along'>, [x, y]: Point): number =>
   (at[0] - x) * along[1] - (at[1] - y) * along[0]
@@ -75,9 +82,8 @@ export function diaphragmOn(lines: readonly StiffLine[]): Diaphragm {
     share: (force) => {
       const { fx, fy } = force
       const about = centre ? momentAbout(force, centre) : 0
-      // with a centre the force goes through it first
-      const aside = centre ? armOf({ at: centre, along: [fx, fy] }, middle) : momentAbout(force, middle)
-      const direct = solved([fx, fy, aside / reach])
+      // with a centre the force goes through it first, and moves the floor without turning it
+      const direct = centre ? moved(matrix, lines, [fx, fy]) : solved([fx, fy, momentAbout(force, middle) / reach])
       if (typeof direct === 'string') return { held: false, why: direct }
       const turned = lines.map(({ stiffness }, i) => (about === 0 ? 0 : (about * stiffness * (arms[i] ?? 0)) / turning))
       return { held: true, direct, turning: turned }
@@ -114,6 +120,13 @@ function centreOf([[xx, xy, xt], [, yy, yt], [, , tt]]: Matrix, middle: Point, r
   const left = tt - u * xt - v * yt
   if (left <= nothing * Math.max(largest, tt)) return null
   return [middle[0] + v * reach, middle[1] - u * reach]
+}
+
+/** The forces on lines under a force through the centre: all of them move alike. */
+function moved([[xx, xy], [, yy]]: Matrix, lines: readonly StiffLine[], [fx, fy]: Point): readonly number[] {
+  const determinant = xx * yy - xy * xy
+  const [dx, dy] = [(fx * yy - fy * xy) / determinant, (fy * xx - fx * xy) / determinant]
+  return lines.map(({ along, stiffness }) => stiffness * (along[0] * dx + along[1] * dy))
 }
 
 /**
