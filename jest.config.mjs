@@ -10,6 +10,7 @@ const esm = [
   'earcut',
   'delaunator',
   'robust-predicates',
+  'three',
 ]
 const swc = {
   jsc: {
@@ -33,6 +34,7 @@ export default {
   testMatch: ['**/{src,test}/**/*.test.ts?(x)'],
   transform: { '^.+\\.(t|j|mj)sx?$': ['@swc/jest', swc] },
   transformIgnorePatterns: [`/node_modules/(?!(${esm.join('|')})/)`],
+  moduleNameMapper: { '^three$': '<rootDir>/node_modules/three/build/three.module.js' },
   modulePathIgnorePatterns: ['/dist/', '/.cache/'],
   watchman: false,
   // no test measures time, and a machine that is busy with others is slow

@@ -59,3 +59,39 @@ test('braces, girts and posts are drawn in an elevation, by typing, by keys and 
   await picture.press('ArrowUp')
   await expect(page.getByRole('heading', { level: 2 })).toBeVisible()
 })
+
+test('what lies in the plane of an elevation is drawn there on its level, and copied along it', async ({
+  page,
+  request,
+}) => {
+  const id = await builtFrom(page, request, 'In the plane', sentence)
+  const paths = async () =>
+    Object.values((await openRecords(request, id)).records).flatMap(({ kind, role, path }) =>
+      kind === 'member' ? [`${String(role)} ${JSON.stringify(path)}`] : [],
+    )
+  await page.getByRole('radio', { name: 'East' }).click()
+  await page.getByRole('radio', { name: 'column', exact: true }).click()
+  // in the nearest plane, of line 3 at 12 m; seen from the east it is y that runs to the right
+  await typePlace(page, '2.5 m at 1')
+  await saved(page)
+  expect(await paths()).toContain('column [[12,2.5]]')
+  await page.getByRole('radio', { name: 'beam', exact: true }).click()
+  await typePlace(page, 'A at Roof to 2.5 m at Roof')
+  await saved(page)
+  expect(await paths()).toContain('beam [[12,0],[12,2.5]]')
+  await typePlace(page, 'A at 1 to B at Roof')
+  await expect(page.getByRole('alert')).toContainText('lies on one level')
+  await page.getByRole('button', { name: 'Put away' }).click()
+
+  // the handle beside what is picked copies it along the plane
+  await page.getByTestId('drawing').press('ArrowRight')
+  await expect(page.getByTestId('copy handle')).toBeVisible()
+  const before = (await paths()).length
+  const { x, y } = (await page.getByTestId('copy handle').boundingBox()) ?? { x: 0, y: 0 }
+  await page.mouse.move(x + 9, y + 9)
+  await page.mouse.down()
+  await page.mouse.move(x + 60, y + 9, { steps: 4 })
+  await page.mouse.up()
+  await saved(page)
+  await expect.poll(async () => (await paths()).length).toBe(before + 1)
+})

@@ -82,3 +82,25 @@ test('a typed area load lies on the roof, cut at the ridge, with its mean; other
   const { areaLoads: others } = ask(building.state(), { kind: 'space', caseId: 'permanent/self-weight' })
   expect(others.every(({ pressure }) => pressure === 0)).toBe(true)
 })
+
+test('joints are the ends of columns, beams and members in space, each once; none where they are not wanted', () => {
+  const building = new Building()
+  const [, first] = [0, 3].map((z, i) => building.level(i === 0 ? 'Base' : String(i), z))
+  const layout = building.layout('Floor', null, first)
+  building.column(layout, [0, 0])
+  building.column(layout, [5, 0])
+  building.beam(layout, [0, 0], [5, 0])
+  building.strut(
+    layout,
+    [
+      [0, 0],
+      [2.5, 0],
+    ],
+    [-3, -1.5],
+  )
+  const found = ask(building.state(), { kind: 'joints', wanted: true })
+  const sorted = found.map((point) => point.join(' ')).sort()
+  // two tops, two feet, and the end of the strut at half height
+  expect(sorted).toEqual(['0 0 0', '0 0 3', '2.5 0 1.5', '5 0 0', '5 0 3'])
+  expect(ask(building.state(), { kind: 'joints', wanted: false })).toEqual([])
+})

@@ -10,6 +10,7 @@ import { Drawing, type DrawingProps, type Split } from './Drawing'
 import { elevationScene } from './elevationScene'
 import { LevelStrip } from './LevelStrip'
 import { markOf } from './marks'
+import type { SpaceDrawing } from './placing/useDrawingIn'
 import type { PlanOptions } from './planOptions'
 import { planScene } from './planScene'
 import type { Scene } from './scene'
@@ -27,9 +28,10 @@ interface PlanPaneProps {
   readonly outlined?: readonly string[]
   /** Panels and members that stand out in space. */
   readonly litInSpace?: readonly string[]
+  /** How one draws on the plan, or in the elevation, in view. */
   readonly drawing?: Pick<DrawingProps, 'overlay' | 'onPlace' | 'onHover' | 'onGrab'>
-  /** The same in an elevation. */
-  readonly upright?: Pick<DrawingProps, 'overlay' | 'onPlace' | 'onHover'>
+  /** How one draws in space. */
+  readonly inSpace?: SpaceDrawing | null
   readonly onKey?: (event: KeyboardEvent) => boolean
   /** Under the picture: a legend, or the line in which places are typed. */
   readonly foot?: ReactNode
@@ -42,13 +44,19 @@ const elevationMargins = { top: 40, right: 124, bottom: 76, left: 124 } as const
 export function PlanPane(props: PlanPaneProps) {
   const [look] = useLook()
   if (look.view === 'plan') return <Plan {...props} />
-  if (look.view !== 'space') return <Elevation {...props} />
-  const { area, member } = props.options
+  return look.view === 'space' ? <InSpace {...props} /> : <Elevation {...props} />
+}
+
+function InSpace({ options: { area, member }, litInSpace, outlined, inSpace = null, foot }: PlanPaneProps) {
+  const { level } = useLevel()
+  const reached = useReached(level?.id ?? '')
+  const lit = useMemo(() => [...(litInSpace ?? []), ...(outlined ?? []), ...reached], [litInSpace, outlined, reached])
   return (
     <Body>
       <Suspense fallback={<OneMoment>One moment …</OneMoment>}>
-        <SpacePane area={area} member={member} lit={props.litInSpace} />
+        <SpacePane area={area} member={member} lit={lit} drawing={inSpace} />
       </Suspense>
+      {foot}
     </Body>
   )
 }
@@ -84,7 +92,7 @@ interface FlatPaneProps extends PlanPaneProps {
   readonly split?: Split
 }
 
-function FlatPane({ scene, split, outlined, drawing, upright, onKey, foot }: FlatPaneProps) {
+function FlatPane({ scene, split, outlined, drawing, onKey, foot }: FlatPaneProps) {
   const [look, change] = useLook()
   const { level, go } = useLevel()
   const reached = useReached(level?.id ?? '')
@@ -111,7 +119,7 @@ function FlatPane({ scene, split, outlined, drawing, upright, onKey, foot }: Fla
           {...(look.view === 'plan' ? {} : { margins: elevationMargins })}
           onKey={keys}
           outlined={outlined ? [...outlined, ...reached] : reached}
-          {...(look.view === 'plan' ? drawing : upright)}
+          {...drawing}
           split={split}
         />
       </Row>

@@ -5,6 +5,7 @@ import { useFormat } from '../compute/SessionContext'
 import { useLook, type Numbers, type Parts, type Shown, type TextSize, type View } from '../state/look'
 import { Choice } from '../ui/Choice'
 import { Segmented, ToggleWord } from '../ui/Segmented'
+import { useTool } from './placing/toolStore'
 import { useLevel } from './useLevel'
 
 const views: readonly (readonly [View, string])[] = [
@@ -51,12 +52,13 @@ export function ViewBar({ loads = false, patches = false, children }: ViewBarPro
   const [look, change] = useLook()
   const { levels, level, choose } = useLevel()
   const format = useFormat()
+  const draws = useTool(({ tool }) => tool !== null)
   const carrying = levels.filter(({ layoutId }) => layoutId !== null)
   return (
     <>
       <Group>
         <Segmented label="View" value={look.view} options={views} onChange={(view) => change({ view })} />
-        {look.view === 'plan' && level && (
+        {(look.view === 'plan' || (look.view === 'space' && draws)) && level && (
           <Choice
             label="Level"
             value={level.id}

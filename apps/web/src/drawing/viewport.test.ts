@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { firstTarget, hit, middleOf, neighbour } from './hit'
 import { placeLabels } from './labels'
 import type { Label, Target } from './scene'
-import { fit, pan, roundLength, toScreen, toWorld, zoomAt, type Viewport } from './viewport'
+import { elevationPlane, fit, pan, planPlane, roundLength, toScreen, toWorld, zoomAt, type Viewport } from './viewport'
 
 const margins = { top: 20, right: 30, bottom: 40, left: 50 }
 const view = fit({ x0: 0, y0: 0, x1: 20, y1: 10 }, 880, 660, margins)
@@ -221,5 +221,22 @@ describe('labels do not lie on each other', () => {
         })
       }),
     )
+  })
+})
+
+describe('planes that are drawn in', () => {
+  test('on a plan a place is where it is, whatever its height', () => {
+    const plane = planPlane(view)
+    expect(plane.seen([20, 10], 3)).toEqual([850, 120])
+    expect(plane.under([850, 120])).toEqual([20, 10])
+  })
+
+  test('in an elevation one coordinate is seen and the other stays as deep as it was', () => {
+    const [south, east] = [elevationPlane(view, 'x', 2, [1, 7]), elevationPlane(view, 'y', 2, [1, 7])]
+    expect(south.seen([4, 99])).toEqual(toScreen(view, [4, 2]))
+    expect(south.seen([4, 99], 1.5)).toEqual(toScreen(view, [4, 3.5]))
+    expect(south.under(toScreen(view, [4, 8]))).toEqual([4, 7])
+    expect(east.seen([99, 4])).toEqual(toScreen(view, [4, 2]))
+    expect(east.under(toScreen(view, [4, 8]))).toEqual([1, 4])
   })
 })

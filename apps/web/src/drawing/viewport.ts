@@ -22,6 +22,32 @@ export const toScreen = ({ scale, x, y }: Viewport, [px, py]: Point): Point => [
 
 export const toWorld = ({ scale, x, y }: Viewport, [sx, sy]: Point): Point => [(sx - x) / scale, (y - sy) / scale]
 
+/** A plane that is drawn in: how its places become pixels and back. */
+export interface Plane {
+  /** Of a place so many metres over the plane, which a plan does not show; null where it is not in sight. */
+  readonly seen: (at: Point, over?: number) => Point | null
+  /** Null where the line of sight does not meet the plane. */
+  readonly under: (pixels: Point) => Point | null
+  readonly pixelsPerMetre: number
+}
+
+/** The plan itself. */
+export const planPlane = (view: Viewport): Plane => ({
+  seen: (at) => toScreen(view, at),
+  under: (pixels) => toWorld(view, pixels),
+  pixelsPerMetre: view.scale,
+})
+
+/** The plane of an elevation, seen along y (to the right x) or along x, at one height; a place is one of the plan, so deep in it as a given one. */
+export const elevationPlane = (view: Viewport, axis: 'x' | 'y', z: number, deep: Point): Plane => ({
+  seen: ([x, y], over = 0) => toScreen(view, [axis === 'x' ? x : y, z + over]),
+  under: (pixels) => {
+    const [u] = toWorld(view, pixels)
+    return axis === 'x' ? [u, deep[1]] : [deep[0], u]
+  },
+  pixelsPerMetre: view.scale,
+})
+
 /** Fits a box into the size of the view, inside margins that hold grid labels and scale. */
 export function fit(box: Box, width: number, height: number, margins: Margins): Viewport {
   const w = Math.max(box.x1 - box.x0, 0.5)

@@ -1,7 +1,7 @@
 import { Building } from '../../test/build'
-import type { Point } from '../geometry/point'
+import type { Point3 } from '../geometry/point'
 import { seededRandom } from '../document/document'
-import { strutInPlane, type SpaceTool, type UprightPlane } from './drawnStruts'
+import { strutBetween, type SpaceTool } from './drawnStruts'
 
 /** Base at 0, a floor on levels 1 and 2 at 3 and 6 m, a roof at 9 m. */
 function block() {
@@ -9,8 +9,8 @@ function block() {
   const [, one, two, three] = [0, 3, 6, 9].map((z, i) => building.level(String(i), z))
   const floors = building.layout('Floors', null, one, two)
   const roof = building.layout('Roof', null, three)
-  const draw = (tool: SpaceTool, from: Point, to: Point, plane: UprightPlane = { axis: 'x', depth: 4 }) => {
-    const made = strutInPlane(tool, [from, to], plane, building.document, seededRandom(1))
+  const draw = (tool: SpaceTool, from: Point3, to: Point3) => {
+    const made = strutBetween(tool, [from, to], building.document, seededRandom(1))
     if (!made.ok || made.record.kind !== 'strut') throw new Error('not made')
     const { layout, path, startHeight, endHeight, role, label } = made.record
     return { layout, path, heights: [startHeight, endHeight], role, label, levelId: made.levelId }
@@ -20,11 +20,11 @@ function block() {
 
 test('a brace over the lowest storey belongs to the level at its top, with heights from there', () => {
   const { draw, floors, one } = block()
-  expect(draw('strut', [0, 0], [5, 3])).toEqual({
+  expect(draw('strut', [0, 4, 0], [5, 7, 3])).toEqual({
     layout: floors.id,
     path: [
       [0, 4],
-      [5, 4],
+      [5, 7],
     ],
     heights: [-3, 0],
     role: 'brace',
@@ -33,23 +33,11 @@ test('a brace over the lowest storey belongs to the level at its top, with heigh
   })
 })
 
-test('seen from the east the way to the right is y', () => {
-  const { draw } = block()
-  expect(draw('girt', [1, 1.5], [4, 1.5], { axis: 'y', depth: 7 })).toMatchObject({
-    path: [
-      [7, 1],
-      [7, 4],
-    ],
-    heights: [-1.5, -1.5],
-    role: 'girt',
-  })
-})
-
 test('a post up to the roof, one past the highest level, and one that ends a hand over its level', () => {
   const { draw, roof, floors, two, three } = block()
-  expect(draw('post', [2, 6], [2, 9])).toMatchObject({ layout: roof.id, heights: [-3, 0], levelId: three?.id })
-  expect(draw('post', [2, 6], [2, 11])).toMatchObject({ layout: roof.id, heights: [-3, 2] })
-  expect(draw('tie', [2, 6.05], [4, 6.05])).toMatchObject({ layout: floors.id, levelId: two?.id })
+  expect(draw('post', [2, 4, 6], [2, 4, 9])).toMatchObject({ layout: roof.id, heights: [-3, 0], levelId: three?.id })
+  expect(draw('post', [2, 4, 6], [2, 4, 11])).toMatchObject({ layout: roof.id, heights: [-3, 2] })
+  expect(draw('tie', [2, 4, 6.05], [4, 4, 6.05])).toMatchObject({ layout: floors.id, levelId: two?.id })
 })
 
 test('labels count on; without a layout there is nothing for it to belong to', () => {
@@ -63,18 +51,16 @@ test('labels count on; without a layout there is nothing for it to belong to', (
     [-3, 0],
     { label: 'K1' },
   )
-  expect(draw('tie', [0, 3], [5, 3]).label).toBe('K2')
+  expect(draw('tie', [0, 0, 3], [5, 0, 3]).label).toBe('K2')
   const bare = new Building()
   bare.level('Base', 0)
-  const plane = { axis: 'x', depth: 0 } as const
   expect(
-    strutInPlane(
+    strutBetween(
       'strut',
       [
-        [0, 0],
-        [1, 3],
+        [0, 0, 0],
+        [1, 0, 3],
       ],
-      plane,
       bare.document,
       seededRandom(1),
     ),

@@ -1,7 +1,7 @@
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import { expandFloors, type Floor } from '../building/floors'
 import type { Strut } from '../document/recordKinds'
-import type { Point } from '../geometry/point'
+import type { Point, Point3 } from '../geometry/point'
 import { tidy } from '../geometry/tolerance'
 import { made, noStock, problem, type Base, type Made, type Maker } from './made'
 import { freeLabel } from './shaped'
@@ -30,45 +30,41 @@ export const strutMaker =
       : problem('It has no place.')
   }
 
-/** An upright plane that an elevation looks at: the x or the y that all of it has. */
-export interface UprightPlane {
-  /** The axis that runs to the right in the view. */
-  readonly axis: 'x' | 'y'
-  /** The other coordinate, m. */
-  readonly depth: number
-}
-
 /**
- * A member in space from two points of an elevation, the way to the right and the elevation of each. It belongs to the lowest level that carries and is not
- * under its upper end, as the columns beside it do.
+ * A member in space from joint to joint. It belongs to the lowest level that carries and is not under its upper end, as the columns beside it do.
  */
-export function strutInPlane(
+export function strutBetween(
   tool: SpaceTool,
-  [from, to]: readonly [Point, Point],
-  { axis, depth }: UprightPlane,
+  [from, to]: readonly [Point3, Point3],
   document: Document,
   random: Random,
-): Made & { readonly levelId?: string } {
-  const floor = floorFor(document, Math.max(from[1], to[1]))
+): MadeOnLevel {
+  const top = Math.max(from[2], to[2])
+  const carrying = carryingFloors(document)
+  const floor = carrying.find(({ level }) => level.elevation >= top - hand) ?? carrying.at(-1)
   const layout = document.records.get(floor?.layoutId ?? '')
   if (!floor || layout?.kind !== 'layout') return problem('No level carries a layout yet that it could belong to.')
-  const inPlan = ([u]: Point): Point => (axis === 'x' ? [u, depth] : [depth, u])
-  const heights = [from, to].map(([, z]) => tidy(z - floor.level.elevation)) as [number, number]
+  const heights = [from, to].map(([, , z]) => tidy(z - floor.level.elevation)) as [number, number]
   const taken = recordsOf(document, 'strut').flatMap(({ layout: on, label }) => (on === layout.id ? [label] : []))
   const base = { layout: layout.id, label: freeLabel('K1', new Set(taken)) }
-  const drawn = strutOf(spaceTools[tool], [inPlan(from), inPlan(to)], heights, base, document, random)
+  const path = [onPlan(from), onPlan(to)] as const
+  const drawn = strutOf(spaceTools[tool], path, heights, base, document, random)
   return drawn.ok ? { ...drawn, levelId: floor.level.id } : drawn
 }
 
-/** A hand under a level still counts as at it. */
-const hand = 0.1
+const onPlan = ([x, y]: Point3): Point => [x, y]
 
-function floorFor(document: Document, top: number): Floor | undefined {
-  const carrying = expandFloors(recordsOf(document, 'level'), recordsOf(document, 'levelRange')).filter(
+/** What is drawn where no level is in view says on which it stands. */
+export type MadeOnLevel = Made & { readonly levelId?: string }
+
+/** A hand under a level still counts as at it. */
+export const hand = 0.1
+
+/** Levels that carry a layout, bottom first. */
+export const carryingFloors = (document: Document): readonly Floor[] =>
+  expandFloors(recordsOf(document, 'level'), recordsOf(document, 'levelRange')).filter(
     ({ layoutId }) => layoutId !== null,
   )
-  return carrying.find(({ level }) => level.elevation >= top - hand) ?? carrying.at(-1)
-}
 
 function strutOf(
   role: Strut['role'],

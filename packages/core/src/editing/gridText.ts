@@ -4,22 +4,16 @@ import { gridLetter } from '../document/labels'
 import type { GridLine } from '../document/recordKinds'
 import { distance } from '../geometry/segment'
 import { onLine, tidy, tidyPoint } from '../geometry/tolerance'
+import { orRefused, refuse } from '../outcome/refusal'
 import type { NumberFormat } from '../units/format'
-import { parseQuantity } from '../units/parseQuantity'
 import { partsOf, readLengths } from './lengthsText'
-import { readPlaces } from './placeText'
+import { amount, readPlaces } from './placeText'
 
 export type ReadGrid =
   { readonly ok: true; readonly lines: readonly GridLine[] } | { readonly ok: false; readonly problem: string }
 
 /** Lines that one sentence makes, at most. */
 const most = 200
-
-class Refusal extends Error {}
-
-const refuse = (problem: string): never => {
-  throw new Refusal(problem)
-}
 
 interface Ground {
   readonly grid: readonly GridLine[]
@@ -38,14 +32,7 @@ export const readSpacings = (text: string, axis: 'x' | 'y', ground: Ground): Rea
 export const readFreeGrid = (text: string, ground: Ground): ReadGrid =>
   reading(() => (/^\s*about\b/i.test(text) ? aboutPoint(text, ground) : throughPlaces(text, ground)))
 
-function reading(read: () => readonly GridLine[]): ReadGrid {
-  try {
-    return { ok: true, lines: read() }
-  } catch (error) {
-    if (error instanceof Refusal) return { ok: false, problem: error.message }
-    throw error
-  }
-}
+const reading = (read: () => readonly GridLine[]): ReadGrid => orRefused(() => ({ ok: true, lines: read() }))
 
 function spacings(text: string, axis: 'x' | 'y', ground: Ground): readonly GridLine[] {
   const read = readLengths(text, ground.format, { name: 'spacing', example: '3 x 7.2, 6.0', least: 0.05, most: 1e5 })
@@ -111,11 +98,6 @@ function ringsOf(text: string, format: NumberFormat): readonly number[] {
     const value = amount(/[a-z]/i.test(part) ? part : `${part} ${unit}`, 'length', format)
     return value > 0 && value <= 1e5 ? value : refuse('A ring has a radius above nothing, up to 100 km.')
   })
-}
-
-function amount(text: string, quantity: 'length' | 'angle', format: NumberFormat): number {
-  const read = parseQuantity(text.trim(), quantity, format)
-  return read.ok ? read.value : refuse(read.problem)
 }
 
 /** The lines across the grid at values of x or of y, from the lowest. */

@@ -2,13 +2,14 @@ import { crossingsOf } from '../building/grid'
 import type { GridLine } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { tidyPoint } from '../geometry/tolerance'
+import { orRefused, refuse } from '../outcome/refusal'
 import { formatQuantity, type NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 
 export type Placed =
   { readonly ok: true; readonly points: readonly Point[] } | { readonly ok: false; readonly problem: string }
 
-interface Surroundings {
+export interface Surroundings {
   readonly grid: readonly GridLine[]
   readonly format: NumberFormat
   /** The point from which a distance alone is taken: the last one that was set. */
@@ -22,33 +23,32 @@ const compass: Readonly<Record<string, Point>> = {
   south: [0, -1],
 }
 
-class Refusal extends Error {}
-
 /**
  * Reads places as a person types them while drawing: `B2`, `B2 to C3`, `C2 + 4.2 m east`, `4.2 m north`, `4.2 m at 30°`,
  * or coordinates `7.2; 3.0`. Several places are joined by `to`.
  */
 export function readPlaces(text: string, surroundings: Surroundings): Placed {
-  const parts = text.trim().split(/\s+to\s+/i)
-  const points: Point[] = []
-  try {
-    for (const part of parts)
-      points.push(readPlace(part.trim(), { ...surroundings, last: points.at(-1) ?? surroundings.last }))
+  return readEach(text, surroundings.last, (part, last) => readPlace(part, { ...surroundings, last }))
+}
+
+/** Places joined by `to`, each read with the one before it at hand. */
+export function readEach<P>(
+  text: string,
+  last: P | undefined,
+  readOne: (part: string, last: P | undefined) => P,
+): { readonly ok: true; readonly points: readonly P[] } | { readonly ok: false; readonly problem: string } {
+  return orRefused(() => {
+    const points: P[] = []
+    for (const part of text.trim().split(/\s+to\s+/i)) points.push(readOne(part.trim(), points.at(-1) ?? last))
     return { ok: true, points }
-  } catch (error) {
-    if (error instanceof Refusal) return { ok: false, problem: error.message }
-    throw error
-  }
+  })
 }
 
-const refuse = (problem: string): never => {
-  throw new Refusal(problem)
-}
-
-function readPlace(text: string, surroundings: Surroundings): Point {
+export function readPlace(text: string, surroundings: Surroundings): Point {
   if (text === '') return refuse('Say a place, such as B2 or 4.2 m east.')
   const coordinates = text.split(';')
-  if (coordinates.length === 2) return [lengthOf(coordinates[0], surroundings), lengthOf(coordinates[1], surroundings)]
+  const [x, y] = coordinates
+  if (coordinates.length === 2) return [lengthOf(x ?? '', surroundings.format), lengthOf(y ?? '', surroundings.format)]
   const [head = '', ...steps] = text.split(/\s*\+\s*/)
   const start = gridPoint(head, surroundings.grid)
   if (start) return steps.reduce<Point>((at, step) => along(at, step, surroundings), start)
@@ -78,7 +78,7 @@ function along(from: Point, step: string, surroundings: Surroundings): Point {
   return [from[0] + dx, from[1] + dy]
 }
 
-/** Reads a shift; throws a refusal that `readPlaces` and `readShiftText` turn into a sentence. */
+/** Reads a shift, or refuses it with a sentence. */
 function readShift(step: string, format: NumberFormat): Point {
   const named = /^(.*?)\s*\b(east|north|west|south)$/i.exec(step)
   const turned = /^(.*?)\s+at\s+(.+)$/i.exec(step)
@@ -94,23 +94,20 @@ function readShift(step: string, format: NumberFormat): Point {
   return refuse(`“${step}” has no direction: say 4.2 m east, north, west, south, or 4.2 m at 30°.`)
 }
 
-function amount(text: string, quantity: 'length' | 'angle', format: NumberFormat): number {
+/** A value of a quantity, or refused with a sentence. */
+export function amount(text: string, quantity: 'length' | 'angle', format: NumberFormat): number {
   const read = parseQuantity(text, quantity, format)
   return read.ok ? read.value : refuse(read.problem)
 }
 
-const lengthOf = (text: string | undefined, { format }: Surroundings): number => amount(text ?? '', 'length', format)
+/** A length in m, or refused with a sentence. */
+export const lengthOf = (text: string, format: NumberFormat): number => amount(text, 'length', format)
 
 export type ReadShift = { readonly ok: true; readonly shift: Point } | { readonly ok: false; readonly problem: string }
 
 /** A shift by itself, for moving: `0.5 m east`. */
 export function readShiftText(text: string, format: NumberFormat): ReadShift {
-  try {
-    return { ok: true, shift: readShift(text.trim(), format) }
-  } catch (error) {
-    if (error instanceof Refusal) return { ok: false, problem: error.message }
-    throw error
-  }
+  return orRefused(() => ({ ok: true, shift: readShift(text.trim(), format) }))
 }
 
 /** A shift as one would type it: `1.20 m east`, `1.30 m at 22.62°`. */

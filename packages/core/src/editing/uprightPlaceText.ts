@@ -1,7 +1,7 @@
 import type { Point } from '../geometry/point'
+import { refuse } from '../outcome/refusal'
 import type { NumberFormat } from '../units/format'
-import { parseQuantity } from '../units/parseQuantity'
-import type { Placed } from './placeText'
+import { lengthOf, readEach, type Placed } from './placeText'
 
 /** What an elevation knows by name. */
 export interface UprightNames {
@@ -16,27 +16,12 @@ export interface UprightNames {
 
 const ways: Readonly<Record<string, Point>> = { right: [1, 0], left: [-1, 0], up: [0, 1], down: [0, -1] }
 
-class Refusal extends Error {}
-
-const refuse = (sentence: string): never => {
-  throw new Refusal(sentence)
-}
-
 /**
  * Reads places in an elevation: `2 at Roof`, `2 at 3.5 m`, `7.2 m at level 1`, or from the last point `3.5 m up`, `2 m left`. Several are joined by `to`. A name goes
  * before a number: on line 2 at level 1 is `2 at 1`, at a height of one metre `2 at 1 m`.
  */
-export function readUprightPlaces(text: string, names: UprightNames): Placed {
-  const points: Point[] = []
-  try {
-    for (const part of text.trim().split(/\s+to\s+/i))
-      points.push(readPlace(part.trim(), { ...names, last: points.at(-1) ?? names.last }))
-    return { ok: true, points }
-  } catch (error) {
-    if (error instanceof Refusal) return { ok: false, problem: error.message }
-    throw error
-  }
-}
+export const readUprightPlaces = (text: string, names: UprightNames): Placed =>
+  readEach(text, names.last, (part, last) => readPlace(part, { ...names, last }))
 
 function readPlace(text: string, names: UprightNames): Point {
   const at = /^(.+?)\s+at\s+(.+)$/i.exec(text)
@@ -52,16 +37,12 @@ function readPlace(text: string, names: UprightNames): Point {
 const across = (text: string, { lines, format }: UprightNames): number =>
   named(text.replace(/^line\s+/i, ''), lines) ?? lengthOf(text, format)
 
-const height = (text: string, { levels, format }: UprightNames): number =>
+/** A level by its name, or a height over the datum, m; refuses what is neither. */
+export const height = (text: string, { levels, format }: Pick<UprightNames, 'levels' | 'format'>): number =>
   named(text.replace(/^level\s+/i, ''), levels) ?? lengthOf(text, format)
 
 const named = (text: string, names: ReadonlyMap<string, number>): number | undefined => {
   const wanted = text.trim().toLowerCase()
   for (const [name, value] of names) if (name.toLowerCase() === wanted) return value
   return undefined
-}
-
-function lengthOf(text: string, format: NumberFormat): number {
-  const read = parseQuantity(text.trim(), 'length', format)
-  return read.ok ? read.value : refuse(read.problem)
 }

@@ -20,6 +20,7 @@ import { columnView } from './columnView'
 import { elevationView, type ElevationAxis } from './elevationView'
 import { envelopeRows, governing } from './envelopeViews'
 import { floorView } from './floorView'
+import { joints } from './joints'
 import { keySums } from './keySums'
 import { lateralView } from './lateralView'
 import { massViews } from './massViews'
@@ -34,7 +35,6 @@ import { thrustView } from './thrustView'
 import { spaceView } from './spaceView'
 import { stripView } from './stripView'
 import { surfaceView } from './surfaceView'
-import { uprightSnaps } from './uprightSnaps'
 import { why } from './why/why'
 import { windProfile } from './windProfile'
 
@@ -43,7 +43,7 @@ export type Query =
   | { readonly kind: 'overview' }
   | { readonly kind: 'floor'; readonly levelId: string; readonly caseId: string }
   | { readonly kind: 'elevation'; readonly axis: ElevationAxis; readonly caseId: string }
-  | { readonly kind: 'uprightSnaps'; readonly axis: ElevationAxis | null }
+  | { readonly kind: 'joints'; readonly wanted: boolean }
   | { readonly kind: 'space'; readonly caseId: string }
   | { readonly kind: 'member'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'column'; readonly expandedId: string; readonly caseId: string }
@@ -92,7 +92,7 @@ const answers = {
   overview: (state) => overview(state),
   floor: (state, { levelId, caseId }) => floorView(state, levelId, caseId),
   elevation: (state, { axis, caseId }) => elevationView(state, axis, caseId),
-  uprightSnaps: (state, { axis }) => (axis ? uprightSnaps(state, axis) : []),
+  joints: (state, { wanted }) => (wanted ? joints(state) : []),
   space: (state, { caseId }) => spaceView(state, caseId),
   member: (state, { expandedId, caseId }) => memberView(state, expandedId, caseId),
   column: (state, { expandedId, caseId }) => columnView(state, expandedId, caseId),

@@ -1,3 +1,4 @@
+import { orRefused, refuse } from '../outcome/refusal'
 import { formatNumber, type NumberFormat } from './format'
 import { displayFactor, typedUnits, type Quantity } from './quantity'
 
@@ -7,12 +8,6 @@ export type ParsedQuantity =
 interface Cursor {
   readonly text: string
   at: number
-}
-
-class Refusal extends Error {}
-
-const refuse = (problem: string): never => {
-  throw new Refusal(problem)
 }
 
 /**
@@ -29,15 +24,12 @@ export function parseQuantity(text: string, quantity: Quantity, format: NumberFo
   const ambiguous = ambiguousThousands(clean, format)
   if (ambiguous) return { ok: false, problem: ambiguous }
   const cursor: Cursor = { text: clean, at: 0 }
-  try {
+  return orRefused(() => {
     const value = readSum(cursor, quantity, format)
     if (cursor.at < clean.length) refuse(`“${clean.slice(cursor.at)}” is not understood.`)
     if (!Number.isFinite(value) || Math.abs(value) > 1e15) refuse('This number is too large.')
     return { ok: true, value: value === 0 ? 0 : value }
-  } catch (error) {
-    if (error instanceof Refusal) return { ok: false, problem: error.message }
-    throw error
-  }
+  })
 }
 
 /** "1,200" may mean twelve hundred or one and a fifth: refused with both readings. */

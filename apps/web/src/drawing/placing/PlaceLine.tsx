@@ -2,6 +2,7 @@ import { leastPoints, tools, withArticle } from '@hedrion/core'
 import { useState, type KeyboardEvent } from 'react'
 import { Input, TextField } from 'react-aria-components'
 import styled from 'styled-components'
+import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { takeBackPoint, takeTool, useTool } from './toolStore'
@@ -10,12 +11,13 @@ import type { Placing } from './usePlacing'
 /** Under the plan while something is drawn: places can be typed here, and what is wrong is said here. */
 export function PlaceLine({ placing }: { readonly placing: Placing }) {
   const { tool, points, problem } = useTool()
+  const [{ view }] = useLook()
   const [text, setText] = useState('')
   if (!tool) return null
   const { name } = tools[tool]
   const { upright } = placing
-  const shape = upright ? 'segment' : tools[tool].shape
-  const [first, next] = upright?.examples ?? ['B2, B2 to C3, or 7.2; 3.0', '4.2 m east, C3, 3 m at 30°']
+  const { shape, examples, levelName } = placing
+  const [first, next] = examples
   const enough = points.length >= leastPoints[shape]
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) placing.finish()
@@ -32,6 +34,7 @@ export function PlaceLine({ placing }: { readonly placing: Placing }) {
       </TextField>
       <Hint>
         {points.length} {points.length === 1 ? 'point' : 'points'} of {withArticle(name)}
+        {view !== 'plan' && levelName !== undefined ? ` on level ${levelName}` : ''}
         {shape === 'ring' || shape === 'path' ? '; Ctrl+Enter ends it' : ''}
       </Hint>
       {upright && upright.planes.length > 0 && (

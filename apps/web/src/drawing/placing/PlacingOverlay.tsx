@@ -1,20 +1,33 @@
-import { distance, formatQuantity, tools } from '@hedrion/core'
+import { formatQuantity, tools, type Point, type Point3 } from '@hedrion/core'
+import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
-import { toScreen, type Viewport } from '../viewport'
+import { heldText } from '../heldText'
+import { apart } from './drawing'
 import { useTool } from './toolStore'
 
+interface PlacingOverlayProps {
+  /** Where a point is seen, in pixels; null where it is not in sight. */
+  readonly place: (at: Point3) => Point | null
+}
+
+const Length = styled.text`
+  ${heldText}
+  fill: var(--ink);
+`
+
 /** The shape as far as it is drawn, with the piece to the cursor and its length. */
-export function PlacingOverlay({ view }: { readonly view: Viewport }) {
+export function PlacingOverlay({ place }: PlacingOverlayProps) {
   const { tool, points, cursor } = useTool()
   const format = useFormat()
   if (!tool) return null
-  const all = cursor ? [...points, cursor] : points
-  const screen = all.map((point) => toScreen(view, point))
+  const at = cursor && place(cursor)
+  const corners = points.map(place).flatMap((corner) => (corner ? [corner] : []))
+  const outline = at ? [...corners, at] : corners
   const path =
-    screen.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('') +
-    (tools[tool].shape === 'ring' && screen.length > 2 ? 'Z' : '')
+    outline.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('') +
+    (tools[tool].shape === 'ring' && outline.length > 2 ? 'Z' : '')
   const last = points.at(-1)
-  const at = cursor && toScreen(view, cursor)
+  const length = last && cursor ? apart(last, cursor) : 0
   return (
     <g>
       <path
@@ -25,18 +38,17 @@ export function PlacingOverlay({ view }: { readonly view: Viewport }) {
         fill="var(--accent)"
         fillOpacity={0.08}
       />
-      {points.map((point, i) => {
-        const [x, y] = toScreen(view, point)
-        return <circle key={i} cx={x} cy={y} r={4} fill="var(--accent)" />
-      })}
+      {corners.map(([x, y], i) => (
+        <circle key={i} cx={x} cy={y} r={4} fill="var(--accent)" />
+      ))}
       {at && (
         <g stroke="var(--accent)" strokeWidth={1.4}>
           <line x1={at[0] - 11} x2={at[0] + 11} y1={at[1]} y2={at[1]} />
           <line x1={at[0]} x2={at[0]} y1={at[1] - 11} y2={at[1] + 11} />
-          {last && cursor && distance(last, cursor) > 1e-6 && (
-            <text x={at[0] + 14} y={at[1] - 10} stroke="none" fill="var(--ink)" fontSize={13} fontWeight={600}>
-              {formatQuantity(distance(last, cursor), 'length', format)}
-            </text>
+          {length > 1e-6 && (
+            <Length x={at[0] + 14} y={at[1] - 10}>
+              {formatQuantity(length, 'length', format)}
+            </Length>
           )}
         </g>
       )}

@@ -1,29 +1,57 @@
-import type { Placed, Point } from '@hedrion/core'
+import type { Placed, Point, Point3 } from '@hedrion/core'
 import type { KeyboardEvent } from 'react'
 import { directions } from '../picking'
 import { firstSnap, nextSnap } from './snaps'
-import { setCursor, setProblem, takeBackPoint, takeTool, useTool } from './toolStore'
+import { inPlane, setCursor, setProblem, takeBackPoint, takeTool, useTool } from './toolStore'
 
-/** What keys do while something is drawn: arrows over snaps, Enter sets, with Ctrl it ends, Backspace takes back, Escape puts away; whether it was one. */
-export function placingKey(
-  event: KeyboardEvent,
-  snaps: readonly Point[],
-  set: (added: readonly Point[]) => void,
-  finish: () => void,
-): boolean {
+/** What keys do with the drawing under way. */
+export interface KeyActions {
+  /** Moves the cursor one snap on. */
+  readonly step: (direction: Point) => void
+  /** Sets the point under the cursor. */
+  readonly set: () => void
+  readonly finish: () => void
+}
+
+/** While something is drawn arrows go over snaps, Enter sets, with Ctrl it ends, Backspace takes back, Escape puts away; whether it was one of these keys. */
+export function placingKey(event: KeyboardEvent, { step, set, finish }: KeyActions): boolean {
   const direction = directions[event.key]
-  const { cursor } = useTool.getState()
-  if (direction) setCursor(cursor ? nextSnap(cursor, direction, snaps) : firstSnap(snaps))
+  if (direction) step(direction)
   else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) finish()
-  else if (event.key === 'Enter') set([cursor ?? firstSnap(snaps)])
+  else if (event.key === 'Enter') set()
   else if (event.key === 'Backspace') takeBackPoint()
   else if (event.key === 'Escape') takeTool(null)
   else return false
   return true
 }
 
+/** Which way of the plan or elevation an arrow key goes. */
+export type Turn = (direction: Point) => Point
+
+/** Over the snaps of a plan or an elevation. */
+export function overSnaps(
+  snaps: readonly Point[],
+  set: (added: readonly Point[]) => void,
+  turn: Turn = (direction) => direction,
+): Pick<KeyActions, 'step' | 'set'> {
+  const cursor = () => {
+    const at = useTool.getState().cursor
+    return at && inPlane(at)
+  }
+  return {
+    step: (direction) => {
+      const from = cursor()
+      setCursor(from ? nextSnap(from, turn(direction), snaps) : firstSnap(snaps))
+    },
+    set: () => set([cursor() ?? firstSnap(snaps)]),
+  }
+}
+
 /** Takes typed places, or says what is wrong with them; whether they were understood. */
-export function takePlaces(read: Placed, set: (added: readonly Point[]) => void): boolean {
+export function takePlaces<P extends Point | Point3>(
+  read: { readonly ok: true; readonly points: readonly P[] } | Extract<Placed, { readonly ok: false }>,
+  set: (added: readonly P[]) => void,
+): boolean {
   if (read.ok) set(read.points)
   else setProblem(read.problem)
   return read.ok

@@ -12,6 +12,7 @@ import {
   type Document,
   type Drawn,
   type Edit,
+  type LevelView,
   type NumberFormat,
   type Point,
 } from '@hedrion/core'
@@ -27,7 +28,7 @@ import { useLevel } from '../useLevel'
 import type { Grab } from '../usePointer'
 import { heldText } from '../heldText'
 import { recordPath } from '../recordPath'
-import { toScreen, toWorld, type Viewport } from '../viewport'
+import type { Plane } from '../viewport'
 import { snapped, snapPoints } from './snaps'
 import { useTool } from './toolStore'
 
@@ -40,14 +41,19 @@ const beside: Point = [18, 18]
 const useHeld = create<{ readonly shift: Point | null }>(() => ({ shift: null }))
 
 export interface CopyHandle {
-  readonly onGrab: (at: Point, view: Viewport) => Grab | null
-  readonly overlay: (view: Viewport) => ReactNode
+  /** The level on which what is picked stands. */
+  readonly level: LevelView | null
+  readonly deep: Point
+  readonly onGrab: (at: Point, plane: Plane) => Grab | null
+  readonly overlay: (plane: Plane) => ReactNode
 }
 
-/** What is picked on the level in view can be dragged to a copy of it by a handle beside it; points fall on snaps. */
+/** What is picked on one level can be dragged to a copy of it, on the plane of that level, by a handle beside it; points fall on snaps. */
 export function useCopyHandle(): CopyHandle {
   const [look, change] = useLook()
-  const { level } = useLevel()
+  const { levels, level: inView } = useLevel()
+  const [, on] = splitExpanded(look.picked.at(-1) ?? '')
+  const level = look.view === 'plan' ? inView : levels.find(({ id }) => id === on)
   const getDocument = useGetDocument()
   const format = useFormat()
   const edit = useEdit()
@@ -58,8 +64,7 @@ export function useCopyHandle(): CopyHandle {
     useSession().store,
     useShallow(({ document }) => pickedHere(document, look.picked, level?.id, level?.layoutId)),
   )
-  const none: CopyHandle = { onGrab: () => null, overlay: () => null }
-  if (!level || tool || look.view !== 'plan' || picked.length === 0) return none
+  if (!level || tool || picked.length === 0) return noHandle
   const drop = (shift: Point) => {
     const edits = copyEdits(picked, shift, drawnOf(getDocument()))
     const name = picked.length === 1 ? (picked[0]?.label ?? '') : `${picked.length} picked`
@@ -67,11 +72,14 @@ export function useCopyHandle(): CopyHandle {
     change({ picked: edits.flatMap(({ after }) => (after ? [expanded(after.id, level.id)] : [])) })
   }
   return {
-    onGrab: (at, view) => {
-      if (distance(at, handleAt(picked, view)) > reach) return null
+    level,
+    deep: picked.flatMap(pointsOf)[0] ?? [0, 0],
+    onGrab: (at, plane) => {
+      const handle = handleAt(picked, plane)
+      if (!handle || distance(at, handle) > reach) return null
       const snaps = snapPoints(floor, grid)
       const there = drawnOf(getDocument())
-      const shiftTo = (pixels: Point) => shiftOf(picked, toWorld(view, at), toWorld(view, pixels), snaps, view)
+      const shiftTo = (pixels: Point) => shiftOf(picked, [at, pixels], snaps, plane)
       return {
         move: (pixels) => {
           const shift = shiftTo(pixels)
@@ -86,9 +94,11 @@ export function useCopyHandle(): CopyHandle {
         },
       }
     },
-    overlay: (view) => <Handle picked={picked} view={view} format={format} />,
+    overlay: (plane) => <Handle picked={picked} plane={plane} format={format} />,
   }
 }
+
+const noHandle: CopyHandle = { level: null, deep: [0, 0], onGrab: () => null, overlay: () => null }
 
 const copyEdits = (picked: readonly Drawn[], shift: Point, there: readonly Drawn[]): readonly Edit[] =>
   repeatEdits(picked, { kind: 'along', shift, times: 1 }, there, Math.random)
@@ -106,19 +116,29 @@ function pickedHere(
   })
 }
 
-function handleAt(picked: readonly Drawn[], view: Viewport): Point {
+function handleAt(picked: readonly Drawn[], plane: Plane): Point | null {
   const { x1, y0 } = boxOf(picked.flatMap(pointsOf))
-  const [x, y] = toScreen(view, [x1, y0])
-  return [x + beside[0], y + beside[1]]
+  const corner = plane.seen([x1, y0])
+  return corner && [corner[0] + beside[0], corner[1] + beside[1]]
 }
 
+/** How far the points of a record are over its level. */
+const heightOf = (record: Drawn, index: number): number =>
+  record.kind !== 'strut' ? 0 : index === 0 ? record.startHeight : record.endHeight
+
 /** So far as the pointer went, to 0.1 m; a first point that comes near a snap falls on it. */
-function shiftOf(picked: readonly Drawn[], from: Point, to: Point, snaps: readonly Point[], view: Viewport): Point {
+function shiftOf(
+  picked: readonly Drawn[],
+  held: readonly [from: Point, to: Point],
+  snaps: readonly Point[],
+  plane: Plane,
+): Point {
+  const [from, to] = held.map(plane.under)
   const [first] = picked.flatMap(pointsOf)
-  if (!first) return [0, 0]
+  if (!first || !from || !to) return [0, 0]
   const plain: Point = [Math.round((to[0] - from[0]) * 10) / 10, Math.round((to[1] - from[1]) * 10) / 10]
   const aimed: Point = [first[0] + to[0] - from[0], first[1] + to[1] - from[1]]
-  const fallen = snapped(aimed, snaps, reach / view.scale)
+  const fallen = snapped(aimed, snaps, reach / plane.pixelsPerMetre)
   return snaps.includes(fallen) ? [fallen[0] - first[0], fallen[1] - first[1]] : plain
 }
 
@@ -131,14 +151,17 @@ function shiftText([dx, dy]: Point, format: NumberFormat): string {
 
 interface HandleProps {
   readonly picked: readonly Drawn[]
-  readonly view: Viewport
+  readonly plane: Plane
   readonly format: NumberFormat
 }
 
 /** The handle, and the copy while it is held. */
-function Handle({ picked, view, format }: HandleProps) {
+function Handle({ picked, plane, format }: HandleProps) {
   const shift = useHeld((state) => state.shift)
-  const [x, y] = handleAt(picked, view)
+  const copies = shift ? picked.map((record) => moved(record, shift)) : picked
+  const corner = handleAt(copies, plane)
+  if (!corner) return null
+  const [x, y] = corner
   if (!shift)
     return (
       <Sign transform={`translate(${x} ${y})`} data-testid="copy handle">
@@ -147,14 +170,12 @@ function Handle({ picked, view, format }: HandleProps) {
         <path d="M-4.5 0h9M0 -4.5v9" />
       </Sign>
     )
-  const copies = picked.map((record) => moved(record, shift))
-  const [hx, hy] = handleAt(copies, view)
   return (
     <Ghost>
       {copies.map((copy, i) => (
-        <path key={i} d={recordPath(copy, (point) => toScreen(view, point), 5)} />
+        <path key={i} d={recordPath(copy, (point, index) => plane.seen(point, heightOf(copy, index)), 5)} />
       ))}
-      <text x={hx} y={hy}>
+      <text x={x} y={y}>
         {shiftText(shift, format)}
       </text>
     </Ghost>

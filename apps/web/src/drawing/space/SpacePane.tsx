@@ -1,40 +1,34 @@
 import { isUpright, formatQuantity } from '@hedrion/core'
-import {
-  useCallback,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type KeyboardEvent,
-  type PointerEvent,
-  type RefObject,
-} from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
-import { useAnswer, useFormat } from '../../compute/SessionContext'
+import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { useLook } from '../../state/look'
 import { usePalette } from '../../ui/theme'
 import { type } from '../../ui/tokens'
 import { roleText, strutNames } from '../describe'
 import { DrawnList } from '../DrawnList'
-import { neighbour } from '../hit'
 import { markOf } from '../marks'
-import { directions, pickedAfter } from '../picking'
+import type { SpaceDrawing } from '../placing/useDrawingIn'
 import type { Target } from '../scene'
 import { useCaseId } from '../useCaseInView'
 import { largestOf } from './solids'
+import { SpaceOverlay } from './SpaceOverlay'
 import { SpaceScene } from './SpaceScene'
+import { useSpaceHandlers } from './useSpaceHandlers'
 
 interface SpacePaneProps {
   readonly area: boolean
   readonly member: boolean
   /** Panels and members that stand out, beside what is picked. */
   readonly lit?: readonly string[] | undefined
+  /** How one draws here; null where one only looks. */
+  readonly drawing: SpaceDrawing | null
 }
 
 const nothing: readonly string[] = []
 
 /** The whole building in space, for the case in view; it shares what is picked with plan and elevation. */
-export function SpacePane({ area, member, lit = nothing }: SpacePaneProps) {
+export function SpacePane({ area, member, lit = nothing, drawing }: SpacePaneProps) {
   const [look, change] = useLook()
   const format = useFormat()
   const overview = useAnswer({ kind: 'overview' })
@@ -52,9 +46,15 @@ export function SpacePane({ area, member, lit = nothing }: SpacePaneProps) {
   useEffect(() => {
     if (typeof scene !== 'string') scene?.pick(look.picked, lit)
   }, [scene, view, palette, look.picked, lit])
+  const grid = useRecords('gridLine')
+  const plane = drawing?.plane ?? null
+  useEffect(() => {
+    if (typeof scene !== 'string') scene?.showGrid(grid, plane)
+  }, [scene, view, palette, grid, plane])
   const targets = useMemo(() => targetsOf(view), [view])
   const largest = view && member ? largestOf(view.loads) : { line: 0, point: 0 }
-  const handlers = useHandlers(typeof scene === 'string' ? null : scene, frame, targets)
+  const seen = typeof scene === 'string' ? null : scene
+  const handlers = useSpaceHandlers({ scene: seen, frame, targets, drawing })
   return (
     <Body>
       {(look.list || typeof scene === 'string') && (
@@ -69,13 +69,14 @@ export function SpacePane({ area, member, lit = nothing }: SpacePaneProps) {
         {...handlers}
       >
         <canvas ref={attach} aria-hidden />
+        {seen && drawing && <SpaceOverlay scene={seen} draw={drawing.overlay} />}
         {typeof scene === 'string' ? (
           <Said>{scene}</Said>
         ) : (
           <Said aria-hidden>
             {largest.line > 0 && <>Tallest ordinate {formatQuantity(largest.line, 'lineLoad', format)}. </>}
             {largest.point > 0 && <>Longest arrow {formatQuantity(largest.point, 'force', format)}. </>}
-            Drag to turn, with the right button to move, wheel to come nearer.
+            Drag to turn, with the right button to move, wheel to come nearer; Shift and drag picks a box.
           </Said>
         )}
       </Frame>
@@ -144,58 +145,6 @@ function targetsOf(view: ReturnType<typeof useAnswer<{ kind: 'space'; caseId: st
     ]),
   )
   return [...faces, ...members, ...surfaces.values()]
-}
-
-/** A press that moves less than this is a click, pixels. */
-const clickWithin = 4
-
-function useHandlers(scene: SpaceScene | null, frame: RefObject<HTMLDivElement | null>, targets: readonly Target[]) {
-  const [look, change] = useLook()
-  const down = useRef<readonly [number, number] | null>(null)
-  const size = () => [frame.current?.clientWidth ?? 1, frame.current?.clientHeight ?? 1] as const
-  const choose = (id: string | null, more: boolean) => {
-    if (id !== null) change({ picked: pickedAfter(look.picked, id, more) })
-    else if (!more) change({ picked: [] })
-  }
-  const toNeighbour = (direction: readonly [number, number]) => {
-    const seen = (scene?.middles(...size()) ?? []).map(({ id, at }): Target => ({
-      id,
-      kind: 'beam',
-      shape: { kind: 'point', at },
-      text: '',
-    }))
-    const from = seen.find(({ id }) => id === look.picked.at(-1))
-    choose((from ? neighbour(seen, from, direction) : targets[0])?.id ?? look.picked.at(-1) ?? null, false)
-  }
-  const onKeyDown = (event: KeyboardEvent) => {
-    const direction = event.ctrlKey ? undefined : directions[event.key]
-    if (direction) {
-      event.preventDefault()
-      if (event.shiftKey) scene?.turn(direction[0] * 0.2, direction[1] * 0.15)
-      else toNeighbour(direction)
-    } else if (event.key === 'Escape') change({ picked: [] })
-    else if (event.key === '0') scene?.fit()
-    else if (event.key === '+') scene?.zoom(1.25)
-    else if (event.key === '-') scene?.zoom(0.8)
-  }
-  return {
-    onKeyDown,
-    onPointerDown: (event: PointerEvent) => {
-      down.current = [event.clientX, event.clientY]
-    },
-    onPointerUp: (event: PointerEvent) => {
-      const [x, y] = down.current ?? [Infinity, 0]
-      down.current = null
-      if (event.button !== 0 || Math.hypot(event.clientX - x, event.clientY - y) > clickWithin) return
-      const box = frame.current?.getBoundingClientRect()
-      frame.current?.focus()
-      if (box && scene)
-        choose(
-          scene.at(event.clientX - box.left, event.clientY - box.top, box.width, box.height),
-          event.ctrlKey || event.metaKey || event.shiftKey,
-        )
-    },
-  }
 }
 
 const Body = styled.div`

@@ -1,4 +1,4 @@
-import type { Point3, SpaceView } from '@hedrion/core'
+import type { Point, Point3, SpaceView } from '@hedrion/core'
 import type { LineSegments } from 'three'
 import {
   Box3,
@@ -25,18 +25,34 @@ import {
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import type { Palette } from '../../ui/tokens'
 import { markColour } from '../hatches'
-import type { Mark } from '../scene'
-import { ballOf, clear, edgesOf, geometryOf, hatched, isLight, nameAt, planPlaces, segments, solidsOf } from './parts'
+import type { GridMark, Mark } from '../scene'
+import type { Sight } from '../sight'
+import {
+  ballOf,
+  clear,
+  edgesOf,
+  geometryOf,
+  gridAt,
+  hatched,
+  isLight,
+  nameAt,
+  planPlaces,
+  segments,
+  solidsOf,
+} from './parts'
+import { sightOf } from './sightOf'
 import {
   barsOf,
   linesOf,
   loadLines,
+  middlesOf,
   namedLevels,
   ordinateHeight,
   quadPlaces,
   quadsOf,
   trianglesOf,
   type Bar,
+  type Middle,
 } from './solids'
 
 export interface SpaceLook {
@@ -75,6 +91,7 @@ export class SpaceScene {
   #bars: readonly Bar[] = []
   #world = new Group()
   #picks = new Group()
+  #grid = new Group()
   #solids: InstancedMesh | null = null
   #lines: LineSegments | null = null
   #faces: Mesh | null = null
@@ -84,6 +101,9 @@ export class SpaceScene {
   #placed = false
   #sized = false
   #asked = 0
+  #size: readonly [number, number] = [1, 1]
+  #sight: Sight | null = null
+  readonly #watchers = new Set<() => void>()
   #still: ReturnType<typeof setTimeout> | undefined
 
   /** Throws where the browser has no WebGL. */
@@ -97,7 +117,7 @@ export class SpaceScene {
     this.#controls.addEventListener('end', () => this.#rest())
     const sun = new DirectionalLight(0xffffff, 1.4)
     sun.position.set(-2, -3, 5)
-    this.#scene.add(new HemisphereLight(0xffffff, 0x9a958a, 1.7), sun, this.#world, this.#picks)
+    this.#scene.add(new HemisphereLight(0xffffff, 0x9a958a, 1.7), sun, this.#world, this.#picks, this.#grid)
   }
 
   /** What is to be seen; the view stays where it is unless nothing was seen before. */
@@ -157,6 +177,8 @@ export class SpaceScene {
     this.#camera.aspect = width / Math.max(1, height)
     this.#camera.updateProjectionMatrix()
     this.#sized = true
+    this.#size = [width, height]
+    this.#sight = null
     if (!this.#placed && this.#bars.length > 0) this.fit()
     this.draw()
   }
@@ -230,14 +252,41 @@ export class SpaceScene {
     return found && surface ? { id: surface.expandedId, away: found.distance } : null
   }
 
-  /** Where the middles of members are seen, in pixels from the middle of the picture, y upwards. */
-  middles(width: number, height: number): readonly { readonly id: string; readonly at: readonly [number, number] }[] {
-    return this.#bars.map(({ member, a, b }) => {
-      const seen = new Vector3((a[0] + b[0]) / 2, (a[1] + b[1]) / 2, (a[2] + b[2]) / 2).project(this.#camera)
-      return {
-        id: this.#view?.members[member]?.expandedId ?? '',
-        at: [(seen.x * width) / 2, (seen.y * height) / 2] as const,
-      }
+  /** How the building is seen now; the same until it is seen otherwise. */
+  sight(): Sight {
+    this.#sight ??= sightOf(this.#camera, ...this.#size)
+    return this.#sight
+  }
+
+  /** Calls back whenever the building is seen otherwise; answers how to stop that. */
+  watch(listener: () => void): () => void {
+    this.#watchers.add(listener)
+    return () => void this.#watchers.delete(listener)
+  }
+
+  /** Whether a drag turns the view. */
+  setTurns(turns: boolean): void {
+    this.#controls.enabled = turns
+  }
+
+  /** The grid on the level that is drawn on, over everything; none where there is no elevation. */
+  showGrid(lines: readonly GridMark[], z: number | null): void {
+    clear(this.#grid)
+    const box = this.#box()
+    if (z !== null && this.#look && !box.isEmpty()) this.#grid.add(gridAt(lines, box, z, this.#look))
+    this.draw()
+  }
+
+  #box(): Box3 {
+    return new Box3().setFromPoints(this.#bars.flatMap(({ a, b }) => [new Vector3(...a), new Vector3(...b)]))
+  }
+
+  /** Where the middles of members, floors and surfaces are seen, in pixels, y downwards; what is behind the viewer is not among them. */
+  middles(): readonly (Omit<Middle, 'at'> & { readonly at: Point })[] {
+    const sight = this.sight()
+    return (this.#view ? middlesOf(this.#view, this.#bars) : []).flatMap(({ id, kind, at }) => {
+      const seen = sight.seen(at)
+      return seen ? [{ id, kind, at: seen }] : []
     })
   }
 
@@ -245,7 +294,9 @@ export class SpaceScene {
     if (this.#asked !== 0) return
     this.#asked = requestAnimationFrame(() => {
       this.#asked = 0
+      this.#sight = null
       this.#renderer.render(this.#scene, this.#camera)
+      for (const listener of this.#watchers) listener()
     })
   }
 
@@ -254,6 +305,7 @@ export class SpaceScene {
     clearTimeout(this.#still)
     clear(this.#world)
     clear(this.#picks)
+    clear(this.#grid)
     this.#controls.dispose()
     this.#renderer.dispose()
   }
@@ -351,7 +403,7 @@ export class SpaceScene {
   /** Levels by name at the west side, and north. */
   #addNames({ palette, levels, font }: SpaceLook): void {
     const { center, radius } = this.#ball
-    const box = new Box3().setFromPoints(this.#bars.flatMap(({ a, b }) => [new Vector3(...a), new Vector3(...b)]))
+    const box = this.#box()
     if (box.isEmpty()) return
     const apart = namedLevels(levels, 0.06 * radius)
     for (const { name, z } of apart)

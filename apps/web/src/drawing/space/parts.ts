@@ -1,5 +1,4 @@
 import type { Point3, SpaceView } from '@hedrion/core'
-import type { Group, LineBasicMaterial } from 'three'
 import {
   Box3,
   BoxGeometry,
@@ -7,7 +6,9 @@ import {
   BufferGeometry,
   CanvasTexture,
   DoubleSide,
+  Group,
   InstancedMesh,
+  LineBasicMaterial,
   LineSegments,
   Matrix4,
   Mesh,
@@ -23,7 +24,7 @@ import {
 } from 'three'
 import type { Palette } from '../../ui/tokens'
 import { hatchTile } from '../hatches'
-import type { Mark } from '../scene'
+import type { GridMark, Mark } from '../scene'
 import type { Bar } from './solids'
 
 // What the scene in space is made of.
@@ -131,6 +132,57 @@ export function nameAt([x, y, z]: Point3, text: string, palette: Palette, font: 
   sprite.scale.set((high * canvas.width) / canvas.height, high, 1)
   sprite.center.set(1, 0.5)
   return sprite
+}
+
+/** Sides of the polygon that stands for a ring of the grid. */
+const ringSides = 64
+
+/** A grid on a level, past the building on every side, each line with its name at its south or east end, clear of the names of levels. */
+export function gridAt(
+  lines: readonly GridMark[],
+  { min, max }: Box3,
+  z: number,
+  { palette, font }: { readonly palette: Palette; readonly font: string },
+): Group {
+  const group = new Group()
+  const past = 0.06 * max.distanceTo(min)
+  const stroke = new LineBasicMaterial({ color: palette.accent, depthTest: false, transparent: true, opacity: 0.7 })
+  const pathOf = ({ axis, at, path: [a, b] }: GridMark): readonly Point3[] => {
+    if (axis === 'x')
+      return [
+        [at, min.y - past, z],
+        [at, max.y + past, z],
+      ]
+    if (axis === 'y')
+      return [
+        [min.x - past, at, z],
+        [max.x + past, at, z],
+      ]
+    if (!a) return []
+    if (axis === 'line')
+      return b
+        ? [
+            [...a, z],
+            [...b, z],
+          ]
+        : []
+    return Array.from({ length: ringSides + 1 }, (_, i): Point3 => {
+      const turn = (2 * Math.PI * i) / ringSides
+      return [a[0] + at * Math.cos(turn), a[1] + at * Math.sin(turn), z]
+    })
+  }
+  for (const line of lines) {
+    const path = pathOf(line)
+    const named = line.axis === 'y' ? path.at(-1) : path[0]
+    if (!named) continue
+    const pieces = path.slice(1).flatMap((point, i) => [...(path[i] ?? point), ...point])
+    const name = nameAt(named, line.label, palette, font)
+    // as the line is, over what stands before it
+    name.material.depthTest = false
+    name.renderOrder = 6
+    group.add(segments(Float32Array.from(pieces), stroke, 6), name)
+  }
+  return group
 }
 
 export function clear(group: Group): void {

@@ -7,6 +7,7 @@ import {
   type SpaceLoad,
   type SpaceMember,
   type SpaceSurface,
+  type SpaceView,
 } from '@hedrion/core'
 import earcut from 'earcut'
 
@@ -169,4 +170,26 @@ export function ordinateHeight(levels: readonly Named[], radius: number): number
   const storeys = zs.slice(1).map((z, i) => z - (zs[i] ?? z))
   // what is less than two metres is no storey: a base just below the ground
   return Math.min(0.09 * radius, ...storeys.filter((height) => height >= 2).map((height) => height / 2))
+}
+
+/** The middle of something that can be picked. */
+export interface Middle {
+  readonly id: string
+  readonly kind: 'member' | 'face' | 'surface'
+  readonly at: Point3
+}
+
+/** Of members by their pieces, of floors by their outline, of surfaces by their corners. */
+export const middlesOf = ({ members, faces, surfaces }: SpaceView, bars: readonly Bar[]): readonly Middle[] => [
+  ...bars.flatMap(({ member, a, b }): Middle[] => {
+    const id = members[member]?.expandedId
+    return id === undefined ? [] : [{ id, kind: 'member', at: middleOf([a, b]) }]
+  }),
+  ...faces.map(({ expandedId, rings }): Middle => ({ id: expandedId, kind: 'face', at: middleOf(rings[0] ?? []) })),
+  ...surfaces.map(({ expandedId, corners }): Middle => ({ id: expandedId, kind: 'surface', at: middleOf(corners) })),
+]
+
+function middleOf(points: readonly Point3[]): Point3 {
+  const mean = (i: 0 | 1 | 2) => points.reduce((sum, point) => sum + point[i], 0) / Math.max(1, points.length)
+  return [mean(0), mean(1), mean(2)]
 }

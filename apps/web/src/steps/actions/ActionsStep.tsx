@@ -5,10 +5,8 @@ import { forceOnPlan } from '../../drawing/lateralOnPlan'
 import { Legend } from '../../drawing/Legend'
 import { markOf } from '../../drawing/marks'
 import { PlaceLine } from '../../drawing/placing/PlaceLine'
-import { PlacingOverlay } from '../../drawing/placing/PlacingOverlay'
 import { ToolBar } from '../../drawing/placing/ToolBar'
-import { useCopyHandle } from '../../drawing/placing/useCopyHandle'
-import { usePlacing } from '../../drawing/placing/usePlacing'
+import { useDrawingIn } from '../../drawing/placing/useDrawingIn'
 import { PlanPane } from '../../drawing/PlanPane'
 import type { Scene } from '../../drawing/scene'
 import { useCaseId } from '../../drawing/useCaseInView'
@@ -25,8 +23,7 @@ export function ActionsStep() {
   const { level } = useLevel()
   const caseId = useCaseId()
   const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
-  const placing = usePlacing()
-  const copy = useCopyHandle()
+  const { placing, flat, space, onKey } = useDrawingIn()
   const options = useMemo(() => ({ area: true, member: false, names: false, spans: false }), [])
   const format = useFormat()
   const lateral = useAnswer({ kind: 'lateral', caseId })
@@ -49,18 +46,9 @@ export function ActionsStep() {
         <PlanPane
           options={options}
           more={more}
-          onKey={placing.onKey}
-          drawing={{
-            overlay: (view) => (
-              <>
-                <PlacingOverlay view={view} />
-                {copy.overlay(view)}
-              </>
-            ),
-            onGrab: copy.onGrab,
-            onPlace: placing.onPlace,
-            onHover: placing.onHover,
-          }}
+          onKey={onKey}
+          drawing={flat}
+          inSpace={space}
           foot={
             placing.tool ? (
               <PlaceLine placing={placing} />

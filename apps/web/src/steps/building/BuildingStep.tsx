@@ -1,14 +1,12 @@
 import { useMemo } from 'react'
 import { useAnswer } from '../../compute/SessionContext'
 import { PlaceLine } from '../../drawing/placing/PlaceLine'
-import { PlacingOverlay } from '../../drawing/placing/PlacingOverlay'
 import { ToolBar } from '../../drawing/placing/ToolBar'
-import { useCopyHandle } from '../../drawing/placing/useCopyHandle'
-import { usePlacing } from '../../drawing/placing/usePlacing'
-import { useUprightPlacing } from '../../drawing/placing/useUprightPlacing'
+import { useDrawingIn } from '../../drawing/placing/useDrawingIn'
 import { PlanPane } from '../../drawing/PlanPane'
 import { ViewBar } from '../../drawing/ViewBar'
 import { StepLayout } from '../../sheet/StepLayout'
+import { useLook } from '../../state/look'
 import { BuildingSheet } from './BuildingSheet'
 import { OpeningSentence } from './OpeningSentence'
 import { HeldLine } from './HeldLine'
@@ -18,14 +16,22 @@ import { useGridDrag } from './useGridDrag'
 /** Grid, levels and layouts, members and panels. */
 export function BuildingStep() {
   const overview = useAnswer({ kind: 'overview' })
-  const onPlan = usePlacing()
-  const upright = useUprightPlacing()
-  const placing = upright ?? onPlan
+  const [look] = useLook()
+  const { placing, flat, space, onKey } = useDrawingIn()
   const dimensions = useGridDimensions()
   const grabGrid = useGridDrag()
-  const copy = useCopyHandle()
   const options = useMemo(() => ({ area: false, member: false, names: true, spans: true }), [])
   if (!overview) return null
+  const onPlan: typeof flat = {
+    ...flat,
+    overlay: (view) => (
+      <>
+        {flat.overlay(view)}
+        <HeldLine view={view} />
+      </>
+    ),
+    onGrab: (at, view, box) => flat.onGrab(at, view, box) ?? grabGrid(at, view, box),
+  }
   if (overview.levels.length === 0) return <OpeningSentence />
   return (
     <StepLayout
@@ -58,28 +64,9 @@ export function BuildingStep() {
         <PlanPane
           options={options}
           more={dimensions}
-          onKey={placing.onKey}
-          drawing={{
-            overlay: (view) => (
-              <>
-                <PlacingOverlay view={view} />
-                <HeldLine view={view} />
-                {copy.overlay(view)}
-              </>
-            ),
-            onGrab: (at, view, box) => copy.onGrab(at, view) ?? grabGrid(at, view, box),
-            onPlace: onPlan.onPlace,
-            onHover: onPlan.onHover,
-          }}
-          {...(upright
-            ? {
-                upright: {
-                  overlay: (view) => <PlacingOverlay view={view} />,
-                  onPlace: upright.onPlace,
-                  onHover: upright.onHover,
-                },
-              }
-            : {})}
+          onKey={onKey}
+          drawing={look.view === 'plan' ? onPlan : flat}
+          inSpace={space}
           foot={<PlaceLine placing={placing} />}
         />
       }
