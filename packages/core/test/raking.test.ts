@@ -232,6 +232,64 @@ describe('columns that rake', () => {
     })
   })
 
+  /** A raking column from a level at `rise` down to the base, 6 m along a beam with an even load; in one piece, or in two that meet at a level between. */
+  function throughTwoStoreys(pieces: 1 | 2, rise: number, part: number, shift: Point, load: number, weight: number) {
+    const building = new Building()
+    building.level('Base', 0)
+    const [between, top] = [building.level('1', part * rise), building.level('2', rise)]
+    const upper = building.layout('upper', null, top)
+    const steel = building.material({ unitWeight: 78_500 })
+    const section = building.sectionOf({ area: weight / 78_500 })
+    const stock = { material: steel.id, section: section.id }
+    building.column(upper, [0, 0])
+    const beam = building.beam(upper, [0, 0], [6, 0])
+    building.lineLoad(upper, beam.path, load, { nature: 'imposed', use: 'B' })
+    const along = (s: number): Point => [6 + s * shift[0], s * shift[1]]
+    building.member(upper, 'column', [along(0), along(pieces === 1 ? 1 : 1 - part)], stock)
+    if (pieces === 2) {
+      const lower = building.layout('lower', null, between)
+      building.member(lower, 'column', [along(1 - part), along(1)], stock)
+    }
+    const state = building.state()
+    return (caseId: string) => ({
+      supports: balanceOf(state, caseId).atSupports,
+      at: new Map(ask(state, { kind: 'thrusts', caseId }).map(({ levelName, x, y }) => [levelName, [x, y] as const])),
+    })
+  }
+
+  test('law: one through two storeys is two in line: the same at the base and at its top, and where they meet only their own weight pushes', () => {
+    const metres = fc.double({ min: -4, max: 4, noNaN: true })
+    fc.assert(
+      fc.property(
+        fc.double({ min: 4, max: 12, noNaN: true }),
+        fc.double({ min: 0.3, max: 0.7, noNaN: true }),
+        fc.tuple(metres, metres),
+        fc.double({ min: 100, max: 5e4, noNaN: true }),
+        fc.double({ min: 100, max: 2000, noNaN: true }),
+        (rise, part, shift, load, weight) => {
+          fc.pre(Math.hypot(...shift) > 0.1)
+          const [one, two] = ([1, 2] as const).map((n) => throughTwoStoreys(n, rise, part, shift, load, weight))
+          const [whole, parted] = [one?.(imposed), two?.(imposed)]
+          const scale = 1e-9 * load * 6 * 5
+          expect(Math.abs((whole?.supports ?? NaN) - (parted?.supports ?? NaN))).toBeLessThan(scale)
+          for (const level of ['Base', '2'])
+            for (const i of [0, 1] as const)
+              expect(Math.abs((whole?.at.get(level)?.[i] ?? NaN) - (parted?.at.get(level)?.[i] ?? NaN))).toBeLessThan(
+                scale,
+              )
+          expect(Math.hypot(...(parted?.at.get('1') ?? [0, 0]))).toBeLessThan(scale)
+          // in its own weight W the level between gets W/2 · run/rise, whatever the part: half of what each piece weighs
+          const [heavy, light] = [one?.(selfWeight), two?.(selfWeight)]
+          expect(light?.supports).toBeCloseTo(heavy?.supports ?? NaN, 6)
+          const own = weight * Math.hypot(rise, ...shift)
+          const push = Math.hypot(...(light?.at.get('1') ?? [NaN, NaN]))
+          expect(push).toBeCloseTo(((own / 2) * Math.hypot(...shift)) / rise, 6)
+        },
+      ),
+      { numRuns: 30 },
+    )
+  })
+
   test('laws: force along it and sideways balance what is at its ends; all thrusts of a building add up to nothing', () => {
     const metres = fc.double({ min: -5, max: 5, noNaN: true })
     fc.assert(

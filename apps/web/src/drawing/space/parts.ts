@@ -179,6 +179,7 @@ export function gridAt(
     const name = nameAt(named, line.label, palette, font)
     // as the line is, over what stands before it
     name.material.depthTest = false
+    name.center.set(0.2, 1)
     name.renderOrder = 6
     group.add(segments(Float32Array.from(pieces), stroke, 6), name)
   }
