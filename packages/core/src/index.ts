@@ -106,7 +106,7 @@ export type { TableProblem } from './exchange/tableRows'
 export { csvFiles, type CsvFile } from './exchange/csv'
 export { resultStages, type ResultStage } from './exchange/results'
 export { resultsSchema } from './exchange/resultsSchema'
-export { barrierKey, concentratedKey, uniformKey, titleOfUse } from './standards/family'
+export { barrierKey, concentratedKey, perMetreKey, uniformKey, upToKey, titleOfUse } from './standards/family'
 export { embedded, families, familyOf, shippedSets, standardOf } from './standards/families'
 export type {
   ActionId,

@@ -80,6 +80,44 @@ describe('imposed load of a key', () => {
   })
 })
 
+describe('storage by its height (BS 6399-1 table 1, IS 875-2 table 1, from memory)', () => {
+  const of = (family: 'BS' | 'IS', use: string, storageHeight: number | null) =>
+    keyLoads(building.key(null, { use, storageHeight }), undefined, standardOf(family, []))
+
+  test.each([
+    // 2.4 kN/m² for each metre, at least 6.5: the least covers 2.71 m
+    ['BS', 'E-stacks', null, 6500],
+    ['BS', 'E-stacks', 2.7, 6500],
+    ['BS', 'E-stacks', 2.71, 6504],
+    ['BS', 'E-stacks', 4, 9600],
+    ['BS', 'E-cold', 3, 15_000],
+    ['BS', 'E-cold', 4, 20_000],
+    ['BS', 'E-dense-stacks', 3, 14_400],
+    ['BS', 'E-storage', 3, 7200],
+    ['BS', 'E-paper', 3, 12_000],
+    ['IS', 'library-stacks', null, 6000],
+    ['IS', 'library-stacks', 2.2, 6000],
+    ['IS', 'library-stacks', 2.7, 7000],
+    ['IS', 'storage', 3, 7500],
+    ['IS', 'storage', 5, 12_000],
+    // where goods are not stored on one another their height says nothing
+    ['BS', 'B-offices', 5, 2500],
+  ] as const)('%s %s, %s m high: %s Pa', (family, use, height, value) =>
+    expect(of(family, use, height).imposed?.value).toBeCloseTo(value, 9),
+  )
+
+  test('without a height and without a least value there is none, and that is said', () => {
+    const { imposed, concerns } = of('BS', 'E-storage', null)
+    expect(imposed).toBeNull()
+    expect(concerns.map(({ code }) => code)).toEqual(['key.no-value'])
+  })
+
+  test('a typed value goes before it', () => {
+    const key = building.key(8000, { use: 'E-stacks', storageHeight: 5 })
+    expect(keyLoads(key, undefined, standardOf('BS', [])).imposed?.value).toBe(8000)
+  })
+})
+
 describe('concentrated load of a key', () => {
   test('is that of the use, typed imposed load or not: offices 4.5 kN (EN 1991-1-1, table 6.2, from memory)', () => {
     for (const imposed of [null, 2500])

@@ -1,9 +1,10 @@
 import type { BuildUp, LoadKey } from '../document/recordKinds'
 import type { Concern } from '../outcome/outcome'
 import { familyOf } from '../standards/families'
-import { concentratedKey, uniformKey } from '../standards/family'
+import { concentratedKey, perMetreKey, uniformKey } from '../standards/family'
 import { parameterIf, type Standard } from '../standards/layer'
 import { given, type Traced } from '../trace/traced'
+import { storedLoad } from './storedLoad'
 import { imposedCase, partitionCase } from './cases'
 import { buildUpWeight } from './ownWeight'
 import { massShare } from './massShare'
@@ -16,6 +17,8 @@ export interface KeyLoads {
   readonly cases: { readonly group: string; readonly imposed: string; readonly partitions: string } | null
   readonly buildUp: Traced
   readonly imposed: Traced | null
+  /** What each metre of height adds where the use is storage, N/m³; null where height does not count. */
+  readonly perMetre: Traced | null
   /** In N, for the local check: it acts alone, so it is in no case (EN 1991-1-1, 6.2.1(3)P). */
   readonly concentrated: Traced | null
   readonly partitions: Traced | null
@@ -39,6 +42,7 @@ export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: S
     cases: casesOfUse(key.use, standard, imposed?.value),
     buildUp: permanent,
     imposed,
+    perMetre: key.use === null ? null : parameterIf(standard, perMetreKey(key.use)),
     concentrated: key.use === null ? null : parameterIf(standard, concentratedKey(key.use)),
     partitions: partitions.value,
     reducible: key.reducible !== 'never' && key.use !== null && standard.uses[key.use]?.reducible === true,
@@ -104,11 +108,14 @@ function useConcerns({ id, name, use }: LoadKey, imposed: Traced | null, standar
   if (use === null) return []
   const data = { key: name, use, standard: standard.layers.join(' + ') }
   if (!standard.uses[use]) return [{ code: 'key.unknown-use', severity: 'blocking', about: [id], data }]
-  if (imposed === null) return [{ code: 'key.no-value', severity: 'blocking', about: [id], data }]
+  const byHeight = parameterIf(standard, perMetreKey(use)) === null ? 0 : 1
+  if (imposed === null)
+    return [{ code: 'key.no-value', severity: 'blocking', about: [id], data: { ...data, byHeight } }]
   return []
 }
 
 function imposedLoad(key: LoadKey, standard: Standard): Traced | null {
   if (key.imposed !== null) return given('q_k', 'pressure', key.imposed, `typed for “${key.name}”`)
-  return key.use === null ? null : parameterIf(standard, uniformKey(key.use))
+  if (key.use === null) return null
+  return storedLoad(key, key.use, standard) ?? parameterIf(standard, uniformKey(key.use))
 }

@@ -52,6 +52,7 @@ export const blankLoadKey = (name: string, random: Random): LoadKey => ({
   buildUp: null,
   use: null,
   imposed: null,
+  storageHeight: null,
   reducible: 'byUse',
   partitionRule: 'byWeight',
   partitionWeight: null,

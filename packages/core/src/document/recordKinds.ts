@@ -224,6 +224,8 @@ export const recordKinds = {
     use: nullable(text(60)),
     /** Typed instead of the value of the use. */
     imposed: nullable(number('pressure', { min: 0, max: 1e6 })),
+    /** To what height goods are stored, where the use's load grows with it; null: its least value. */
+    storageHeight: withDefault(nullable(number('length', { min: 0, max: 100 })), null),
     /** Whether it may be reduced for area or storeys: as the standard says of its use, or never. */
     reducible: withDefault(oneOf('byUse', 'never'), 'byUse'),
     /** How the allowance for movable partitions follows: from their weight, the least of the standard, or typed. */

@@ -139,6 +139,15 @@ export const useMeanings = (
   [concentratedKey(id)]: { symbol: Q, quantity: 'force', name: `concentrated load, ${id}`, min: 0, max: 1e6 },
 })
 
+/** How the uniform load of a use grows with what is stored. */
+export const growthMeanings = (id: string): Readonly<Record<string, ParameterMeaning>> => ({
+  [perMetreKey(id)]: { symbol: 'q_h', quantity: 'unitWeight', name: `per metre of height, ${id}`, min: 0, max: 1e5 },
+  [upToKey(id)]: { symbol: 'h_0', quantity: 'length', name: `height of the imposed load, ${id}`, min: 0, max: 100 },
+})
+
 export const barrierKey = (use: string): string => `barrier.q_k.${use}`
+/** For each metre that is stored on one another, and from which height on. */
+export const perMetreKey = (use: string): string => `imposed.q_h.${use}`
+export const upToKey = (use: string): string => `imposed.h_0.${use}`
 export const uniformKey = (use: string): string => `imposed.q_k.${use}`
 export const concentratedKey = (use: string): string => `imposed.Q_k.${use}`

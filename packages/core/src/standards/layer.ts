@@ -3,6 +3,7 @@ import type { Table } from '../trace/table'
 import type { Traced } from '../trace/traced'
 import type { Quantity } from '../units/quantity'
 import {
+  growthMeanings,
   useMeanings,
   type Family,
   type FamilyId,
@@ -64,7 +65,8 @@ interface Known {
 
 function meaningsOf(family: Family, over: readonly StandardLayer[]): Known['meanings'] {
   const added = over.flatMap(({ uses }) => Object.keys(uses ?? {}))
-  return Object.assign({}, ...added.map((id) => useMeanings(family, id)), family.meanings) as Known['meanings']
+  const ofUses = added.map((id) => ({ ...useMeanings(family, id), ...growthMeanings(id) }))
+  return Object.assign({}, ...ofUses, family.meanings) as Known['meanings']
 }
 
 /** The family's uses with those of the layers; a use of a group that the family does not have is left out (and said). */

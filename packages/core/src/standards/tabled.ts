@@ -1,5 +1,8 @@
 import {
   concentratedKey,
+  growthMeanings,
+  perMetreKey,
+  upToKey,
   uniformKey,
   useMeanings,
   type Family,
@@ -20,13 +23,21 @@ export interface UseRow {
   readonly sort?: UseSort
   readonly reducible: boolean
   readonly clause: string
+  readonly growth?: Growth
+}
+
+/** What is stored weighs by its height: so much for each metre, never less than the uniform value of the row. */
+export interface Growth {
+  readonly perMetre: number
+  /** The height that the uniform value is for, where it grows from there on and not from the floor. */
+  readonly upTo?: number
 }
 
 /** A row as IS 875-2 and BS 6399 print it: kN/m² and kN. */
 export type MetricRow = readonly [
   id: string,
   name: string,
-  uniform: number,
+  uniform: number | null,
   concentrated: number | null,
   sort?: UseSort,
 ]
@@ -34,7 +45,17 @@ export type MetricRow = readonly [
 /** Rows of one table and one group; some uses may not be reduced. */
 export const metricRows = (
   rows: readonly MetricRow[],
-  { clause, group, isWhole }: { readonly clause: string; readonly group: string; readonly isWhole: RegExp },
+  {
+    clause,
+    group,
+    isWhole,
+    growths = {},
+  }: {
+    readonly clause: string
+    readonly group: string
+    readonly isWhole: RegExp
+    readonly growths?: Readonly<Record<string, Growth>>
+  },
 ): readonly UseRow[] =>
   rows.map(([id, name, uniform, concentrated, sort]) => ({
     id,
@@ -45,6 +66,7 @@ export const metricRows = (
     ...(sort ? { sort } : {}),
     reducible: !isWhole.test(id),
     clause,
+    ...(growths[id] ? { growth: growths[id] } : {}),
   }))
 
 export interface TableUnits {
@@ -64,11 +86,13 @@ export const usesOf = (rows: readonly UseRow[]): Readonly<Record<string, Use>> =
 /** The values of a table of imposed loads; every one was written from memory and is marked so. */
 export const useValues = (rows: readonly UseRow[], units: TableUnits): Readonly<Record<string, LayerValue>> =>
   Object.fromEntries(
-    rows.flatMap(({ id, uniform, concentrated, clause }) => [
+    rows.flatMap(({ id, uniform, concentrated, clause, growth }) => [
       ...(uniform === null ? [] : [[uniformKey(id), remembered(uniform * units.pressure, clause)] as const]),
       ...(concentrated === null
         ? []
         : [[concentratedKey(id), remembered(concentrated * units.force, clause)] as const]),
+      ...(growth ? [[perMetreKey(id), remembered(growth.perMetre * units.pressure, clause)] as const] : []),
+      ...(growth?.upTo === undefined ? [] : [[upToKey(id), remembered(growth.upTo, clause)] as const]),
     ]),
   )
 
@@ -76,7 +100,13 @@ export const useParameters = (
   family: Pick<Family, 'imposedSymbols'>,
   rows: readonly UseRow[],
 ): Readonly<Record<string, ParameterMeaning>> =>
-  Object.fromEntries(rows.flatMap(({ id }) => Object.entries(useMeanings(family, id))))
+  Object.fromEntries(
+    rows.flatMap(({ id, growth }) => [
+      ...Object.entries(useMeanings(family, id)),
+      // those that the row has
+      ...(growth ? Object.entries(growthMeanings(id)).slice(0, growth.upTo === undefined ? 1 : 2) : []),
+    ]),
+  )
 
 export const ruleKey = (row: string, group: string): string => `rule.${row}.${group}`
 

@@ -103,7 +103,7 @@ const sentences: Readonly<Record<string, Sentence>> = {
   'key.construction-above-final': (d, show) =>
     `“${d['key']}” has ${d['what'] === 'imposed' ? 'an' : 'a'} ${d['what']} load of ${show('value', 'pressure')} while it is built, more than the ${show('final', 'pressure')} afterwards. Check which is meant.`,
   'key.no-value': (d) =>
-    `${d['standard']} has no uniform load for ${d['use']} of load key “${d['key']}”. Type the value.`,
+    `${d['standard']} has no uniform load for ${d['use']} of load key “${d['key']}”. Type ${d['byHeight'] === 1 ? 'the height that is stored, or ' : ''}the value.`,
   'wall.no-height': (d) =>
     `Wall run ${d['label']} on level ${d['level']} has no storey above to take its height from. Type its height.`,
   'wall.no-beam-above': (d) =>

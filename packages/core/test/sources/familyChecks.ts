@@ -25,8 +25,8 @@ export const byValue = (source: string, prefix: string, unit: number, table: ByV
 const [psf, lb] = [47.88026, 4.448222]
 
 const asceUniform: ByValue = {
-  '0': 'elevator-grating light-floor-plate scuttles',
-  '5': 'awnings-fabric',
+  '0': 'elevator-grating light-floor-plate roof-members roof-panel-points scuttles',
+  '5': 'awnings-fabric awnings-screens',
   '10': 'attics-bare',
   '20': 'attics-storage roof roof-landscaped awnings-other storage-above-ceilings',
   '30': 'attics-sleeping',
@@ -42,11 +42,12 @@ const asceUniform: ByValue = {
   '250': 'manufacturing-heavy sidewalks storage-heavy',
 }
 const asceConcentrated: ByValue = {
-  '200': 'light-floor-plate scuttles',
-  '300': 'catwalks elevator-grating stairs stairs-homes',
+  '200': 'awnings-screens light-floor-plate scuttles',
+  '300': 'catwalks elevator-grating roof-members stairs stairs-homes',
   '1000':
     'hospital-operating hospital-patients hospital-corridors library-reading library-stacks library-corridors school-classrooms school-corridors school-corridors-first retail-first-floor retail-upper wholesale',
-  '2000': 'access-floor-office access-floor-computer manufacturing-light office-lobbies offices office-corridors',
+  '2000':
+    'access-floor-office access-floor-computer manufacturing-light office-lobbies offices office-corridors roof-panel-points',
   '3000': 'garages manufacturing-heavy',
   '8000': 'sidewalks',
 }
@@ -83,15 +84,15 @@ function rowChecks(
 const isUniform: ByValue = {
   '0.75': 'roof',
   '1.5': 'dwelling-units roof-access',
-  '2': 'dwelling-rooms hotel-rooms education-dormitories institution-wards assembly-dressing assembly-lounges',
+  '2': 'dwelling-rooms hotel-rooms education-dormitories institution-wards assembly-dressing assembly-lounges work-toilets',
   '2.5': 'hotel-offices garages education-offices institution-offices offices shop-offices work-bare',
-  '3': 'dwelling-stairs dwelling-balconies hotel-kitchens hotel-lounges hotel-games hotel-corridors education-classrooms education-kitchens library-reading institution-kitchens institution-dining institution-operating banking-halls office-dining shop-dining shop-kitchens',
+  '3': 'dwelling-stairs dwelling-balconies hotel-kitchens hotel-lounges hotel-games hotel-corridors education-classrooms education-kitchens library-reading institution-kitchens institution-dining institution-operating banking-halls office-dining shop-dining shop-kitchens work-dining work-kitchens',
   '3.5': 'computer-rooms',
-  '4': 'hotel-dining hotel-balconies library-reading-books education-corridors institution-corridors assembly-fixed-seats assembly-restaurants assembly-corridors offices-storing office-corridors shops shop-corridors work-corridors',
-  '5': 'hotel-stores residential-plant education-projection education-stores institution-plant assembly-open assembly-stages assembly-corridors-wheels office-records office-plant shop-plant work-light',
+  '4': 'hotel-dining hotel-balconies library-reading-books education-corridors institution-corridors assembly-fixed-seats assembly-restaurants assembly-corridors offices-storing office-corridors shops shop-corridors work-corridors storage-corridors',
+  '5': 'hotel-stores residential-plant education-projection education-stores institution-plant assembly-open assembly-stages assembly-corridors-wheels office-records office-plant shop-plant work-light work-plant work-corridors-wheels storage-corridors-wheels',
   '6': 'library-stacks wholesale',
   '7': 'work-medium',
-  '7.5': 'assembly-plant storage',
+  '7.5': 'assembly-plant storage storage-plant',
   '10': 'work-heavy',
   '15': 'cold-storage',
 }
@@ -99,11 +100,11 @@ const isConcentrated: ByValue = {
   '1.4': 'dwelling-units',
   '1.8': 'dwelling-rooms hotel-rooms hotel-games institution-wards assembly-dressing',
   '2.7':
-    'hotel-lounges hotel-dining hotel-offices education-classrooms education-offices education-dormitories institution-dining institution-offices assembly-lounges offices banking-halls office-dining shop-offices shop-dining',
+    'hotel-lounges hotel-dining hotel-offices education-classrooms education-offices education-dormitories institution-dining institution-offices assembly-lounges offices banking-halls office-dining shop-offices shop-dining work-dining',
   '3.6': 'assembly-open shops',
   '4.5':
-    'dwelling-stairs hotel-kitchens hotel-stores hotel-corridors education-kitchens education-stores library-stacks library-reading library-reading-books education-corridors institution-kitchens institution-operating institution-corridors institution-plant assembly-restaurants assembly-stages assembly-corridors assembly-corridors-wheels assembly-plant offices-storing computer-rooms office-records office-corridors wholesale shop-kitchens shop-corridors work-bare work-light work-medium work-heavy work-corridors',
-  '6.7': 'residential-plant office-plant shop-plant',
+    'dwelling-stairs hotel-kitchens hotel-stores hotel-corridors education-kitchens education-stores library-stacks library-reading library-reading-books education-corridors institution-kitchens institution-operating institution-corridors institution-plant assembly-restaurants assembly-stages assembly-corridors assembly-corridors-wheels assembly-plant offices-storing computer-rooms office-records office-corridors wholesale shop-kitchens shop-corridors work-bare work-light work-medium work-heavy work-corridors work-kitchens work-corridors-wheels storage-corridors storage-corridors-wheels storage-plant',
+  '6.7': 'residential-plant office-plant shop-plant work-plant',
   '7': 'storage',
   '9': 'garages cold-storage',
 }
@@ -137,8 +138,8 @@ const bsUniform: ByValue = {
   '5': 'B-projection B-factories C3-wheeled C3-walkways-general C4-gymnasia C4-drill C5-crowds E-files',
   '6.5': 'E-stacks',
   '7.5': 'C3-walkways-heavy C5-stages E-plant',
-  '9.6': 'E-dense-stacks E-paper',
-  '15': 'E-cold',
+  '9.6': 'E-dense-stacks',
+  '15': 'E-cold E-dense-warehouse',
   '20': 'B-foundries',
 }
 const bsConcentrated: ByValue = {
@@ -152,7 +153,7 @@ const bsConcentrated: ByValue = {
   '4': 'C3-stairs',
   '4.5':
     'A-kitchens A-corridors B-operating B-kitchens B-computers B-machinery B-factories C1-reading C3-corridors C3-crowd-corridors C3-wheeled C3-walkways-heavy C3-museums C5-stages E-reading E-files E-plant',
-  '7': 'E-stacks E-dense-stacks',
+  '7': 'E-storage E-stacks E-dense-stacks E-dense-warehouse',
   '9': 'C4-drill E-paper E-cold F-cars',
 }
 
@@ -229,6 +230,12 @@ export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly Sta
   IS: [
     ...byValue('IS 875-2 tables 1 and 2 (kN/m²)', 'imposed.q_k', 1000, isUniform),
     ...byValue('IS 875-2 table 1 (kN)', 'imposed.Q_k', 1000, isConcentrated),
+    ...byValue('IS 875-2 table 1, for each metre of storage height (kN/m²)', 'imposed.q_h', 1000, {
+      '2': 'library-stacks',
+      '2.4': 'storage',
+      '5': 'cold-storage',
+    }),
+    remembered('IS 875-2 table 1, stack rooms: beyond 2.2 m', 'imposed.h_0.library-stacks', 2.2),
     ...rowChecks('IS 456 table 18, IS 800 table 4', ['G_sup', 'G_inf', 'IL', 'ILr', 'wind'], isRows),
     remembered('IS 1893-1 table 10: 25 % up to 3 kN/m²', 'mass.share.low', 0.25),
     remembered('IS 1893-1 table 10: 50 % above', 'mass.share.high', 0.5),
@@ -253,6 +260,12 @@ export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly Sta
   BS: [
     ...byValue('BS 6399-1 table 1, BS 6399-3 4 (kN/m²)', 'imposed.q_k', 1000, bsUniform),
     ...byValue('BS 6399-1 table 1, BS 6399-3 4 (kN)', 'imposed.Q_k', 1000, bsConcentrated),
+    ...byValue('BS 6399-1 table 1, for each metre of storage height (kN/m²)', 'imposed.q_h', 1000, {
+      '2.4': 'E-stacks E-storage',
+      '4': 'E-paper',
+      '4.8': 'E-dense-stacks E-dense-warehouse',
+      '5': 'E-cold',
+    }),
     ...rowChecks('BS 8110-1 table 2.1', ['G_sup', 'G_inf', 'Q', 'Qr', 'wind'], bsRows),
     remembered('BS 6399-1 5.1.4: at least 1 kN/m²', 'imposed.partitions.least', 1000),
     ...spared('BS 6399-1 table 2', 'reduction.storeys', 'count', floorSteps),

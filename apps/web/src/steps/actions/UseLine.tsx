@@ -50,6 +50,20 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
           />
         </>
       )}
+      {loads?.perMetre && loadKey.imposed === null && (
+        <>
+          {' '}
+          stored up to{' '}
+          <QuantityField
+            {...fieldOf(loadKey, 'storageHeight', `height of what is stored on ${loadKey.name}`, 'length', {
+              min: 0,
+              max: 100,
+              optional: true,
+              placeholder: loads.imposed ? 'least value' : 'height',
+            })}
+          />
+        </>
+      )}
       {loads && <Reduced loadKey={loadKey} loads={loads} />}
     </Line>
   )

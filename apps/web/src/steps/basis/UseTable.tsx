@@ -3,6 +3,7 @@ import {
   concentratedKey,
   familyOf,
   formatValue,
+  perMetreKey,
   uniformKey,
   unitOf,
   titleOfUse,
@@ -27,6 +28,13 @@ export function UseTable() {
   const values = new Map(standard.values.map((entry) => [entry.key, entry]))
   const { imposedSymbols } = familyOf(standard.family)
   const takersOf = (id: string) => keys.filter((key) => key.use === id).map(({ name }) => name)
+  /** With what each metre of storage height adds, where that counts. */
+  const uniform = (id: string): string => {
+    const [least, perMetre] = [values.get(uniformKey(id)), values.get(perMetreKey(id))]
+    if (!perMetre) return shown(least, format)
+    const each = `${shown(perMetre, format)} ${unitOf('unitWeight', format)} of height`
+    return least ? `${shown(least, format)}, ${each}` : each
+  }
   const rows = () => [
     [
       'use',
@@ -38,7 +46,8 @@ export function UseTable() {
     ],
     ...Object.entries(standard.uses).map(([id, use]) => [
       titleOfUse(id, use),
-      ...[uniformKey(id), concentratedKey(id), barrierKey(id)].map((key) => shown(values.get(key), format)),
+      uniform(id),
+      ...[concentratedKey(id), barrierKey(id)].map((key) => shown(values.get(key), format)),
       use.reducible ? 'yes' : 'no',
       takersOf(id).join(', '),
     ]),
@@ -75,7 +84,7 @@ export function UseTable() {
             return (
               <tr key={id} data-taken={takers.length > 0 || undefined}>
                 <th>{titleOfUse(id, use)}</th>
-                <td>{shown(values.get(uniformKey(id)), format)}</td>
+                <td>{uniform(id)}</td>
                 <td>{shown(values.get(concentratedKey(id)), format)}</td>
                 <td>{shown(values.get(barrierKey(id)), format)}</td>
                 <td>{use.reducible ? 'yes' : 'no'}</td>

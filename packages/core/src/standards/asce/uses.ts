@@ -6,9 +6,9 @@ export const poundTable: TableUnits = { pressure: 47.880259, force: 4.4482216 }
 
 /** `no`: 4.7.2 lets the load not be reduced; `assembly` and `garage` neither, and they keep L whole beside wind (2.3.1). */
 type Note = '' | 'no' | 'assembly' | 'garage' | 'roof'
-type Row = readonly [id: string, name: string, psf: number, lb: number | null, note?: Note, sort?: UseSort]
+type Row = readonly [id: string, name: string, psf: number | null, lb: number | null, note?: Note, sort?: UseSort]
 
-/** ASCE 7-16, table 4.3-1, in psf and lb, row by row; rows without a value of their own (as served, by analysis) are left out. */
+/** ASCE 7-16, table 4.3-1, in psf and lb, row by row; what goes by the area served, or by analysis, has no value and is typed. */
 const rows: readonly Row[] = [
   ['access-floor-office', 'access floor, office use', 50, 2000],
   ['access-floor-computer', 'access floor, computer use', 100, 2000],
@@ -19,6 +19,7 @@ const rows: readonly Row[] = [
   ['assembly-platforms', 'assembly, platforms', 100, null, 'assembly'],
   ['assembly-stage-floors', 'assembly, stage floors', 150, null, 'assembly'],
   ['assembly-other', 'assembly, other', 100, null, 'assembly', 'museums'],
+  ['balconies', 'balconies and decks, 1.5 times what they serve, up to 100 psf', null, null],
   ['catwalks', 'catwalks for maintenance', 40, 300],
   ['corridors-first-floor', 'corridors, first floor', 100, null],
   ['dining', 'dining rooms, restaurants', 100, null, 'assembly', 'tables'],
@@ -55,8 +56,12 @@ const rows: readonly Row[] = [
   ['residential-rooms', 'apartments and hotels, rooms and their corridors', 40, null],
   ['residential-public', 'apartments and hotels, public rooms and their corridors', 100, null, 'assembly'],
   ['roof', 'roofs, ordinary', 20, null, 'roof', 'roof'],
+  ['roof-used', 'roofs in use, as what they serve', null, null],
   ['roof-garden-assembly', 'roof gardens for assembly', 100, null, 'assembly'],
   ['roof-landscaped', 'roofs, landscaped, not occupied', 20, null, 'roof'],
+  ['roof-panel-points', 'roofs over work floors, panel points of lower chords', 0, 2000, 'roof'],
+  ['roof-members', 'roofs over work floors, other main members', 0, 300, 'roof'],
+  ['awnings-screens', 'frames of screen enclosures', 5, 200, 'roof'],
   ['awnings-fabric', 'awnings, fabric on a light frame', 5, null, 'roof'],
   ['awnings-other', 'awnings and canopies, other', 20, null, 'roof'],
   ['school-classrooms', 'schools, classrooms', 40, 1000],
@@ -79,15 +84,15 @@ const rows: readonly Row[] = [
 const heavy = 100
 
 /** Live load that stays whole beside wind: garages, public assembly, and more than 100 psf (ASCE 7 2.3.1, exception). */
-const groupOf = (psf: number, note: Note): string =>
-  note === 'roof' ? 'Lr' : note === 'assembly' || note === 'garage' || psf > heavy ? 'Lp' : 'L'
+const groupOf = (psf: number | null, note: Note): string =>
+  note === 'roof' ? 'Lr' : note === 'assembly' || note === 'garage' || (psf ?? 0) > heavy ? 'Lp' : 'L'
 
 /**
  * Assembly is never reduced (4.7.5), nor what bears lorries or helicopters; heavy loads and garages are under two floors or more (4.7.3, 4.7.4),
  * roofs by R_1 and R_2 (4.8).
  */
-const isReducible = (id: string, psf: number, note: Note): boolean =>
-  note === 'no' ? psf > heavy && id !== 'sidewalks' : note !== 'assembly'
+const isReducible = (id: string, psf: number | null, note: Note): boolean =>
+  note === 'no' ? (psf ?? 0) > heavy && id !== 'sidewalks' : note !== 'assembly'
 
 export const asceUseRows: readonly UseRow[] = rows.map(([id, name, uniform, concentrated, note = '', sort]) => ({
   id,

@@ -1,10 +1,7 @@
 import type { LoadGroup } from '../family'
-import { metricRows, type MetricRow, type UseRow } from '../tabled'
+import { metricRows, type Growth, type MetricRow, type UseRow } from '../tabled'
 
-/**
- * BS 6399-1:1996, table 1, category by category, in kN/m² and kN. Rows that grow with the height of storage give their
- * least value, and what is higher is typed.
- */
+/** BS 6399-1:1996, table 1, category by category, in kN/m² and kN. */
 const floors: readonly MetricRow[] = [
   ['A-dwellings', 'dwelling units, all rooms', 1.5, 1.4, 'homes'],
   ['A-bedrooms', 'bedrooms and dormitories, not of hotels', 1.5, 1.8],
@@ -46,13 +43,25 @@ const floors: readonly MetricRow[] = [
   ['E-equipment', 'general areas for static equipment', 2.0, 1.8],
   ['E-reading', 'reading rooms with book storage', 4.0, 4.5],
   ['E-files', 'file rooms, filing and storage in offices', 5.0, 4.5],
-  ['E-stacks', 'stack rooms, at least', 6.5, 7.0, 'storage'],
-  ['E-dense-stacks', 'mobile stacking, at least', 9.6, 7.0],
-  ['E-paper', 'paper storage for printing, at least', 9.6, 9.0],
-  ['E-cold', 'cold storage, at least', 15.0, 9.0],
+  ['E-storage', 'general storage, by its height', null, 7.0],
+  ['E-stacks', 'stack rooms for books', 6.5, 7.0, 'storage'],
+  ['E-dense-stacks', 'mobile stacking on trolleys', 9.6, 7.0],
+  ['E-dense-warehouse', 'mobile stacking in warehouses', 15.0, 7.0],
+  ['E-paper', 'paper for printing, by its height', null, 9.0],
+  ['E-cold', 'cold storage', 15.0, 9.0],
   ['E-plant', 'plant and boiler rooms', 7.5, 4.5],
   ['F-cars', 'parking, vehicles up to 2500 kg', 2.5, 9.0, 'cars'],
 ]
+
+/** Table 1, category E: for each metre of storage height. */
+const growths: Readonly<Record<string, Growth>> = {
+  'E-storage': { perMetre: 2.4 },
+  'E-stacks': { perMetre: 2.4 },
+  'E-dense-stacks': { perMetre: 4.8 },
+  'E-dense-warehouse': { perMetre: 4.8 },
+  'E-paper': { perMetre: 4.0 },
+  'E-cold': { perMetre: 5.0 },
+}
 
 /** BS 6399-3:1988, 4.2 and 4.3.1, up to 30 degrees. */
 const roofs: readonly MetricRow[] = [
@@ -64,7 +73,7 @@ const roofs: readonly MetricRow[] = [
 const isWhole = /^(E|F|B-(factories|foundries|machinery|work-rooms)|roof)/
 
 export const bsUseRows: readonly UseRow[] = [
-  ...metricRows(floors, { clause: 'BS 6399-1 table 1', group: 'Q', isWhole }),
+  ...metricRows(floors, { clause: 'BS 6399-1 table 1', group: 'Q', isWhole, growths }),
   ...metricRows(roofs, { clause: 'BS 6399-3 4.2, 4.3', group: 'Qr', isWhole }),
 ]
 

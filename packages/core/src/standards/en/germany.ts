@@ -72,7 +72,10 @@ const named = Object.fromEntries(
 )
 
 /** Rows of the recommended tables that the annex divides otherwise. */
-const withdrawn = ['A', 'A-stairs', 'A-balconies', 'B', 'E1', 'E2', 'F', 'I-A', 'I-B', 'I-C1', 'I-C3', 'I-C5', 'I-D1']
+const withdrawn = [
+  ...['A', 'A-stairs', 'A-balconies', 'B', 'E1', 'E2', 'F'],
+  ...['I-A', 'I-B', 'I-C1', 'I-C2', 'I-C3', 'I-C4', 'I-C5', 'I-D1', 'I-D2'],
+]
 
 const profile = 'DIN EN 1991-1-4/NA table NA.B.1'
 

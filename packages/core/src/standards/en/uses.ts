@@ -28,9 +28,12 @@ const rows: readonly Row[] = [
   ['I-A', 'roof used as in homes', 2.0, 2.0, '6.2 by 6.3.4.1'],
   ['I-B', 'roof used as in offices', 3.0, 4.5, '6.2 by 6.3.4.1'],
   ['I-C1', 'roof with tables', 3.0, 4.0, '6.2 by 6.3.4.1'],
+  ['I-C2', 'roof with fixed seats', 4.0, 4.0, '6.2 by 6.3.4.1'],
   ['I-C3', 'roof to walk about', 5.0, 4.0, '6.2 by 6.3.4.1'],
+  ['I-C4', 'roof for dance and gymnastics', 5.0, 7.0, '6.2 by 6.3.4.1'],
   ['I-C5', 'roof for crowds', 5.0, 4.5, '6.2 by 6.3.4.1'],
   ['I-D1', 'roof with shops', 4.0, 4.0, '6.2 by 6.3.4.1'],
+  ['I-D2', 'roof with department stores', 5.0, 7.0, '6.2 by 6.3.4.1'],
   ['K-HC1', 'helicopters up to 20 kN', null, 20, '6.11'],
   ['K-HC2', 'helicopters of 20 to 60 kN', null, 60, '6.11'],
 ]

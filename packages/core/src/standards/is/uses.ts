@@ -1,10 +1,7 @@
 import type { LoadGroup } from '../family'
-import { metricRows, type MetricRow, type UseRow } from '../tabled'
+import { metricRows, type Growth, type MetricRow, type UseRow } from '../tabled'
 
-/**
- * IS 875 (Part 2):1987, table 1, occupancy by occupancy, in kN/m² and kN. Storage rooms, stacks and cold stores grow with
- * their height: the value is the least one, and what is higher is typed.
- */
+/** IS 875 (Part 2):1987, table 1, occupancy by occupancy, in kN/m² and kN. */
 const floors: readonly MetricRow[] = [
   ['dwelling-rooms', 'dwellings, rooms, kitchens, toilets', 2.0, 1.8, 'homes'],
   ['dwelling-stairs', 'dwellings, corridors, stairs, stores', 3.0, 4.5, 'home stairs'],
@@ -27,7 +24,7 @@ const floors: readonly MetricRow[] = [
   ['education-projection', 'education, projection rooms', 5.0, null],
   ['education-kitchens', 'education, kitchens', 3.0, 4.5],
   ['education-stores', 'education, store rooms', 5.0, 4.5],
-  ['library-stacks', 'libraries, stack rooms up to 2.2 m high', 6.0, 4.5],
+  ['library-stacks', 'libraries, stack rooms', 6.0, 4.5],
   ['library-reading', 'libraries, reading rooms without book storage', 3.0, 4.5],
   ['library-reading-books', 'libraries, reading rooms with books', 4.0, 4.5],
   ['education-corridors', 'education, corridors, stairs, lobbies', 4.0, 4.5],
@@ -66,10 +63,25 @@ const floors: readonly MetricRow[] = [
   ['work-light', 'work areas, light duty', 5.0, 4.5],
   ['work-medium', 'work areas, medium duty', 7.0, 4.5],
   ['work-heavy', 'work areas, heavy duty', 10.0, 4.5],
+  ['work-plant', 'industry, boiler and plant rooms', 5.0, 6.7],
+  ['work-dining', 'industry, dining rooms', 3.0, 2.7],
+  ['work-kitchens', 'industry, kitchens', 3.0, 4.5],
+  ['work-toilets', 'industry, toilets, bathrooms', 2.0, null],
   ['work-corridors', 'industry, corridors, stairs', 4.0, 4.5],
-  ['storage', 'storage rooms, at least', 7.5, 7.0, 'storage'],
-  ['cold-storage', 'cold storage, at least', 15.0, 9.0],
+  ['work-corridors-wheels', 'industry, corridors with wheeled loads', 5.0, 4.5],
+  ['storage', 'storage rooms, warehouses', 7.5, 7.0, 'storage'],
+  ['cold-storage', 'cold storage', 15.0, 9.0],
+  ['storage-corridors', 'storage, corridors, stairs', 4.0, 4.5],
+  ['storage-corridors-wheels', 'storage, corridors with wheeled loads', 5.0, 4.5],
+  ['storage-plant', 'storage, boiler and plant rooms', 7.5, 4.5],
 ]
+
+/** Table 1: for each metre of storage height, in stack rooms beyond the height that the value is for. */
+const growths: Readonly<Record<string, Growth>> = {
+  'library-stacks': { perMetre: 2.0, upTo: 2.2 },
+  storage: { perMetre: 2.4 },
+  'cold-storage': { perMetre: 5.0 },
+}
 
 /** IS 875 (Part 2), table 2, up to 10 degrees. */
 const roofs: readonly MetricRow[] = [
@@ -81,7 +93,7 @@ const roofs: readonly MetricRow[] = [
 const isWhole = /storage|stores|stacks|plant|garages|records|work-/
 
 export const isUseRows: readonly UseRow[] = [
-  ...metricRows(floors, { clause: 'IS 875-2 table 1', group: 'IL', isWhole }),
+  ...metricRows(floors, { clause: 'IS 875-2 table 1', group: 'IL', isWhole, growths }),
   ...metricRows(roofs, { clause: 'IS 875-2 table 2', group: 'ILr', isWhole }),
 ]
 
