@@ -5,6 +5,7 @@ import {
   formatValue,
   perMetreKey,
   uniformKey,
+  upToKey,
   unitOf,
   titleOfUse,
   type NumberFormat,
@@ -32,8 +33,10 @@ export function UseTable() {
   const uniform = (id: string): string => {
     const [least, perMetre] = [values.get(uniformKey(id)), values.get(perMetreKey(id))]
     if (!perMetre) return shown(least, format)
-    const each = `${shown(perMetre, format)} ${unitOf('unitWeight', format)} of height`
-    return least ? `${shown(least, format)}, ${each}` : each
+    const each = `${shown(perMetre, format)} for each ${unitOf('length', format)} of height`
+    const from = values.get(upToKey(id))
+    if (from) return `${shown(least, format)}, ${each} beyond ${shown(from, format)}`
+    return least ? `${each}, at least ${shown(least, format)}` : each
   }
   const rows = () => [
     [
