@@ -7,6 +7,9 @@ import type { StandardLayer } from '../standards/layer'
 
 const familyInUse = (document: Document): FamilyId => recordsOf(document, 'basis')[0]?.family ?? 'EN'
 
+/** The name of the layer of a project's own values. */
+export const ownLayerName = 'this project'
+
 /** The layer of a standing in the family in use; layers of other families rest until their family is chosen again. */
 export const layerInUse = (document: Document, standing: Layer['standing']): Layer | undefined =>
   recordsOf(document, 'layer').find((layer) => layer.standing === standing && layer.family === familyInUse(document))
@@ -22,14 +25,14 @@ export function ownValueEdits(document: Document, key: string, value: number | n
     id: newId('layer', random),
     family: familyInUse(document),
     standing: 'own',
-    name: 'this project',
+    name: ownLayerName,
     values: {},
     tables: {},
     methods: {},
     uses: {},
   }
   const { [key]: _, ...others } = bare.values
-  const values = value === null ? others : { ...others, [key]: { value, clause: 'this project', fromMemory: false } }
+  const values = value === null ? others : { ...others, [key]: { value, clause: ownLayerName, fromMemory: false } }
   const after: Layer = { ...bare, values }
   return [{ id: bare.id, before, after: isEmpty(after) ? null : after }]
 }

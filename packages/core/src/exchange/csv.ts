@@ -12,6 +12,9 @@ import {
   storeyRows,
   type ResultStage,
 } from './results'
+import { metricPoint, unitOf } from '../units/format'
+import { displayFactor } from '../units/quantity'
+import { replacedRows, type ReplacedRow } from './replacedValues'
 import { csvOf, type Cell } from './tables'
 
 type Column<Row> = readonly [heading: string, read: (row: Row) => Cell]
@@ -22,6 +25,24 @@ const csvText = <Row>(columns: readonly Column<Row>[], rows: readonly Row[]): st
 const kilo = (value: number): number => value / 1000
 
 type RowOf<F extends (state: ProjectState) => readonly unknown[]> = ReturnType<F>[number]
+
+/** Values in the units that the screen has them in, metric. */
+const shown = ({ quantity }: ReplacedRow, value: number | string | null): Cell =>
+  quantity === null || typeof value !== 'number' ? value : value / displayFactor(quantity, 'metric')
+
+const replacedColumns: readonly Column<ReplacedRow>[] = [
+  ['kind', (r) => r.kind],
+  ['key', (r) => r.key],
+  ['name', (r) => r.name],
+  ['value', (r) => shown(r, r.value)],
+  ['unit', (r) => (r.quantity === null ? '' : unitOf(r.quantity, metricPoint))],
+  ['in place of', (r) => (r.replaced.length === 1 ? shown(r, r.replaced[0] ?? null) : listed(r))],
+  ['by', (r) => r.layer],
+  ['clause', (r) => r.clause],
+  ['from memory', (r) => r.fromMemory],
+]
+
+const listed = (row: ReplacedRow): string => row.replaced.map((value) => String(shown(row, value))).join(', then ')
 
 const caseColumns: readonly Column<RowOf<typeof caseRows>>[] = [
   ['case', (r) => r.id],
@@ -140,6 +161,7 @@ function combinationsText(state: ProjectState): string {
 }
 
 const texts: Readonly<Record<ResultStage, (state: ProjectState) => string>> = {
+  replacedValues: ({ standard }) => csvText(replacedColumns, replacedRows(standard)),
   cases: (state) => csvText(caseColumns, caseRows(state)),
   memberLoads: (state) => csvText(memberLoadColumns, memberLoadRows(state)),
   storeyForces: (state) => csvText(storeyColumns, storeyRows(state)),

@@ -22,6 +22,7 @@ import { extremeOf } from '../envelopes/extremes'
 import { alongTrueLength, loadsOnColumns, type MemberLoad } from '../rundown/memberLines'
 import type { ActionId } from '../standards/family'
 import { handedLoad, mergingOf } from './handedLoads'
+import { replacedRows } from './replacedValues'
 
 export const resultFormat = 'hedrion-results'
 export const resultStages = [
@@ -34,6 +35,7 @@ export const resultStages = [
   'barriers',
   'combinations',
   'envelopes',
+  'replacedValues',
 ] as const
 export type ResultStage = (typeof resultStages)[number]
 
@@ -50,6 +52,7 @@ const rowsOf = {
   barriers: barrierRows,
   combinations: combinationRows,
   envelopes: envelopeRows,
+  replacedValues: ({ standard }) => replacedRows(standard),
 } satisfies Record<ResultStage, (state: ProjectState) => unknown>
 
 /** Everything that leaves for an analysis, as plain JSON in SI units (N, m); keys in a fixed order. */

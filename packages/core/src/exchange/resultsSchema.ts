@@ -120,6 +120,17 @@ const stages = {
     leastRule: text,
     leastLeading: leading,
   }),
+  replacedValues: rows({
+    kind: { enum: ['value', 'table', 'method', 'use'] },
+    key: text,
+    name: text,
+    layer: text,
+    clause: text,
+    quantity: { type: ['string', 'null'] },
+    value: { type: ['number', 'null'] },
+    replaced: { type: 'array', items: { type: ['number', 'string'] } },
+    fromMemory: flag,
+  }),
 }
 
 /** JSON Schema (draft 2020-12) of the results file. */

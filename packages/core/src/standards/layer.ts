@@ -32,6 +32,8 @@ export interface Standard {
   readonly values: Readonly<Record<string, ResolvedValue>>
   readonly tables: Readonly<Record<string, Table>>
   readonly methods: Readonly<Record<string, string>>
+  /** The layer that decided a table or a method, by its key. */
+  readonly decidedBy: Readonly<Record<string, string>>
   readonly uses: Readonly<Record<string, Use>>
   /** Entries of a layer that could not be used, each with its layer. */
   readonly concerns: readonly Concern[]
@@ -45,16 +47,19 @@ export function resolveLayers(family: Family, over: readonly StandardLayer[]): S
   const values: Record<string, ResolvedValue> = {}
   const tables: Record<string, Table> = {}
   const methods: Record<string, string> = {}
+  const decidedBy: Record<string, string> = {}
   const concerns: Concern[] = []
   for (const layer of layers) {
     concerns.push(...unusable(known, layer))
     for (const [key, entry] of Object.entries(layer.values))
       if (valueFits(known.meanings[key], entry)) values[key] = laidOver(values[key], key, known, layer, entry)
-    for (const [key, table] of Object.entries(layer.tables)) if (tableFits(family, key, table)) tables[key] = table
+    for (const [key, table] of Object.entries(layer.tables))
+      if (tableFits(family, key, table)) [tables[key], decidedBy[key]] = [table, layer.name]
     for (const [key, name] of Object.entries(layer.methods))
-      if (family.methods[key]?.includes(name)) methods[key] = name
+      if (family.methods[key]?.includes(name)) [methods[key], decidedBy[key]] = [name, layer.name]
   }
-  return { family: family.id, layers: layers.map(({ name }) => name), values, tables, methods, uses, concerns }
+  const names = layers.map(({ name }) => name)
+  return { family: family.id, layers: names, values, tables, methods, decidedBy, uses, concerns }
 }
 
 interface Known {

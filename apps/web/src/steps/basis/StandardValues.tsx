@@ -1,6 +1,5 @@
-import { ownValueEdits, type ResolvedValue } from '@hedrion/core'
+import { formatValue, ownLayerName, ownValueEdits, type ResolvedValue } from '@hedrion/core'
 import { memo } from 'react'
-import { formatValue } from '@hedrion/core'
 import { useAnswer, useFormat, useGetDocument } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { FromMemory } from '../../sheet/FromMemory'
@@ -56,7 +55,7 @@ const ValueLine = memo(function ValueLine({ entry }: { readonly entry: ResolvedV
   const format = useFormat()
   const edit = useEdit()
   const { key, meaning, value, clause, replaced, fromMemory, layer } = entry
-  const isOwn = layer === 'this project'
+  const isOwn = layer === ownLayerName
   const set = (next: number | null) =>
     edit.apply(
       `${meaning.symbol} ${meaning.name}: ${next === null ? 'as the standard' : 'own value'}`,

@@ -1,7 +1,8 @@
-import { writeProjectFile, type ResultStage } from '@hedrion/core'
+import { formatQuantity, ownLayerName, writeProjectFile, type ResultStage } from '@hedrion/core'
 import { useState, type ReactNode } from 'react'
-import { useAnswer, useDocument, useRecords, useSession } from '../../compute/SessionContext'
+import { useAnswer, useDocument, useFormat, useRecords, useSession } from '../../compute/SessionContext'
 import { Line, Note, Section, Sheet, Warm } from '../../sheet/Sheet'
+import { Symbol } from '../../sheet/Symbol'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 import { fileName, saveFile } from '../../ui/saveFile'
@@ -18,6 +19,7 @@ const stages: readonly (readonly [ResultStage, string])[] = [
   ['barriers', 'line loads of people at barriers, with their moments about the edge'],
   ['combinations', 'combinations with their factors'],
   ['envelopes', 'most and least of every effect'],
+  ['replacedValues', 'values of the standard that were replaced, with what stood there'],
 ]
 
 /** The files, what is in them, and whether their sums agree with the balance. */
@@ -36,6 +38,7 @@ export function HandoverSheet() {
         ))}
       </Section>
       <HandedLoads basis={basis} />
+      <ReplacedValues />
       <Proof />
       <Section title="Axes and signs">
         <AxesPicture />
@@ -51,6 +54,40 @@ export function HandoverSheet() {
         ))}
       </Section>
     </Sheet>
+  )
+}
+
+/** What the project itself replaces, line by line; what its edition or national set does, by number: the file lists both. */
+function ReplacedValues() {
+  const standard = useAnswer({ kind: 'standard' })
+  const format = useFormat()
+  if (!standard) return null
+  const replaced = standard.values.filter((entry) => entry.replaced.length > 0)
+  const own = replaced.filter(({ layer }) => layer === ownLayerName)
+  const others = replaced.length - own.length
+  return (
+    <Section title="Values of the standard that were replaced">
+      {own.map(({ key, meaning: { symbol, name, quantity }, value, replaced: before, clause }) => (
+        <Line
+          key={key}
+          reference={before.at(-1)?.clause ?? clause}
+          result={<Value value={value} quantity={quantity} address={`parameter:${key}`} />}
+        >
+          <Symbol name={symbol} /> <small>{name}</small>{' '}
+          {before.map((old, i) => (
+            <s key={i}>{formatQuantity(old.value, quantity, format)} </s>
+          ))}
+        </Line>
+      ))}
+      <Note>
+        {own.length === 0 && 'The project itself replaces none. '}
+        {others > 0 &&
+          `${standard.layers
+            .slice(1)
+            .filter((name) => name !== ownLayerName)
+            .join(' + ')} replaces ${others}, which the file lists.`}
+      </Note>
+    </Section>
   )
 }
 
