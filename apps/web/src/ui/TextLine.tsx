@@ -33,8 +33,13 @@ export function TextLine({ label, value, placeholder, maxLength = 60, preview, o
     }
   }
   const text = draft ?? value
+  const retype = (next: string) => {
+    setDraft(next)
+    // what was refused is being mended
+    setProblem(null)
+  }
   return (
-    <Field aria-label={label} value={text} onChange={setDraft} isInvalid={problem !== null} maxLength={maxLength}>
+    <Field aria-label={label} value={text} onChange={retype} isInvalid={problem !== null} maxLength={maxLength}>
       <Box
         size={Math.max(4, text.length + 1, placeholder?.length ?? 0)}
         {...(placeholder === undefined ? {} : { placeholder })}

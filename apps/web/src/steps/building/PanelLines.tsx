@@ -1,6 +1,7 @@
-import { edgeMoved, formatQuantity, recordsOf, type Panel } from '@hedrion/core'
+import { edgeMoved, expanded, formatQuantity, joistsOn, readJoists, recordsOf, type Panel } from '@hedrion/core'
 import { useFormat, useGetDocument, useRecord, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
+import { useLevel } from '../../drawing/useLevel'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { setDraft } from '../../sheet/draftStore'
 import { lights } from '../../sheet/litStore'
@@ -10,8 +11,10 @@ import { Line, Section } from '../../sheet/Sheet'
 import { severalWord, shared, wordOf } from '../../sheet/several'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { Value } from '../../sheet/Value'
+import { useLook } from '../../state/look'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
+import { TextLine } from '../../ui/TextLine'
 import { SharingLines } from './SharingLines'
 
 const edgeChoices = [
@@ -44,6 +47,7 @@ export function PanelLines({ panels }: { readonly panels: readonly Panel[] }) {
       </Line>
       <SlabLine panels={panels} materialId={material?.id ?? null} set={set} />
       <SlabEdgeLine panels={panels} />
+      <JoistLine panels={panels} />
       <SharingLines panels={panels} set={set} />
       <ConcernsHere ids={panels.map(({ id }) => id).join()} />
     </Section>
@@ -85,6 +89,40 @@ function SlabEdgeLine({ panels }: { readonly panels: readonly Panel[] }) {
         max={20}
         onCommit={move}
       />
+    </Line>
+  )
+}
+
+/** Joists at a spacing across the span; how many there would be is said first. */
+function JoistLine({ panels }: { readonly panels: readonly Panel[] }) {
+  const getDocument = useGetDocument()
+  const edit = useEdit()
+  const note = useNote()
+  const format = useFormat()
+  const [, change] = useLook()
+  const { level } = useLevel()
+  const made = (text: string) => {
+    const read = readJoists(text, format)
+    return read.ok ? joistsOn(panels, read.joists, getDocument(), Math.random) : read
+  }
+  const put = (text: string): string | undefined => {
+    if (text === '') return undefined
+    const found = made(text)
+    if (!found.ok) return found.problem
+    const refused = edit.add(`${note.subject(panels)}: joists ${text}`, found.joists)
+    if (!refused && level) change({ picked: found.joists.map(({ id }) => expanded(id, level.id)) })
+    return refused
+  }
+  const preview = (text: string) => {
+    const found = made(text)
+    return found.ok
+      ? `Enter makes ${found.joists.length} ${found.joists.length === 1 ? 'joist' : 'joists'}.`
+      : undefined
+  }
+  return (
+    <Line reference="joists">
+      across the span{' '}
+      <TextLine label="Joists across the span" value="" placeholder="every 0.6 m" preview={preview} onCommit={put} />
     </Line>
   )
 }
