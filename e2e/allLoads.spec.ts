@@ -1,0 +1,121 @@
+import { expect, test, type Page } from '@playwright/test'
+import { balance, builtFrom, find, newProject, saved, type } from './support'
+
+// Every kind of load on a tower, a hall and a house, given on their sheets; the sums are done by hand beside them.
+
+/** What is applied of the case in view, kN. */
+async function applied(page: Page): Promise<number> {
+  const [, value] = /applied (-?[\d.]+) kN/.exec(await balance(page)) ?? []
+  return Number(value)
+}
+
+async function expectCase(page: Page, name: string, kilonewtons: number): Promise<void> {
+  await find(page, name)
+  await expect.poll(() => applied(page)).toBeCloseTo(kilonewtons, 1)
+  // nothing is lost on the way down
+  await expect.poll(() => balance(page)).toContain('nothing missing')
+}
+
+/** The weight that counts for the mass of a level, kN. */
+async function massWeight(page: Page, level: string): Promise<number> {
+  const section = page.getByRole('heading', { name: 'Mass of each level' }).locator('xpath=ancestor::section[1]')
+  const line = section.getByText(`level ${level}`, { exact: true }).locator('xpath=ancestor::*[contains(., "kN")][1]')
+  const text = (await line.first().innerText()).replace(/[\u202f\u00a0]/g, '').replace(/\s+/g, ' ')
+  const [, value] = /([\d.]+) kN/.exec(text) ?? []
+  return Number(value)
+}
+
+/** Finishes of 0.50 kN/m², partitions, construction and mass only of a load key; pressures in kN/m². */
+async function giveAll(page: Page, key: string, partitionWeight: string | null): Promise<void> {
+  await page.getByRole('button', { name: 'by load', exact: true }).first().click()
+  if (partitionWeight !== null) await type(page, `partition weight of ${key}`, partitionWeight)
+  const construction = page.getByRole('textbox', { name: `construction, imposed, of ${key}` })
+  if ((await construction.count()) === 0) await page.getByText('Construction stage, mass').first().click()
+  await type(page, `construction, permanent, of ${key}`, '0.4')
+  await type(page, `construction, imposed, of ${key}`, '0.75')
+  await saved(page)
+}
+
+test('a tower of forty storeys with every kind of load', async ({ page, request }) => {
+  await builtFrom(
+    page,
+    request,
+    'Tower, all loads',
+    '3 x 8 m by 3 x 8 m, 40 storeys of 3.5 m, steel beams every 2 m, 150 mm concrete, offices',
+  )
+  // hand: 40 slabs of 24 · 24 m · 0.15 m · 24 kN/m³; on each 12 girders IPE 600 (156 cm²) and 39 beams IPE 400 (84.5 cm²) of 8 m;
+  // 16 columns HEB 300 (149.1 cm²) of 140 m; steel at 78.5 kN/m³
+  const [floor, steel] = [24 * 24, 78.5]
+  const slabs = 40 * floor * 0.15 * 24
+  const beams = 40 * 8 * (12 * 156e-4 + 39 * 84.5e-4) * steel
+  const columns = 16 * 140 * 149.1e-4 * steel
+  await expectCase(page, 'self-weight', slabs + beams + columns)
+  await find(page, 'actions step')
+  await giveAll(page, 'Floor', '2.0')
+  // 39 floors are offices: finishes 0.50, imposed 3.0 (EN 1991-1-1 table 6.2, from memory), partitions of 2.0 kN/m 0.8 (6.3.1.2(8), from memory)
+  await expectCase(page, 'build-ups', 39 * floor * 0.5)
+  await expectCase(page, 'imposed: imposed, category B', 39 * floor * 3)
+  await expectCase(page, 'partitions, category B', 39 * floor * 0.8)
+  await expectCase(page, 'construction, permanent', 39 * floor * 0.4)
+  await expectCase(page, 'construction, imposed', 39 * floor * 0.75)
+
+  // 0.20 kN/m² that counts for the mass alone: so much more on each floor, and nothing in any case
+  await find(page, 'paths step')
+  await expect(page.getByRole('heading', { name: 'Mass of each level' })).toBeVisible()
+  const before = await massWeight(page, '10')
+  await find(page, 'actions step')
+  await type(page, 'mass only of Floor', '0.2')
+  await saved(page)
+  await expectCase(page, 'build-ups', 39 * floor * 0.5)
+  await find(page, 'paths step')
+  await expect.poll(() => massWeight(page, '10')).toBeCloseTo(before + floor * 0.2, 0)
+})
+
+test('a house with every kind of load', async ({ page, request }) => {
+  await builtFrom(
+    page,
+    request,
+    'House, all loads',
+    '2 x 4 m by 1 x 6 m, 2 storeys of 3 m, beams every 6 m, 200 mm concrete, homes',
+  )
+  // hand: two slabs of 8 · 6 m · 0.20 m · 24 kN/m³; on each 3 girders IPE 400 (84.5 cm²) of 6 m and 4 beams IPE 240 (39.1 cm²) of 4 m;
+  // 6 columns HEB 240 (106 cm²) of 6 m
+  const [floor, steel] = [8 * 6, 78.5]
+  const slabs = 2 * floor * 0.2 * 24
+  const beams = 2 * (3 * 6 * 84.5e-4 + 4 * 4 * 39.1e-4) * steel
+  const columns = 6 * 6 * 106e-4 * steel
+  await expectCase(page, 'self-weight', slabs + beams + columns)
+  await find(page, 'actions step')
+  await giveAll(page, 'Floor', '1.0')
+  await expectCase(page, 'build-ups', floor * 0.5)
+  await expectCase(page, 'imposed: imposed, category A', floor * 2)
+  // partitions of 1.0 kN/m: 0.5 kN/m²
+  await expectCase(page, 'partitions, category A', floor * 0.5)
+  await expectCase(page, 'construction, permanent', floor * 0.4)
+  await expectCase(page, 'construction, imposed', floor * 0.75)
+  // a wall of 2.5 m and 3 kN/m² round the outline of 28 m
+  await find(page, 'actions step')
+  await page.getByRole('button', { name: 'Wall round the outline' }).click()
+  await page.getByRole('button', { name: 'Rule for the net height' }).click()
+  await page.getByRole('option', { name: 'typed', exact: true }).click()
+  await type(page, 'height of the wall', '2.5')
+  await type(page, 'weight of the wall', '3')
+  await expectCase(page, 'walls', 28 * 2.5 * 3)
+})
+
+test('a hall with every kind of load that a roof has', async ({ page, request }) => {
+  const id = await newProject(request, 'Hall, all loads')
+  await page.goto(`/p/${id}/building`)
+  await page.getByRole('button', { name: 'begin with a hall' }).click()
+  await page.getByRole('button', { name: 'Build this' }).click()
+  await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
+  // hand: 24 · 36 m in plan, 10° of pitch; sheeting 0.25 kN/m² by true area, 0.40 kN/m² of category H in plan
+  const roof = 24 * 36
+  await expectCase(page, 'build-ups', (roof * 0.25) / Math.cos(Math.PI / 18))
+  await expectCase(page, 'roof access', roof * 0.4)
+  await find(page, 'actions step')
+  await giveAll(page, 'Roof', null)
+  await expectCase(page, 'build-ups', (roof * 0.75) / Math.cos(Math.PI / 18))
+  await expectCase(page, 'construction, imposed', roof * 0.75)
+  await saved(page)
+})
