@@ -1,6 +1,14 @@
 import { useState } from 'react'
-import { expanded, type RestView, type StretchView, type SurfaceView } from '@hedrion/core'
-import { useAnswer } from '../../compute/SessionContext'
+import {
+  expanded,
+  formatValue,
+  unitOf,
+  type NumberFormat,
+  type RestView,
+  type StretchView,
+  type SurfaceView,
+} from '@hedrion/core'
+import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { Line, Note, Section, Warm } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { allCases } from '../../drawing/marks'
@@ -20,13 +28,14 @@ interface SurfaceResultsProps {
 export function SurfaceResults({ surfaceId, levelId, caseId }: SurfaceResultsProps) {
   const view = useAnswer({ kind: 'wallSurface', expandedId: expanded(surfaceId, levelId), caseId })
   const [chosen, choose] = useState<string | null>(null)
+  const format = useFormat()
   if (!view) return null
   const stretch = view.stretches.find(({ index }) => String(index) === chosen) ?? view.stretches[0]
   if (!stretch) return null
   return (
     <Section
       title="Who takes it, in the case in view"
-      aside={<TableOut name="wall surface" rows={() => rowsOf(view)} />}
+      aside={<TableOut name="wall surface" rows={() => rowsOf(view, format)} />}
     >
       {view.stretches.length > 1 && (
         <Line reference="stretch">
@@ -146,9 +155,9 @@ function Taker({ rest: { expandedId, label } }: { readonly rest: TakerRow }) {
   )
 }
 
-function rowsOf(view: SurfaceView): readonly (readonly string[])[] {
+function rowsOf(view: SurfaceView, format: NumberFormat): readonly (readonly string[])[] {
   return [
-    ['stretch', 'what takes it', 'level', 'N inwards'],
+    ['stretch', 'what takes it', 'level', `inwards, ${unitOf('force', format)}`],
     ...view.stretches.flatMap(({ index, rests }) =>
       rests
         .filter(({ force }) => Math.abs(force) >= 0.5)
@@ -156,7 +165,7 @@ function rowsOf(view: SurfaceView): readonly (readonly string[])[] {
           String(index + 1),
           label || kindWords[kind],
           levelName,
-          force.toFixed(1),
+          formatValue(force, 'force', format),
         ]),
     ),
   ]
