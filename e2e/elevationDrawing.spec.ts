@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { builtFrom, openRecords, saved, typePlace } from './support'
+import { builtFrom, openRecords, saved, takeTool, typePlace } from './support'
 
 const sentence = '2 x 6 m by 1 x 6 m, 2 storeys of 3.5 m, beams every 3 m, 150 mm concrete, offices'
 
@@ -9,8 +9,7 @@ test('braces, girts and posts are drawn in an elevation, by typing, by keys and 
 }) => {
   const id = await builtFrom(page, request, 'Bracing', sentence)
   await page.getByRole('radio', { name: 'South' }).click()
-  await page.getByRole('button', { name: 'Draw something else' }).click()
-  await page.getByRole('option', { name: 'brace', exact: true }).click()
+  await takeTool(page, 'brace')
   await typePlace(page, '1 at Base to 2 at 1')
   await expect(page.getByRole('heading', { name: 'Member in space' })).toBeVisible()
 
@@ -21,8 +20,7 @@ test('braces, girts and posts are drawn in an elevation, by typing, by keys and 
   await saved(page)
 
   // in the plane at the back a girt at mid-height, by steps
-  await page.getByRole('button', { name: 'Draw something else' }).click()
-  await page.getByRole('option', { name: 'girt' }).click()
+  await takeTool(page, 'girt')
   await page.getByRole('button', { name: /Plane that is drawn in/ }).click()
   await page.getByRole('option', { name: 'line B' }).click()
   await typePlace(page, '1 at 1.75 m')

@@ -1,12 +1,7 @@
-import { expect, test, type Page } from '@playwright/test'
-import { builtFrom, openRecords, saved, typePlace } from './support'
+import { expect, test } from '@playwright/test'
+import { builtFrom, openRecords, saved, takeTool, typePlace } from './support'
 
 const sentence = '2 x 6 m by 1 x 6 m, 2 storeys of 3.5 m, beams every 3 m, 150 mm concrete, offices'
-
-async function takeTool(page: Page, name: string): Promise<void> {
-  await page.getByRole('button', { name: 'Draw something else' }).click()
-  await page.getByRole('option', { name, exact: true }).click()
-}
 
 test('in space members go from joint to joint, and floors are drawn on the level in view', async ({
   page,

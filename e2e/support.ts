@@ -69,6 +69,12 @@ export async function type(page: Page, label: string | RegExp, text: string): Pr
   await field.press('Enter')
 }
 
+/** Takes one of the tools that stand under “something else”. */
+export async function takeTool(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: 'Draw something else' }).click()
+  await page.getByRole('option', { name, exact: true }).click()
+}
+
 /** Types a place of what is being drawn. */
 export async function typePlace(page: Page, text: string, end = 'Enter'): Promise<void> {
   const line = page.getByRole('textbox', { name: /^Place of the/ })
