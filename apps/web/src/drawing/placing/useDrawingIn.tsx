@@ -9,7 +9,8 @@ import { PlacingOverlay } from './PlacingOverlay'
 import { takeTool } from './toolStore'
 import { useCopyHandle } from './useCopyHandle'
 import { usePlacing, type Placing } from './usePlacing'
-import { useSpacePlacing, type SpacePlacing } from './useSpacePlacing'
+import type { SpacePlacing } from './spacePlacing'
+import { useSpacePlacing } from './useSpacePlacing'
 import { useUprightPlacing } from './useUprightPlacing'
 
 /** How one draws and copies in the picture of the building in space. */

@@ -8,7 +8,7 @@ import { placingKey, takePlaces } from './placingKeys'
 import { firstSnap, nextSnap, snapped } from './snaps'
 import { setCursor, setProblem, useTool } from './toolStore'
 import { pixelReach } from './usePlacing'
-import type { SpacePlacing } from './useSpacePlacing'
+import type { SpacePlacing } from './spacePlacing'
 
 /** A snap with the place where it is seen, y upwards. */
 interface Seen {

@@ -1,24 +1,10 @@
-import type { Point, Point3 } from '@hedrion/core'
-import type { KeyboardEvent } from 'react'
+import type { Point } from '@hedrion/core'
 import { useLook } from '../../state/look'
 import { levelPlane, type Sight } from '../sight'
 import { useLevel } from '../useLevel'
+import type { AtPixels, SpacePlacing } from './spacePlacing'
 import { useJointPlacing } from './useJointPlacing'
 import type { Placing } from './usePlacing'
-
-type AtPixels = (pixels: Point, sight: Sight) => void
-
-/** Drawing in space, by what the pointer and the keys mean in the picture as it is seen. */
-export interface SpacePlacing {
-  readonly placing: Placing
-  readonly onPlace: AtPixels | undefined
-  readonly onHover: AtPixels | undefined
-  readonly onKey: (event: KeyboardEvent, sight: Sight) => boolean
-  /** Where a point of the drawing under way is seen. */
-  readonly place: (at: Point3, sight: Sight) => Point | null
-  /** Elevation of the level that is drawn on, m; null while nothing is drawn. */
-  readonly plane: number | null
-}
 
 /** In space members in space are drawn from joint to joint, everything else on the level in view as on its plan; null in other views. */
 export function useSpacePlacing(onPlan: Placing): SpacePlacing | null {
