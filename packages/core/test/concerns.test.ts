@@ -494,7 +494,7 @@ const triggers: readonly Trigger[] = [
   {
     code: 'layer.unknown-group',
     make: storeyWith(({ building }) =>
-      building.layer({ uses: { bars: { name: 'bars', group: 'Q', sort: null, reducible: false } } }),
+      building.layer({ uses: { bars: { name: 'bars', group: 'Q', sort: null, reducible: false, kept: null } } }),
     ),
     says: /^Layer “this project” puts use bars into group Q, which the family does not have/,
     mends: ['Take it out of the layer'],

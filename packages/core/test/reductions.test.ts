@@ -133,14 +133,65 @@ describe('other families, by their tables of floors and areas (from memory)', ()
     })
   })
 
-  test('IS 875-2: by floors alone', () => {
+  test('IS 875-2: by floors alone, the roof among them (3.2.1)', () => {
     const { reductions } = tower({ use: 'offices' }, { family: 'IS' }).view('imposed/IL')
+    // three floors and the roof: 30 %
     expect(reductions?.at(-1)).toMatchObject({
-      storeys: 3,
+      storeys: 4,
       byArea: null,
-      byStoreys: near(0.8),
-      foot: near(0.8 * 270_000),
+      byStoreys: near(0.7),
+      foot: near(0.7 * 270_000),
+      kept: 0,
+      asAbove: false,
     })
+  })
+
+  test('IS 875-2 3.2.1.1: floors of 5 kN/m² and more are never below 5 kN/m²', () => {
+    const feet = (use: string, q: number) => {
+      const { reductions } = tower({ use, imposed: q }, { family: 'IS' }).view('imposed/IL')
+      return reductions?.slice(1).map((row) => row && [row.foot, row.kept])
+    }
+    // 7.0 kN/m² on 30 m² a floor: 0.9 · 7 and 0.8 · 7 are above 5, 0.7 · 7 = 4.9 is not
+    expect(feet('work-medium', 7000)).toEqual([
+      [near(0.9 * 7000 * 30), 0],
+      [near(0.8 * 7000 * 60), 0],
+      [near(5000 * 90), near(5000 * 90)],
+    ])
+    // at 5 kN/m² there is nothing to take off, a little below there is
+    expect(feet('assembly-open', 5000)).toEqual([30, 60, 90].map((area) => [near(5000 * area), near(5000 * area)]))
+    expect(feet('assembly-open', 4999)?.at(-1)).toEqual([near(0.7 * 4999 * 90), 0])
+  })
+
+  test('BS 6399-1 6.1: factories are reduced where they are designed for 5 kN/m² or more, and never below it', () => {
+    const bottom = (use: string, imposed: number) =>
+      tower({ use, imposed }, { family: 'BS' }).view('imposed/Q').reductions?.at(-1) ?? null
+    // three floors spare 20 %: 0.8 · 6 = 4.8 kN/m²
+    expect(bottom('B-factories', 6000)).toMatchObject({ foot: near(5000 * 90), kept: near(5000 * 90) })
+    expect(bottom('B-factories', 8000)).toMatchObject({ foot: near(0.8 * 8000 * 90), kept: 0 })
+    expect(bottom('B-machinery', 4000)).toBeNull()
+    // elsewhere nothing is kept
+    expect(bottom('C5-crowds', 5000)).toMatchObject({ foot: near(0.8 * 5000 * 90), kept: 0 })
+  })
+
+  test('IS 875-2 3.2.1.1, note: where a step would leave less than above, what is above is adopted', () => {
+    const building = new Building({ family: 'IS' })
+    const levels = [0, 3, 6, 9].map((z, i) => building.level(i === 0 ? 'Base' : String(i), z))
+    const keys = [100, 4900, 700].map((q, i) => building.key(q, { use: i === 2 ? 'roof' : 'offices' }))
+    const columns = keys.map((key, i) => {
+      const layout = building.layout(`Layout ${i}`, key, levels[i + 1])
+      const [column] = rectangle(0, 0, 12, 10).map((at) => building.column(layout, at))
+      building.beam(layout, [0, 0], [12, 0])
+      building.beam(layout, [0, 10], [12, 10])
+      building.panel(layout, rectangle(0, 0, 12, 10))
+      return column
+    })
+    const expandedId = expanded(columns[0]?.id ?? '', levels[1]?.id ?? '')
+    const view = ask(building.state(), { kind: 'column', expandedId, caseId: 'imposed/IL' })
+    // 0.9 · 147 kN above; 0.8 · 150 kN below would be 120 kN
+    expect(view?.reductions?.slice(1)).toMatchObject([
+      { foot: near(0.9 * 147_000), asAbove: false },
+      { byStoreys: near(0.8), foot: near(0.9 * 147_000), asAbove: true },
+    ])
   })
 
   test('a beam by IS 875-2: a twentieth from 50 m² on; by BS 6399-1 table 3 in proportion', () => {

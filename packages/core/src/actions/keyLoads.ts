@@ -24,6 +24,8 @@ export interface KeyLoads {
   readonly partitions: Traced | null
   /** Whether its imposed load may be reduced for area or storeys: the standard lets that of its use, and the key does not forbid it. */
   readonly reducible: boolean
+  /** Of a heavy floor what stays when it is reduced, Pa; null where all of it may be. */
+  readonly kept: Traced | null
   /** While the floor is built; null where nothing was said. */
   readonly construction: { readonly permanent: Traced | null; readonly imposed: Traced | null }
   /** Of the imposed load, for the mass of the level. */
@@ -45,7 +47,7 @@ export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: S
     perMetre: key.use === null ? null : parameterIf(standard, perMetreKey(key.use)),
     concentrated: key.use === null ? null : parameterIf(standard, concentratedKey(key.use)),
     partitions: partitions.value,
-    reducible: key.reducible !== 'never' && key.use !== null && standard.uses[key.use]?.reducible === true,
+    ...reducibleOf(key, imposed?.value ?? 0, standard),
     construction: {
       permanent: typedFor(key, 'constructionPermanent', 'g_c'),
       imposed: typedFor(key, 'constructionImposed', 'q_c'),
@@ -59,6 +61,15 @@ export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: S
       ...aboveFinal(key, permanent, imposed),
     ],
   }
+}
+
+/** Whether it may be reduced, and what stays of it then (IS 875-2 3.2.1.1, BS 6399-1 6.1). */
+function reducibleOf(key: LoadKey, uniform: number, standard: Standard): Pick<KeyLoads, 'reducible' | 'kept'> {
+  const use = key.use === null ? undefined : standard.uses[key.use]
+  const limit = use?.kept ? parameterIf(standard, 'reduction.kept') : null
+  const isHeavy = limit !== null && uniform >= limit.value
+  const reducible = key.reducible !== 'never' && use?.reducible === true && (use.kept !== 'onlyHeavy' || isHeavy)
+  return { reducible, kept: reducible && isHeavy ? limit : null }
 }
 
 const typedFor = (

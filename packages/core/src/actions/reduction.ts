@@ -69,6 +69,17 @@ function byOwnTable({ by, area, storeys }: Supported, table: ReductionTable): Re
     : { byArea: null, byStoreys: factor }
 }
 
+/** Imposed load that may be reduced, with what heavy floors bring of it and what of that stays, N. */
+export interface ReducibleLoad {
+  readonly load: number
+  readonly heavy: number
+  readonly kept: number
+}
+
+/** What a factor takes off, N: of heavy floors no more than leaves what they keep. */
+export const sparedOf = ({ load, heavy, kept }: ReducibleLoad, factor: number): number =>
+  (1 - factor) * (load - heavy) + Math.max(0, Math.min((1 - factor) * heavy, heavy - kept))
+
 /** What a beam or one length of a column supports of one group of uses. */
 export interface Supported extends LiveSupported {
   readonly by: 'beam' | 'column'
@@ -109,25 +120,29 @@ export function reductionsOf(
         byStoreys: storeyReduction({ n, psi_0 }),
       }
     }
-    case 'alphaGermany': {
-      const clause = 'DIN EN 1991-1-1/NA, from memory'
-      // homes and offices; then all others
-      const a = given('a', 'factor', ['A', 'B'].includes(group) ? 0.5 : 0.7, clause)
-      return {
-        byArea: areaReductionGermany({ a, A_0: parameterOf(standard, 'reduction.A_0', 'area'), A: area }),
-        byStoreys: storeyReductionGermany({
-          a: given('a', 'factor', 0.7, clause),
-          b: given('b', 'factor', 0.6, clause),
-          n,
-        }),
-      }
-    }
+    case 'alphaGermany':
+      return germanReductions(supported, standard, n)
     case 'tables':
+    case 'tablesAllFloors':
       return {
         byArea: leftBy(standard, by === 'beam' ? 'reduction.beams' : 'reduction.area', area),
         byStoreys: leftBy(standard, 'reduction.storeys', n),
       }
     default:
       return null
+  }
+}
+
+function germanReductions({ group, area }: Supported, standard: Standard, n: Traced<'count'>): Reductions {
+  const clause = 'DIN EN 1991-1-1/NA, from memory'
+  // homes and offices; then all others
+  const a = given('a', 'factor', ['A', 'B'].includes(group) ? 0.5 : 0.7, clause)
+  return {
+    byArea: areaReductionGermany({ a, A_0: parameterOf(standard, 'reduction.A_0', 'area'), A: area }),
+    byStoreys: storeyReductionGermany({
+      a: given('a', 'factor', 0.7, clause),
+      b: given('b', 'factor', 0.6, clause),
+      n,
+    }),
   }
 }

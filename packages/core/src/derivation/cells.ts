@@ -1,16 +1,20 @@
 import { actionOfCase, reducibleGroupOf } from '../actions/cases'
 import { once } from '../document/once'
 import type { Basis } from '../document/recordKinds'
+import { keptGroups } from '../standards/families'
 
 interface Reducible {
   readonly area: number
   readonly load: number
+  /** Of the load that of heavy floors, and what of them stays when they are reduced; -1 where the standard keeps nothing. */
+  readonly heavy: number
+  readonly kept: number
 }
 
 /**
  * Where the columns of a block are: the cases, then the floor area, then for each case of imposed load the floor area of its category,
- * m², the part of it whose load may be reduced, and that load; partitions are never reduced. Then the last two once more without what
- * came from columns that stand on beams.
+ * m², the part of it whose load may be reduced, and that load, with what heavy floors bring of it and keep where the standard says so;
+ * partitions are never reduced. Then all but the first once more without what came from columns that stand on beams.
  */
 export interface Columns {
   readonly count: number
@@ -26,24 +30,37 @@ export interface Columns {
 }
 
 export const columnsOf = once((caseIds: readonly string[]): Columns => {
-  const imposed = caseIds.filter((id) => reducibleGroupOf(id) !== null)
-  const first = (i: number) => caseIds.length + 1 + 5 * i
+  let next = caseIds.length + 1
+  const imposed = caseIds.flatMap((id) => {
+    const group = reducibleGroupOf(id)
+    if (group === null) return []
+    const [use, part] = [next, keptGroups.has(group) ? 4 : 2]
+    next += 1 + 2 * part
+    return [{ id, use, part, all: reducibleFrom(use + 1, part), standing: reducibleFrom(use + 1 + part, part) }]
+  })
+  const ownOf = new Map(imposed.map(({ id, use, part }) => [id, range(use, 1 + 2 * part)]))
   return {
-    count: first(imposed.length),
+    count: next,
     area: caseIds.length,
-    uses: new Map(imposed.map((id, i) => [id, first(i)])),
-    reducible: new Map(imposed.map((id, i) => [id, { area: first(i) + 1, load: first(i) + 2 }])),
-    standing: new Map(imposed.map((id, i) => [id, { area: first(i) + 3, load: first(i) + 4 }])),
-    ending: imposed.flatMap((_, i) => [first(i) + 3, first(i) + 4]),
-    ofActions: [...new Set(caseIds.map(actionOfCase))].map((action) => [
-      action,
-      [
-        ...caseIds.flatMap((id, column) => (actionOfCase(id) === action ? [column] : [])),
-        ...imposed.flatMap((id, i) => (actionOfCase(id) === action ? [0, 1, 2, 3, 4].map((k) => first(i) + k) : [])),
-      ],
-    ]),
+    uses: new Map(imposed.map(({ id, use }) => [id, use])),
+    reducible: new Map(imposed.map(({ id, all }) => [id, all])),
+    standing: new Map(imposed.map(({ id, standing }) => [id, standing])),
+    ending: imposed.flatMap(({ use, part }) => range(use + 1 + part, part)),
+    ofActions: [...new Set(caseIds.map(actionOfCase))].map((action) => {
+      const own = caseIds.flatMap((id, column) => (actionOfCase(id) === action ? [{ id, column }] : []))
+      return [action, [...own.map(({ column }) => column), ...own.flatMap(({ id }) => ownOf.get(id) ?? [])]]
+    }),
   }
 })
+
+const reducibleFrom = (at: number, part: number): Reducible => ({
+  area: at,
+  load: at + 1,
+  heavy: part === 4 ? at + 2 : -1,
+  kept: part === 4 ? at + 3 : -1,
+})
+
+const range = (from: number, count: number): readonly number[] => Array.from({ length: count }, (_, i) => from + i)
 
 /** What says which columns there are. */
 interface Cases {
@@ -69,18 +86,33 @@ export function readUses({ caseIds }: Cases): readonly (readonly [string, Column
   return [...uses].map(([caseId, column]) => [caseId, readerOf(count, column)])
 }
 
+/** Of what may be reduced: its floor area, its load, and of that what heavy floors bring and keep. */
+export interface ReducibleReader {
+  readonly area: ColumnReader
+  readonly load: ColumnReader
+  readonly heavy: ColumnReader
+  readonly kept: ColumnReader
+}
+
 /**
- * The area whose load may be reduced in a case of imposed load, and that load; null for other cases.
+ * What may be reduced in a case of imposed load; null for other cases.
  * @param transferred - whether what columns that stand on beams bring counts
  */
 export function readReducible(
   { caseIds }: Cases,
   caseId: string,
   transferred: Basis['transferred'],
-): { readonly area: ColumnReader; readonly load: ColumnReader } | null {
+): ReducibleReader | null {
   const { count, reducible, standing } = columnsOf(caseIds)
   const at = (transferred === 'reduced' ? reducible : standing).get(caseId)
-  return at ? { area: readerOf(count, at.area), load: readerOf(count, at.load) } : null
+  return at
+    ? {
+        area: readerOf(count, at.area),
+        load: readerOf(count, at.load),
+        heavy: readerOf(count, at.heavy),
+        kept: readerOf(count, at.kept),
+      }
+    : null
 }
 
 /** All cases of one row, without the area. */

@@ -179,10 +179,13 @@ export const intensityStage = stage(
         load: (caseId, value) => add(columnOf.get(caseId), value),
         area: (value) => add(areaColumn, value),
         use: (caseId, area) => add(uses.get(caseId), area),
-        reducible: (caseId, area, load) => {
+        reducible: (caseId, area, load, kept) => {
           for (const at of [reducible.get(caseId), standing.get(caseId)]) {
             add(at?.area, area)
             add(at?.load, load)
+            if (kept === null || !at || at.heavy < 0) continue
+            add(at.heavy, load)
+            add(at.kept, kept)
           }
         },
       }
@@ -206,8 +209,8 @@ interface Put {
   readonly area: (value: number) => void
   /** Floor area of the category of a case. */
   readonly use: (caseId: string, area: number) => void
-  /** Area and load of a case that may be reduced. */
-  readonly reducible: (caseId: string, area: number, load: number) => void
+  /** Area and load of a case that may be reduced, and what of it stays then; null where all of it may be. */
+  readonly reducible: (caseId: string, area: number, load: number, kept: number | null) => void
 }
 
 function putTyped(load: TypedIntensity | undefined, end: 'start' | 'end', put: Put): void {
@@ -244,7 +247,7 @@ function putStair(source: StairSource, { keys, keyOf }: RegionLoads, weights: Ow
  * @param floor - how much of the floor area it is: none for what lies on top of another load
  */
 function putKey(
-  { buildUp, construction, cases, imposed, partitions, reducible }: KeyLoads,
+  { buildUp, construction, cases, imposed, partitions, reducible, kept }: KeyLoads,
   { lying, plan }: KeyExtent,
   floor: number,
   put: Put,
@@ -255,6 +258,8 @@ function putKey(
   if (cases === null) return
   put.use(cases.imposed, floor)
   if (imposed) put.load(cases.imposed, plan * imposed.value)
-  if (imposed && reducible) put.reducible(cases.imposed, floor, plan * imposed.value)
+  if (imposed && reducible)
+    // what lies on top of another load brings no floor that would keep anything
+    put.reducible(cases.imposed, floor, plan * imposed.value, kept && floor > 0 ? plan * kept.value : null)
   if (partitions) put.load(cases.partitions, plan * partitions.value)
 }

@@ -1,7 +1,7 @@
 import { isHanger, type Beam, type Column } from '../building/frame'
 import { isRoofCase, reducibleGroupOf } from '../actions/cases'
-import { reductionsOf, type Reductions } from '../actions/reduction'
-import { readCase, readReducible } from './cells'
+import { reductionsOf, sparedOf, type ReducibleLoad, type Reductions } from '../actions/reduction'
+import { readArea, readCase, readReducible, type ReducibleReader } from './cells'
 import { columnChain, expandedAt, type Place } from './floorQueries'
 import { beamFactorIn, reductionRegionOf } from './reductionRegions'
 import type { ProjectState } from './project'
@@ -23,6 +23,10 @@ export interface ReductionView {
   /** Of the force at the foot the part that may be reduced, N, and all of the foot by the lower of both factors, N. */
   readonly reducible: number
   readonly foot: number
+  /** What heavy floors keep, N, where the factor would leave less of them; else 0. */
+  readonly kept: number
+  /** The foot is that of the length above, which would be more. */
+  readonly asAbove: boolean
   /** The foot if what comes from columns on beams were reduced where it is whole, or whole where it is reduced; null where that is the same. */
   readonly otherwise: number | null
 }
@@ -41,24 +45,38 @@ export function reductionsOfChain(
   feet: readonly number[],
 ): readonly (ReductionView | null)[] | null {
   if (!readReducible(state, caseId, 'reduced')) return null
-  const rows = chain.map((_, i) => lengthReduced(state, chain, i, caseId, feet[i] ?? 0))
+  const transferred = transferredIn(state)
+  const chosen = lengthsBy(state, chain, caseId, feet, transferred)
+  const others = lengthsBy(state, chain, caseId, feet, transferred === 'reduced' ? 'whole' : 'reduced')
+  const rows = chosen.map((row, i) => {
+    if (!row) return null
+    const whole = feet[i] ?? 0
+    const otherwise = others[i]?.foot ?? whole
+    return { ...row, otherwise: Math.abs(otherwise - row.foot) > 1e-6 * Math.abs(whole) ? otherwise : null }
+  })
   return rows.some((row) => row !== null) ? rows : null
 }
 
-/** One length, with what comes from columns on beams reduced or whole as the project says, and how it were otherwise. */
-function lengthReduced(
+type Length = Omit<ReductionView, 'otherwise'>
+
+/** All lengths of a column, with what comes from columns on beams reduced or whole. */
+function lengthsBy(
   state: ProjectState,
   chain: readonly Place[],
-  index: number,
   caseId: string,
-  foot: number,
-): ReductionView | null {
-  const transferred = transferredIn(state)
-  const chosen = lengthBy(state, chain, index, caseId, foot, transferred)
-  if (!chosen) return null
-  const other = lengthBy(state, chain, index, caseId, foot, transferred === 'reduced' ? 'whole' : 'reduced')
-  const otherwise = other?.foot ?? foot
-  return { ...chosen, otherwise: Math.abs(otherwise - chosen.foot) > 1e-6 * Math.abs(foot) ? otherwise : null }
+  feet: readonly number[],
+  transferred: Transferred,
+): readonly (Length | null)[] {
+  let above = 0
+  return chain.map((_, i) => {
+    const whole = feet[i] ?? 0
+    const row = lengthBy(state, chain, i, caseId, whole, transferred)
+    // IS 875-2 3.2.1.1, note: where a step leaves less than above, what is above is adopted
+    const asAbove = row !== null && countsAllFloors(state) && row.foot < above
+    const foot = asAbove ? above : (row?.foot ?? whole)
+    above = foot
+    return row && { ...row, foot, asAbove }
+  })
 }
 
 function lengthBy(
@@ -68,16 +86,19 @@ function lengthBy(
   caseId: string,
   foot: number,
   transferred: Transferred,
-): Omit<ReductionView, 'otherwise'> | null {
+): Omit<Length, 'asAbove'> | null {
   const found = reductionsAt(state, chain, index, caseId, transferred)
   const read = readReducible(state, caseId, transferred)
   const place = chain[index]
   if (!found || !place || !read) return null
   const { storeys, area } = found
   const [byArea, byStoreys] = [found.byArea?.value ?? null, found.byStoreys?.value ?? null]
-  const reducible = read.load(place.floor.rundown.tops, place.row)
+  const load = loadAt(read, place.floor.rundown.tops, place.row)
   const factor = Math.min(byArea ?? 1, byStoreys ?? 1)
-  return { storeys, area, byArea, byStoreys, reducible, foot: foot - (1 - factor) * reducible }
+  const spared = sparedOf(load, factor)
+  // what heavy floors keep counts where more of them would go
+  const kept = (1 - factor) * load.heavy > load.heavy - load.kept ? load.kept : 0
+  return { storeys, area, byArea, byStoreys, reducible: load.load, kept, foot: foot - spared }
 }
 
 type Transferred = Basis['transferred']
@@ -110,7 +131,9 @@ export function reductionsAt(
     const above = chain[i - 1]
     return read.area(floor.rundown.tops, row) - (above ? read.area(above.floor.rundown.feet, above.row) : 0)
   })
-  const storeys = added.filter((area) => area > least).length
+  const storeys = countsAllFloors(state)
+    ? floorsCarried(state, chain.slice(0, index + 1))
+    : added.filter((area) => area > least).length
   const area = read.area(place.floor.rundown.tops, place.row)
   if (area <= least) return null
   const terms = added.flatMap((value, i) => {
@@ -129,6 +152,29 @@ export function reductionsAt(
     ownTable(state),
   )
   return found && { ...found, storeys, area }
+}
+
+const loadAt = (read: ReducibleReader, block: Float64Array, row: number): ReducibleLoad => ({
+  load: read.load(block, row),
+  heavy: read.heavy(block, row),
+  kept: read.kept(block, row),
+})
+
+/** IS 875-2 keeps a part of heavy floors in columns alone (3.2.1.1). */
+export const keptOnBeams = (state: ProjectState, load: ReducibleLoad): ReducibleLoad =>
+  countsAllFloors(state) ? { ...load, heavy: 0, kept: 0 } : load
+
+/** IS 875-2 3.2.1: the number of floors carried, the roof included; elsewhere floors that qualify. */
+const countsAllFloors = ({ standard }: ProjectState): boolean =>
+  standard.methods['imposed.reduction'] === 'tablesAllFloors'
+
+/** Levels at which a column gets any floor. */
+function floorsCarried(state: ProjectState, chain: readonly Place[]): number {
+  const area = readArea(state)
+  return chain.filter(({ floor, row }, i) => {
+    const above = chain[i - 1]
+    return area(floor.rundown.tops, row) - (above ? area(above.floor.rundown.feet, above.row) : 0) > least
+  }).length
 }
 
 /** What ASCE 7 asks of the member and of the roof. */
@@ -194,8 +240,13 @@ export function reductionOfBeam(
   total: number,
 ): BeamReduction | null {
   const found = factorOfBeam(state, place, caseId)
-  const load = readReducible(state, caseId, transferredIn(state))?.load(place.floor.rundown.beamTotals, place.row) ?? 0
-  return found && { area: found.area, byArea: found.factor.value, total: total - (1 - found.factor.value) * load }
+  const read = readReducible(state, caseId, transferredIn(state))
+  if (!found || !read) return null
+  const spared = sparedOf(
+    keptOnBeams(state, loadAt(read, place.floor.rundown.beamTotals, place.row)),
+    found.factor.value,
+  )
+  return { area: found.area, byArea: found.factor.value, total: total - spared }
 }
 
 export function factorOfBeam(
@@ -233,10 +284,11 @@ export const reducedFeet = once((state: ProjectState): ReadonlyMap<string, numbe
   for (const chain of chainsOf(state))
     for (const caseId of cases) {
       const at = readCase(state, caseId)
-      chain.forEach(({ floor, row }, i) => {
-        const found = lengthBy(state, chain, i, caseId, at(floor.rundown.feet, row), transferredIn(state))
-        const id = floor.operator.plan.frame.columns[row]?.member.id
-        if (found && id) feet.set(footKey(expandedAt(floor, id), caseId), found.foot)
+      const whole = chain.map(({ floor, row }) => at(floor.rundown.feet, row))
+      lengthsBy(state, chain, caseId, whole, transferredIn(state)).forEach((found, i) => {
+        const place = chain[i]
+        const id = place?.floor.operator.plan.frame.columns[place.row]?.member.id
+        if (found && place && id) feet.set(footKey(expandedAt(place.floor, id), caseId), found.foot)
       })
     }
   return feet

@@ -1,6 +1,6 @@
 import { reducibleGroupOf } from '../actions/cases'
 import { areaOfOneWaySlab } from '../actions/liveReduction'
-import { reductionsOf } from '../actions/reduction'
+import { reductionsOf, sparedOf, type ReducibleLoad } from '../actions/reduction'
 import type { ReductionRegion } from '../document/recordKinds'
 import { intersection, regionOf } from '../geometry/clip'
 import { regionArea } from '../geometry/polygon'
@@ -9,12 +9,12 @@ import { stripGround } from '../sharing/oneWay'
 import { edgesOf, turnTo } from '../sharing/strips'
 import { stripRange, stripStatics } from '../sharing/stripStatics'
 import { given, type Traced } from '../trace/traced'
-import { readReducible } from './cells'
+import { readReducible, type ReducibleReader } from './cells'
 import type { FloorState } from './floorStates'
 import { panelGrounds } from './panelGrounds'
 import type { ProjectState } from './project'
 import { reductionRegionsOn } from './reductionRegions'
-import { least, ownTable, roofOf, transferredIn } from './reductions'
+import { keptOnBeams, least, ownTable, roofOf, transferredIn } from './reductions'
 
 /** What slabs are spared of an imposed case in one region of a level. */
 export interface SlabReduction {
@@ -22,8 +22,9 @@ export interface SlabReduction {
   readonly floor: FloorState
   /** Floor of the category in it, net of openings, m². */
   readonly area: number
-  /** Imposed load on that floor that may be reduced, N. */
+  /** Imposed load on that floor that may be reduced, and what the factor leaves of it, N. */
   readonly load: number
+  readonly reduced: number
   readonly factor: Traced<'factor'>
 }
 
@@ -34,9 +35,11 @@ export function slabReductions(state: ProjectState, caseId: string): readonly Sl
   if (group === null || !read) return []
   return state.floors.flatMap((floor) =>
     reductionRegionsOn(state.document, floor.floor.layoutId).flatMap((region): readonly SlabReduction[] => {
-      const { area, load } = reducibleIn(floor, region, read)
+      const { area, ...load } = reducibleIn(floor, region, read)
       const factor = area > least ? slabFactor(state, floor, region, caseId, group, area) : null
-      return factor ? [{ region, floor, area, load, factor }] : []
+      if (!factor) return []
+      const reduced = load.load - sparedOf(keptOnBeams(state, load), factor.value)
+      return [{ region, floor, area, load: load.load, reduced, factor }]
     }),
   )
 }
@@ -45,10 +48,10 @@ export function slabReductions(state: ProjectState, caseId: string): readonly Sl
 function reducibleIn(
   { operator, intensities }: FloorState,
   { outline }: ReductionRegion,
-  read: NonNullable<ReturnType<typeof readReducible>>,
-): { readonly area: number; readonly load: number } {
+  read: ReducibleReader,
+): ReducibleLoad & { readonly area: number } {
   const clip = regionOf(outline)
-  let [area, load] = [0, 0]
+  let [area, load, heavy, kept] = [0, 0, 0, 0]
   operator.plan.sources.forEach((source, row) => {
     if (source.kind !== 'region') return
     const [perArea, pressure] = [read.area(intensities, row), read.load(intensities, row)]
@@ -56,8 +59,10 @@ function reducibleIn(
     const within = regionArea(intersection(source.region.region, clip))
     area += perArea * within
     load += pressure * within
+    heavy += read.heavy(intensities, row) * within
+    kept += read.kept(intensities, row) * within
   })
-  return { area, load }
+  return { area, load, heavy, kept }
 }
 
 function slabFactor(

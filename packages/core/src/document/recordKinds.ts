@@ -106,6 +106,7 @@ export const recordKinds = {
             name: text(80),
             group: text(20),
             sort: nullable(oneOf(...useSorts)),
+            kept: withDefault(nullable(oneOf('whereHeavy', 'onlyHeavy')), null),
             reducible: flag(),
           }),
         ),

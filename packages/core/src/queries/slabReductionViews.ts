@@ -21,14 +21,14 @@ export interface SlabReductionView {
 export const slabReductionViews = (state: ProjectState, caseId: string): readonly SlabReductionView[] =>
   [...slabReductions(state, caseId)]
     .sort((a, b) => b.floor.level.elevation - a.floor.level.elevation || (a.region.label < b.region.label ? -1 : 1))
-    .map(({ region: { id, label }, floor, area, load, factor }) => ({
+    .map(({ region: { id, label }, floor, area, load, reduced, factor }) => ({
       expandedId: expandedAt(floor, id),
       label,
       levelName: floor.level.name,
       area,
       factor: factor.value,
       whole: load,
-      reduced: factor.value * load,
+      reduced,
     }))
 
 /** A reduction region as the plan draws it. */

@@ -15,6 +15,11 @@ export const families: Readonly<Record<FamilyId, Family>> = {
   BS: bsFamily,
 }
 
+/** Groups of uses that keep a part of their load when they are reduced, of whichever family. */
+export const keptGroups: ReadonlySet<string> = new Set(
+  Object.values(families).flatMap(({ keptGroup }) => keptGroup ?? []),
+)
+
 export const familyOf = (id: FamilyId): Family => families[id]
 
 /** National sets and editions that ship with this version, by family; a project that uses one embeds a copy. */

@@ -16,7 +16,11 @@ export interface Use {
   readonly sort: UseSort | null
   /** Whether the standard lets the uniform load be reduced for area or storeys. */
   readonly reducible: boolean
+  /** Of a floor as heavy as `reduction.kept` or more so much stays when it is reduced; or only such floors are reduced at all. */
+  readonly kept: Kept | null
 }
+
+export type Kept = 'whereHeavy' | 'onlyHeavy'
 
 /** The first use of a sort; undefined where there is none. */
 export const useOfSort = (uses: Readonly<Record<string, Use>>, sort: UseSort): string | undefined =>
@@ -114,6 +118,8 @@ export interface Family {
   readonly groups: Readonly<Record<string, LoadGroup>>
   /** A group whose uses go to another one where their uniform load (typed or of the table) is above so many Pa. */
   readonly heavy?: { readonly group: string; readonly becomes: string; readonly above: number }
+  /** The group whose uses keep a part of their load when they are reduced. */
+  readonly keptGroup?: string
   /** Symbols of the uniform and the concentrated imposed load. */
   readonly imposedSymbols: readonly [uniform: string, concentrated: string]
   readonly partitionRules: readonly PartitionRule[]

@@ -19,7 +19,7 @@ const layer = (name: string, more: Partial<StandardLayer>): StandardLayer => ({
 })
 const family: Family = {
   ...enFamily,
-  uses: { desk: { name: 'desks', group: 'B', sort: 'offices', reducible: true } },
+  uses: { desk: { name: 'desks', group: 'B', sort: 'offices', reducible: true, kept: null } },
   meanings: {
     g: { symbol: 'γ', quantity: 'factor', name: 'partial factor', min: 0, max: 2 },
     z: { symbol: 'z_min', quantity: 'length', name: 'least height', min: 1, max: 30 },
@@ -31,7 +31,7 @@ const family: Family = {
     methods: { profile: 'plain' },
   }),
 }
-const use = (group: string) => ({ name: 'bars', group, sort: null, reducible: false })
+const use = (group: string) => ({ name: 'bars', group, sort: null, reducible: false, kept: null })
 const national = layer('national', {
   values: { g: { value: 1.6, clause: 'NA.1' } },
   tables: { t: table([1, 4]) },

@@ -6,6 +6,7 @@ import {
   uniformKey,
   useMeanings,
   type Family,
+  type Kept,
   type ParameterMeaning,
   type RuleRow,
   type Use,
@@ -24,6 +25,7 @@ export interface UseRow {
   readonly reducible: boolean
   readonly clause: string
   readonly growth?: Growth
+  readonly kept?: Kept
 }
 
 /** What is stored weighs by its height: so much for each metre, never less than the uniform value of the row. */
@@ -50,14 +52,17 @@ export const metricRows = (
     group,
     isWhole,
     growths = {},
+    keptOf = () => null,
   }: {
     readonly clause: string
     readonly group: string
     readonly isWhole: RegExp
     readonly growths?: Readonly<Record<string, Growth>>
+    readonly keptOf?: (id: string) => Kept | null
   },
 ): readonly UseRow[] =>
   rows.map(([id, name, uniform, concentrated, sort]) => ({
+    ...withKept(keptOf(id)),
     id,
     name,
     uniform,
@@ -68,6 +73,8 @@ export const metricRows = (
     clause,
     ...(growths[id] ? { growth: growths[id] } : {}),
   }))
+
+const withKept = (kept: Kept | null): Pick<UseRow, 'kept'> => (kept ? { kept } : {})
 
 export interface TableUnits {
   /** One unit of the table's uniform load in Pa, of its concentrated load in N. */
@@ -80,7 +87,10 @@ export const metricTable: TableUnits = { pressure: 1000, force: 1000 }
 
 export const usesOf = (rows: readonly UseRow[]): Readonly<Record<string, Use>> =>
   Object.fromEntries(
-    rows.map(({ id, name, group, sort, reducible }) => [id, { name, group, sort: sort ?? null, reducible }]),
+    rows.map(({ id, name, group, sort, reducible, kept }) => [
+      id,
+      { name, group, sort: sort ?? null, reducible, kept: kept ?? null },
+    ]),
   )
 
 /** The values of a table of imposed loads; every one was written from memory and is marked so. */
@@ -185,6 +195,11 @@ export const leastPartitions = (symbol: string): Readonly<Record<string, Paramet
     max: 1e5,
   },
 })
+
+/** Meaning of what stays of heavy floors that are reduced. */
+export const keptMeaning: Readonly<Record<string, ParameterMeaning>> = {
+  'reduction.kept': { symbol: 'q_keep', quantity: 'pressure', name: 'kept of heavy floors', min: 0, max: 1e5 },
+}
 
 /** The symbols of a table of combinations: of a group its own, of wind the family's. */
 export const symbolsOf =

@@ -16,7 +16,7 @@ const reasons: Readonly<Record<FamilyId, Reasons>> = {
   ],
   BS: [
     'may be reduced by storeys or area: BS 6399-1 6.2, 6.3',
-    'not reduced: BS 6399-1 6.1 leaves out storage, plant, garages and factories',
+    'not reduced: BS 6399-1 6.1 leaves out storage, plant, garages, and factories under 5 kN/m²',
   ],
 }
 
@@ -25,11 +25,15 @@ const reasons: Readonly<Record<FamilyId, Reasons>> = {
  * @param ownTable - name of the table that stands in place of the standard's factors
  */
 export function reductionReason(family: FamilyId, loads: KeyLoads, ownTable: string | null = null): string | null {
-  const { key, cases, imposed, reducible } = loads
+  const { key, cases, imposed, reducible, kept } = loads
   if (!cases || !imposed) return null
   if (key.reducible === 'never') return 'not reduced, as said here'
   const onRoof = isRoofCase(cases.imposed)
-  if (reducible) return howReduced(family, cases.group, onRoof, ownTable)
+  const keeps =
+    kept && ownTable === null
+      ? `, and never below 5 kN/m²: ${kept.basis.kind === 'parameter' ? kept.basis.clause : ''}`
+      : ''
+  if (reducible) return `${howReduced(family, cases.group, onRoof, ownTable)}${keeps}`
   return onRoof ? null : reasons[family][1]
 }
 

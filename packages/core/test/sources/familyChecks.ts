@@ -241,6 +241,7 @@ export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly Sta
     remembered('IS 1893-1 table 10: 50 % above', 'mass.share.high', 0.5),
     remembered('IS 1893-1 table 10: 3 kN/m²', 'mass.share.limit', 3000),
     remembered('IS 875-2 3.1.2: at least 1 kN/m²', 'imposed.partitions.least', 1000),
+    remembered('IS 875-2 3.2.1.1: 5 kN/m²', 'reduction.kept', 5000),
     ...spared('IS 875-2 3.2.1', 'reduction.storeys', 'count', floorSteps),
     ...spared('IS 875-2 3.2.2', 'reduction.beams', 'area', [
       [0, 0],
@@ -268,6 +269,7 @@ export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly Sta
     }),
     ...rowChecks('BS 8110-1 table 2.1', ['G_sup', 'G_inf', 'Q', 'Qr', 'wind'], bsRows),
     remembered('BS 6399-1 5.1.4: at least 1 kN/m²', 'imposed.partitions.least', 1000),
+    remembered('BS 6399-1 6.1: 5 kN/m²', 'reduction.kept', 5000),
     ...spared('BS 6399-1 table 2', 'reduction.storeys', 'count', floorSteps),
     ...spared('BS 6399-1 table 3', 'reduction.area', 'area', areaRows),
     ...spared('BS 6399-1 table 3', 'reduction.beams', 'area', areaRows),

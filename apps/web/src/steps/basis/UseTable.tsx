@@ -2,6 +2,7 @@ import {
   barrierKey,
   concentratedKey,
   familyOf,
+  formatQuantity,
   formatValue,
   perMetreKey,
   uniformKey,
@@ -10,6 +11,7 @@ import {
   titleOfUse,
   type NumberFormat,
   type ResolvedValue,
+  type Use,
 } from '@hedrion/core'
 import styled from 'styled-components'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
@@ -38,6 +40,12 @@ export function UseTable() {
     if (from) return `${shown(least, format)}, ${each} beyond ${shown(from, format)}`
     return least ? `${each}, at least ${shown(least, format)}` : each
   }
+  const reduced = ({ reducible, kept }: Use): string => {
+    const limit = values.get('reduction.kept')
+    if (!reducible || !kept || !limit) return reducible ? 'yes' : 'no'
+    const least = formatQuantity(limit.value, 'pressure', format)
+    return kept === 'onlyHeavy' ? `from ${least} on, and not below it` : `yes, of ${least} and more not below it`
+  }
   const rows = () => [
     [
       'use',
@@ -51,7 +59,7 @@ export function UseTable() {
       titleOfUse(id, use),
       uniform(id),
       ...[concentratedKey(id), barrierKey(id)].map((key) => shown(values.get(key), format)),
-      use.reducible ? 'yes' : 'no',
+      reduced(use),
       takersOf(id).join(', '),
     ]),
   ]
@@ -90,7 +98,7 @@ export function UseTable() {
                 <td>{uniform(id)}</td>
                 <td>{shown(values.get(concentratedKey(id)), format)}</td>
                 <td>{shown(values.get(barrierKey(id)), format)}</td>
-                <td>{use.reducible ? 'yes' : 'no'}</td>
+                <td>{reduced(use)}</td>
                 <td>{takers.join(', ')}</td>
               </tr>
             )

@@ -68,6 +68,7 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
         </tbody>
       </WideTable>
       <Transferred reductions={view.reductions} />
+      <Held reductions={view.reductions} />
       <ReductionNote
         before={
           reductions.some((row) => typeof row?.byStoreys === 'number')
@@ -91,6 +92,23 @@ function Transferred({ reductions }: { readonly reductions: NonNullable<ColumnVi
         ? 'reduced here too; whole it would be, at the foot of the lowest length,'
         : 'whole here; reduced too it would be, at the foot of the lowest length,'}
     </Line>
+  )
+}
+
+/** What the standard does not let go: what heavy floors keep, and lengths that take what is above them. */
+function Held({ reductions }: { readonly reductions: NonNullable<ColumnView['reductions']> }) {
+  const kept = reductions.findLast((row) => row !== null && row.kept > 0)
+  return (
+    <>
+      {kept && (
+        <Line reference="kept" result={<Value value={kept.kept} quantity="force" />}>
+          of heavy floors, however many stand on the column
+        </Line>
+      )}
+      {reductions.some((row) => row?.asAbove) && (
+        <Line reference="IS 875-2 3.2.1.1">where a step would leave less than above, what is above is taken</Line>
+      )}
+    </>
   )
 }
 

@@ -8,6 +8,7 @@ import {
   useParameters,
   usesOf,
   useValues,
+  keptMeaning,
   leastPartitions,
   symbolsOf,
 } from '../tabled'
@@ -48,6 +49,7 @@ export const bsFamily: Family = {
     ...useParameters({ imposedSymbols }, bsUseRows),
     ...rules.meanings,
     ...leastPartitions('q_min'),
+    ...keptMeaning,
     ...highestPlaceMeaning,
   },
   methods: { 'imposed.partitions': ['thirdOfWeight'], 'imposed.reduction': ['tables'] },
@@ -57,6 +59,7 @@ export const bsFamily: Family = {
       ...useValues(bsUseRows, metricTable),
       ...bsBarriers,
       ...rules.values,
+      'reduction.kept': remembered(5000, 'BS 6399-1 6.1'),
       'imposed.partitions.least': remembered(1000, 'BS 6399-1 5.1.4'),
     },
     tables: {
@@ -68,6 +71,7 @@ export const bsFamily: Family = {
   },
   uses: usesOf(bsUseRows),
   groups: bsGroups,
+  keptGroup: 'Q',
   imposedSymbols,
   partitionRules: ['byWeight', 'typed'],
   partitionClause: 'BS 6399-1 5.1.4',

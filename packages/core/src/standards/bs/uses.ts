@@ -69,11 +69,18 @@ const roofs: readonly MetricRow[] = [
   ['roof', 'roof without access', 0.75, 0.9, 'roof'],
 ]
 
-/** 6.1: no reduction for plant, storage, garages and factories, save where assessed. */
-const isWhole = /^(E|F|B-(factories|foundries|machinery|work-rooms)|roof)/
+/** 6.1: no reduction for plant, storage and garages; of factories and workshops where they are heavy alone. */
+const isWhole = /^(E|F|roof)/
+const isFactory = /^B-(factories|foundries|machinery|work-rooms)$/
 
 export const bsUseRows: readonly UseRow[] = [
-  ...metricRows(floors, { clause: 'BS 6399-1 table 1', group: 'Q', isWhole, growths }),
+  ...metricRows(floors, {
+    clause: 'BS 6399-1 table 1',
+    group: 'Q',
+    isWhole,
+    growths,
+    keptOf: (id) => (isFactory.test(id) ? 'onlyHeavy' : null),
+  }),
   ...metricRows(roofs, { clause: 'BS 6399-3 4.2, 4.3', group: 'Qr', isWhole }),
 ]
 

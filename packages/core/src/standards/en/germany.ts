@@ -67,7 +67,7 @@ const useRows: readonly UseRow[] = [
 const named = Object.fromEntries(
   useRows.map(({ id, name, group, sort, reducible }): readonly [string, Use] => [
     id,
-    { name, group, sort: sort ?? null, reducible },
+    { name, group, sort: sort ?? null, reducible, kept: null },
   ]),
 )
 

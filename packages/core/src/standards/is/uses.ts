@@ -89,11 +89,11 @@ const roofs: readonly MetricRow[] = [
   ['roof', 'roof without access', 0.75, null, 'roof'],
 ]
 
-/** 3.2.1: no reduction for storage, plant, garages and what is loaded alike (clause 3.2.2.1 for beams). */
-const isWhole = /storage|stores|stacks|plant|garages|records|work-/
+/** 3.2.1.1: no reduction for storage, plant, garages and what is loaded alike (clause 3.2.2.1 for beams). */
+const isWhole = /storage|stores|stacks|plant|garages|records/
 
 export const isUseRows: readonly UseRow[] = [
-  ...metricRows(floors, { clause: 'IS 875-2 table 1', group: 'IL', isWhole, growths }),
+  ...metricRows(floors, { clause: 'IS 875-2 table 1', group: 'IL', isWhole, growths, keptOf: () => 'whereHeavy' }),
   ...metricRows(roofs, { clause: 'IS 875-2 table 2', group: 'ILr', isWhole }),
 ]
 
