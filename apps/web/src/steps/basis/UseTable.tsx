@@ -2,7 +2,6 @@ import {
   barrierKey,
   concentratedKey,
   familyOf,
-  formatQuantity,
   formatValue,
   perMetreKey,
   uniformKey,
@@ -40,11 +39,12 @@ export function UseTable() {
     if (from) return `${shown(least, format)}, ${each} beyond ${shown(from, format)}`
     return least ? `${each}, at least ${shown(least, format)}` : each
   }
-  const reduced = ({ reducible, kept }: Use): string => {
+  /** Heavy floors down to what they keep; of some uses only these. */
+  const reduced = (id: string, { reducible, kept }: Use): string => {
     const limit = values.get('reduction.kept')
     if (!reducible || !kept || !limit) return reducible ? 'yes' : 'no'
-    const least = formatQuantity(limit.value, 'pressure', format)
-    return kept === 'onlyHeavy' ? `from ${least} on, and not below it` : `yes, of ${least} and more not below it`
+    if (kept === 'onlyHeavy') return `above ${shown(limit, format)}`
+    return (values.get(uniformKey(id))?.value ?? 0) >= limit.value ? `down to ${shown(limit, format)}` : 'yes'
   }
   const rows = () => [
     [
@@ -59,7 +59,7 @@ export function UseTable() {
       titleOfUse(id, use),
       uniform(id),
       ...[concentratedKey(id), barrierKey(id)].map((key) => shown(values.get(key), format)),
-      reduced(use),
+      reduced(id, use),
       takersOf(id).join(', '),
     ]),
   ]
@@ -98,7 +98,7 @@ export function UseTable() {
                 <td>{uniform(id)}</td>
                 <td>{shown(values.get(concentratedKey(id)), format)}</td>
                 <td>{shown(values.get(barrierKey(id)), format)}</td>
-                <td>{reduced(use)}</td>
+                <td>{reduced(id, use)}</td>
                 <td>{takers.join(', ')}</td>
               </tr>
             )
@@ -145,6 +145,11 @@ const Frame = styled.section`
     text-align: right;
     font-variant-numeric: tabular-nums;
     white-space: nowrap;
+  }
+  /* what grows with a height is said in words */
+  td:nth-child(2) {
+    white-space: normal;
+    width: 130px;
   }
   tr[data-taken] {
     background: var(--accent-soft);

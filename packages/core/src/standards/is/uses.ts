@@ -90,7 +90,7 @@ const roofs: readonly MetricRow[] = [
 ]
 
 /** 3.2.1.1: no reduction for storage, plant, garages and what is loaded alike (clause 3.2.2.1 for beams). */
-const isWhole = /storage|stores|stacks|plant|garages|records/
+const isWhole = /storage|stores|stacks|plant|garages|records|^roof/
 
 export const isUseRows: readonly UseRow[] = [
   ...metricRows(floors, { clause: 'IS 875-2 table 1', group: 'IL', isWhole, growths, keptOf: () => 'whereHeavy' }),
