@@ -5,7 +5,7 @@ import { useFormat } from '../compute/SessionContext'
 import { useLook, type Numbers, type Parts, type Shown, type TextSize, type View } from '../state/look'
 import { Choice } from '../ui/Choice'
 import { Segmented, ToggleWord } from '../ui/Segmented'
-import { useTool } from './placing/toolStore'
+import { beginAnew, useTool } from './placing/toolStore'
 import { useLevel } from './useLevel'
 
 const views: readonly (readonly [View, string])[] = [
@@ -57,7 +57,15 @@ export function ViewBar({ loads = false, patches = false, children }: ViewBarPro
   return (
     <>
       <Group>
-        <Segmented label="View" value={look.view} options={views} onChange={(view) => change({ view })} />
+        <Segmented
+          label="View"
+          value={look.view}
+          options={views}
+          onChange={(view) => {
+            beginAnew()
+            change({ view })
+          }}
+        />
         {(look.view === 'plan' || (look.view === 'space' && draws)) && level && (
           <Choice
             label="Level"

@@ -91,6 +91,11 @@ export interface Reductions {
   readonly byStoreys: Traced<'factor'> | null
 }
 
+const whatCounts = (method: string | undefined): string =>
+  method === 'tablesAllFloors'
+    ? 'floors that stand on the column, the roof among them'
+    : 'levels above that bring load of the category'
+
 /**
  * The two factors on the imposed load of a group; of them one may be used, and not beside psi (EN 1991-1-1 3.3.2). Null where the
  * standard has no rule that is there. An own table of the project goes before the standard, but for roofs.
@@ -106,7 +111,7 @@ export function reductionsOf(
   if (method === 'rootOfArea') return { byArea: liveReductionOf(supported, standard), byStoreys: null }
   // the others have no rule for roofs
   if (onRoof) return null
-  const n = given('n', 'count', storeys, 'levels above that bring load of the category')
+  const n = given('n', 'count', storeys, whatCounts(method))
   switch (method) {
     case 'alpha': {
       const psi_0 = parameterOf(standard, `basis.psi_0.${group}`, 'factor')

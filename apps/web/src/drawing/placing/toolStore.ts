@@ -36,6 +36,9 @@ export const setProblem = (problem: string | null): void => useTool.setState({ p
 export const takeBackPoint = (): void =>
   useTool.setState(({ points }) => ({ points: points.slice(0, -1), problem: null }))
 
+/** Another view sees other places: what is drawn begins anew with the same tool. */
+export const beginAnew = (): void => useTool.setState({ points: [], cursor: null, problem: null })
+
 export const startOver = (): void => useTool.setState({ points: [], problem: null })
 
 export const setPoints = (points: readonly Point3[]): void =>
