@@ -216,7 +216,7 @@ export { followable, followAgainEdits, ownLayoutEdits, ownReaches, type OwnReach
 export { withTyped, type TypedText } from './editing/typedText'
 export { deletionEdits, wallOfLayersEdits, wallTypedEdits } from './editing/wallMake'
 export { memberLabelsText, readMemberLabels } from './editing/memberLabels'
-export { gridPoint, moveOf, readPlaces, readShiftText, shiftText, type Placed } from './editing/placeText'
+export { gridPoint, moveOf, readPlaces, readShiftText, shiftText, type PlacedAs } from './editing/placeText'
 export { reachedBy } from './editing/reach'
 export { readRepeat, type Repeat } from './editing/repeatText'
 export { readSection, type ReadSection } from './editing/sectionText'

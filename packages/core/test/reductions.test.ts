@@ -194,6 +194,27 @@ describe('other families, by their tables of floors and areas (from memory)', ()
     ])
   })
 
+  test('IS 875-2: uplift stays uplift', () => {
+    const building = new Building({ family: 'IS' })
+    const levels = [0, 3, 6].map((z, i) => building.level(i === 0 ? 'Base' : String(i), z))
+    const layout = building.layout('Floors', null, levels[1], levels[2])
+    const column = building.column(layout, [0, 0])
+    building.column(layout, [4, 0])
+    building.beam(layout, [0, 0], [6, 0])
+    building.pointLoad(layout, [6, 0], 10_000, { nature: 'imposed', use: 'offices' })
+    const floor = building.key(1000, { use: 'offices' })
+    // a strip of floor beside the column, so that there is something to reduce
+    building.panel(layout, rectangle(0, 0, 1, 0.5))
+    building.patch(layout, floor, rectangle(0, 0, 1, 0.5))
+    const expandedId = expanded(column.id, levels[1]?.id ?? '')
+    const view = ask(building.state(), { kind: 'column', expandedId, caseId: 'imposed/IL' })
+    // 10 kN at 2 m beyond a span of 4 m lift the other end by 5 kN on each level
+    expect(view?.rows.at(-1)?.foot).toBeLessThan(-8000)
+    for (const [i, row] of (view?.reductions ?? []).entries())
+      expect(row?.foot).toBeLessThanOrEqual((view?.rows[i]?.foot ?? NaN) + 1e-6)
+    expect(view?.reductions?.every((row) => row !== null)).toBe(true)
+  })
+
   test('a beam by IS 875-2: a twentieth from 50 m² on; by BS 6399-1 table 3 in proportion', () => {
     for (const [family, use, caseId, factor] of [
       ['IS', 'offices', 'imposed/IL', 0.95],
@@ -378,6 +399,19 @@ describe('an own table in place of the standard', () => {
     expect(byLength(reductions, 'byStoreys')).toEqual([null, 1, 1, 0.5])
     // 3 · 90 kN at the foot of the lowest length, all of it may be reduced
     expect(reductions.at(-1)?.foot).toBeCloseTo(135_000, 6)
+  })
+
+  test('what IS 875-2 counts and keeps goes with its table', () => {
+    const found = tower({ use: 'work-medium', imposed: 7000 }, { family: 'IS' })
+    const table = found.building.reductionTable({ by: 'storeys', rows: [{ from: 1, factor: 0.5 }] })
+    found.building.records.splice(0, 1, { ...found.building.basis, reductionTable: table.id })
+    // three floors, not four with the roof; and half of 7 kN/m², below 5
+    expect(found.view('imposed/IL').reductions?.at(-1)).toMatchObject({
+      storeys: 3,
+      foot: near(0.5 * 7000 * 90),
+      kept: 0,
+      asAbove: false,
+    })
   })
 
   test('for columns alone, or for beams too', () => {

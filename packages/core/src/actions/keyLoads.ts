@@ -37,6 +37,7 @@ export interface KeyLoads {
 
 export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: Standard): KeyLoads {
   const imposed = imposedLoad(key, standard)
+  const perMetre = key.use === null ? null : parameterIf(standard, perMetreKey(key.use))
   const partitions = partitionAllowance(key, imposed, standard)
   const permanent = buildUpWeight(buildUp)
   return {
@@ -44,7 +45,7 @@ export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: S
     cases: casesOfUse(key.use, standard, imposed?.value),
     buildUp: permanent,
     imposed,
-    perMetre: key.use === null ? null : parameterIf(standard, perMetreKey(key.use)),
+    perMetre,
     concentrated: key.use === null ? null : parameterIf(standard, concentratedKey(key.use)),
     partitions: partitions.value,
     ...reducibleOf(key, imposed?.value ?? 0, standard),
@@ -56,7 +57,7 @@ export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: S
     massOnly: typedFor(key, 'massOnly', 'g_m'),
     concerns: [
       ...withoutUse(key),
-      ...useConcerns(key, imposed, standard),
+      ...useConcerns(key, imposed, perMetre, standard),
       ...partitions.concerns,
       ...aboveFinal(key, permanent, imposed),
     ],
@@ -115,11 +116,16 @@ function withoutUse({ id, name, use, imposed, partitionWeight, partitionLoad }: 
 }
 
 /** A use that the standard does not know, or one for which it has no value. */
-function useConcerns({ id, name, use }: LoadKey, imposed: Traced | null, standard: Standard): readonly Concern[] {
+function useConcerns(
+  { id, name, use }: LoadKey,
+  imposed: Traced | null,
+  perMetre: Traced | null,
+  standard: Standard,
+): readonly Concern[] {
   if (use === null) return []
   const data = { key: name, use, standard: standard.layers.join(' + ') }
   if (!standard.uses[use]) return [{ code: 'key.unknown-use', severity: 'blocking', about: [id], data }]
-  const byHeight = parameterIf(standard, perMetreKey(use)) === null ? 0 : 1
+  const byHeight = perMetre === null ? 0 : 1
   if (imposed === null)
     return [{ code: 'key.no-value', severity: 'blocking', about: [id], data: { ...data, byHeight } }]
   return []

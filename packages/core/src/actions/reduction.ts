@@ -76,9 +76,14 @@ export interface ReducibleLoad {
   readonly kept: number
 }
 
-/** What a factor takes off, N: of heavy floors no more than leaves what they keep. */
-export const sparedOf = ({ load, heavy, kept }: ReducibleLoad, factor: number): number =>
-  (1 - factor) * (load - heavy) + Math.max(0, Math.min((1 - factor) * heavy, heavy - kept))
+/** What a factor takes off, N: of heavy floors no more than leaves what they keep; with what they keep, 0 where the factor leaves more. */
+export function sparedOf({ load, heavy, kept }: ReducibleLoad, factor: number) {
+  const [byFactor, most] = [(1 - factor) * heavy, heavy - kept]
+  return {
+    spared: (1 - factor) * (load - heavy) + Math.max(0, Math.min(byFactor, most)),
+    kept: byFactor > most ? kept : 0,
+  }
+}
 
 /** What a beam or one length of a column supports of one group of uses. */
 export interface Supported extends LiveSupported {

@@ -34,9 +34,10 @@ export const columnsOf = once((caseIds: readonly string[]): Columns => {
   const imposed = caseIds.flatMap((id) => {
     const group = reducibleGroupOf(id)
     if (group === null) return []
-    const [use, part] = [next, keptGroups.has(group) ? 4 : 2]
+    const keeps = keptGroups.has(group)
+    const [use, part] = [next, keeps ? 4 : 2]
     next += 1 + 2 * part
-    return [{ id, use, part, all: reducibleFrom(use + 1, part), standing: reducibleFrom(use + 1 + part, part) }]
+    return [{ id, use, part, all: reducibleFrom(use + 1, keeps), standing: reducibleFrom(use + 1 + part, keeps) }]
   })
   const ownOf = new Map(imposed.map(({ id, use, part }) => [id, range(use, 1 + 2 * part)]))
   return {
@@ -53,11 +54,11 @@ export const columnsOf = once((caseIds: readonly string[]): Columns => {
   }
 })
 
-const reducibleFrom = (at: number, part: number): Reducible => ({
+const reducibleFrom = (at: number, keeps: boolean): Reducible => ({
   area: at,
   load: at + 1,
-  heavy: part === 4 ? at + 2 : -1,
-  kept: part === 4 ? at + 3 : -1,
+  heavy: keeps ? at + 2 : -1,
+  kept: keeps ? at + 3 : -1,
 })
 
 const range = (from: number, count: number): readonly number[] => Array.from({ length: count }, (_, i) => from + i)

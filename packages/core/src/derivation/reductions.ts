@@ -1,7 +1,7 @@
 import { isHanger, type Beam, type Column } from '../building/frame'
 import { isRoofCase, reducibleGroupOf } from '../actions/cases'
-import { reductionsOf, sparedOf, type ReducibleLoad, type Reductions } from '../actions/reduction'
-import { readArea, readCase, readReducible, type ReducibleReader } from './cells'
+import { reductionsOf, sparedOf, type ReducibleLoad, type Reductions, type Supported } from '../actions/reduction'
+import { readArea, readCase, readReducible, type ColumnReader, type ReducibleReader } from './cells'
 import { columnChain, expandedAt, type Place } from './floorQueries'
 import { beamFactorIn, reductionRegionOf } from './reductionRegions'
 import type { ProjectState } from './project'
@@ -67,13 +67,14 @@ function lengthsBy(
   feet: readonly number[],
   transferred: Transferred,
 ): readonly (Length | null)[] {
-  let above = 0
+  let above = -Infinity
   return chain.map((_, i) => {
     const whole = feet[i] ?? 0
     const row = lengthBy(state, chain, i, caseId, whole, transferred)
-    // IS 875-2 3.2.1.1, note: where a step leaves less than above, what is above is adopted
-    const asAbove = row !== null && countsAllFloors(state) && row.foot < above
-    const foot = asAbove ? above : (row?.foot ?? whole)
+    // IS 875-2 3.2.1.1, note: where a step leaves less than above, what is above is adopted, as far as there is so much at all
+    const adopted = Math.min(above, whole)
+    const asAbove = row !== null && countsAllFloors(state) && row.foot < adopted
+    const foot = asAbove ? adopted : (row?.foot ?? whole)
     above = foot
     return row && { ...row, foot, asAbove }
   })
@@ -93,11 +94,9 @@ function lengthBy(
   if (!found || !place || !read) return null
   const { storeys, area } = found
   const [byArea, byStoreys] = [found.byArea?.value ?? null, found.byStoreys?.value ?? null]
-  const load = loadAt(read, place.floor.rundown.tops, place.row)
+  const load = withKept(state, loadAt(read, place.floor.rundown.tops, place.row), 'column')
   const factor = Math.min(byArea ?? 1, byStoreys ?? 1)
-  const spared = sparedOf(load, factor)
-  // what heavy floors keep counts where more of them would go
-  const kept = (1 - factor) * load.heavy > load.heavy - load.kept ? load.kept : 0
+  const { spared, kept } = sparedOf(load, factor)
   return { storeys, area, byArea, byStoreys, reducible: load.load, kept, foot: foot - spared }
 }
 
@@ -127,13 +126,10 @@ export function reductionsAt(
   const group = reducibleGroupOf(caseId)
   const place = chain[index]
   if (!read || group === null || !place) return null
-  const added = chain.slice(0, index + 1).map(({ floor, row }, i) => {
-    const above = chain[i - 1]
-    return read.area(floor.rundown.tops, row) - (above ? read.area(above.floor.rundown.feet, above.row) : 0)
-  })
-  const storeys = countsAllFloors(state)
-    ? floorsCarried(state, chain.slice(0, index + 1))
-    : added.filter((area) => area > least).length
+  const down = chain.slice(0, index + 1)
+  const added = addedAlong(down, read.area)
+  const counted = countsAllFloors(state) ? addedAlong(down, readArea(state)) : added
+  const storeys = counted.filter((area) => area > least).length
   const area = read.area(place.floor.rundown.tops, place.row)
   if (area <= least) return null
   const terms = added.flatMap((value, i) => {
@@ -154,28 +150,28 @@ export function reductionsAt(
   return found && { ...found, storeys, area }
 }
 
+/** What each length of a column adds to what comes from above. */
+const addedAlong = (chain: readonly Place[], read: ColumnReader): readonly number[] =>
+  chain.map(({ floor, row }, i) => {
+    const above = chain[i - 1]
+    return read(floor.rundown.tops, row) - (above ? read(above.floor.rundown.feet, above.row) : 0)
+  })
+
 const loadAt = (read: ReducibleReader, block: Float64Array, row: number): ReducibleLoad => ({
   load: read.load(block, row),
   heavy: read.heavy(block, row),
   kept: read.kept(block, row),
 })
 
-/** IS 875-2 keeps a part of heavy floors in columns alone (3.2.1.1). */
-export const keptOnBeams = (state: ProjectState, load: ReducibleLoad): ReducibleLoad =>
-  countsAllFloors(state) ? { ...load, heavy: 0, kept: 0 } : load
-
-/** IS 875-2 3.2.1: the number of floors carried, the roof included; elsewhere floors that qualify. */
-const countsAllFloors = ({ standard }: ProjectState): boolean =>
-  standard.methods['imposed.reduction'] === 'tablesAllFloors'
-
-/** Levels at which a column gets any floor. */
-function floorsCarried(state: ProjectState, chain: readonly Place[]): number {
-  const area = readArea(state)
-  return chain.filter(({ floor, row }, i) => {
-    const above = chain[i - 1]
-    return area(floor.rundown.tops, row) - (above ? area(above.floor.rundown.feet, above.row) : 0) > least
-  }).length
+/** What heavy floors keep stays where the standard says so: by IS 875-2 in columns alone (3.2.1.1), and nowhere by an own table, which stands in its place. */
+export function withKept(state: ProjectState, load: ReducibleLoad, by: Supported['by']): ReducibleLoad {
+  const keeps = !ownTable(state) && (by === 'column' || !countsAllFloors(state))
+  return keeps ? load : { ...load, heavy: 0, kept: 0 }
 }
+
+/** IS 875-2 3.2.1: the number of floors carried, the roof included; elsewhere, and by an own table, floors that qualify. */
+const countsAllFloors = (state: ProjectState): boolean =>
+  state.standard.methods['imposed.reduction'] === 'tablesAllFloors' && !ownTable(state)
 
 /** What ASCE 7 asks of the member and of the roof. */
 function elementOf(state: ProjectState, { floor, row }: Place, list: 'beams' | 'columns', caseId: string) {
@@ -242,10 +238,8 @@ export function reductionOfBeam(
   const found = factorOfBeam(state, place, caseId)
   const read = readReducible(state, caseId, transferredIn(state))
   if (!found || !read) return null
-  const spared = sparedOf(
-    keptOnBeams(state, loadAt(read, place.floor.rundown.beamTotals, place.row)),
-    found.factor.value,
-  )
+  const load = withKept(state, loadAt(read, place.floor.rundown.beamTotals, place.row), 'beam')
+  const { spared } = sparedOf(load, found.factor.value)
   return { area: found.area, byArea: found.factor.value, total: total - spared }
 }
 

@@ -14,7 +14,7 @@ import type { FloorState } from './floorStates'
 import { panelGrounds } from './panelGrounds'
 import type { ProjectState } from './project'
 import { reductionRegionsOn } from './reductionRegions'
-import { keptOnBeams, least, ownTable, roofOf, transferredIn } from './reductions'
+import { least, ownTable, roofOf, transferredIn, withKept } from './reductions'
 
 /** What slabs are spared of an imposed case in one region of a level. */
 export interface SlabReduction {
@@ -38,7 +38,7 @@ export function slabReductions(state: ProjectState, caseId: string): readonly Sl
       const { area, ...load } = reducibleIn(floor, region, read)
       const factor = area > least ? slabFactor(state, floor, region, caseId, group, area) : null
       if (!factor) return []
-      const reduced = load.load - sparedOf(keptOnBeams(state, load), factor.value)
+      const reduced = load.load - sparedOf(withKept(state, load, 'beam'), factor.value).spared
       return [{ region, floor, area, load: load.load, reduced, factor }]
     }),
   )

@@ -1,8 +1,9 @@
 import { newId, recordsOf, type Document, type Random } from '../document/document'
-import { expandFloors, type Floor } from '../building/floors'
+import type { Floor } from '../building/floors'
 import type { Strut } from '../document/recordKinds'
 import type { Point, Point3 } from '../geometry/point'
 import { tidy } from '../geometry/tolerance'
+import { floorsOf } from './levels'
 import { made, noStock, problem, type Base, type Made, type Maker } from './made'
 import { freeLabel } from './shaped'
 import { storeyUnder, usualStock } from './usual'
@@ -62,9 +63,7 @@ export const hand = 0.1
 
 /** Levels that carry a layout, bottom first. */
 export const carryingFloors = (document: Document): readonly Floor[] =>
-  expandFloors(recordsOf(document, 'level'), recordsOf(document, 'levelRange')).filter(
-    ({ layoutId }) => layoutId !== null,
-  )
+  floorsOf(document).filter(({ layoutId }) => layoutId !== null)
 
 function strutOf(
   role: Strut['role'],

@@ -6,8 +6,10 @@ import { orRefused, refuse } from '../outcome/refusal'
 import { formatQuantity, type NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 
-export type Placed =
-  { readonly ok: true; readonly points: readonly Point[] } | { readonly ok: false; readonly problem: string }
+/** Places that were read, or why they could not be. */
+export type PlacedAs<P> =
+  { readonly ok: true; readonly points: readonly P[] } | { readonly ok: false; readonly problem: string }
+export type Placed = PlacedAs<Point>
 
 export interface Surroundings {
   readonly grid: readonly GridLine[]
@@ -36,7 +38,7 @@ export function readEach<P>(
   text: string,
   last: P | undefined,
   readOne: (part: string, last: P | undefined) => P,
-): { readonly ok: true; readonly points: readonly P[] } | { readonly ok: false; readonly problem: string } {
+): PlacedAs<P> {
   return orRefused(() => {
     const points: P[] = []
     for (const part of text.trim().split(/\s+to\s+/i)) points.push(readOne(part.trim(), points.at(-1) ?? last))

@@ -2,7 +2,7 @@ import type { GridLine } from '../document/recordKinds'
 import type { Point3 } from '../geometry/point'
 import { refuse } from '../outcome/refusal'
 import type { NumberFormat } from '../units/format'
-import { lengthOf, readEach, readPlace } from './placeText'
+import { lengthOf, readEach, readPlace, type PlacedAs } from './placeText'
 import { height } from './uprightPlaceText'
 
 /** What is known by name where places in space are typed. */
@@ -15,14 +15,11 @@ export interface SpaceNames {
   readonly last: Point3 | undefined
 }
 
-export type PlacedInSpace =
-  { readonly ok: true; readonly points: readonly Point3[] } | { readonly ok: false; readonly problem: string }
-
 /**
  * Reads places in space: a place of the plan and a height, `B2 at Roof`, `C2 + 4.2 m east at 3.5 m`; from the last point on `3.5 m up`, or a place of the plan
  * alone (`C3`, `3 m east`), at the same height. Several are joined by `to`.
  */
-export const readSpacePlaces = (text: string, names: SpaceNames): PlacedInSpace =>
+export const readSpacePlaces = (text: string, names: SpaceNames): PlacedAs<Point3> =>
   readEach(text, names.last, (part, last) => readSpacePlace(part, { ...names, last }))
 
 function readSpacePlace(text: string, names: SpaceNames): Point3 {

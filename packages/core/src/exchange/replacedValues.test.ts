@@ -31,6 +31,8 @@ test('an own value is listed with what stood there before, in every layer, and i
   const state = stateOf(own)
   const find = (key: string) => replacedRows(state.standard).find((row) => row.key === key)
   expect(find('basis.gamma_Q')).toBeUndefined()
+  // uses are still those of the set alone
+  expect(find('A1')).toMatchObject({ kind: 'use', layer: shippedSets.EN[0]?.name })
   // B1 is a use of the national set: the project replaces its 2.0 kN/m²
   expect(find('imposed.q_k.B1')).toMatchObject({
     kind: 'value',

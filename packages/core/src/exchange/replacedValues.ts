@@ -1,5 +1,5 @@
 import { familyOf } from '../standards/families'
-import type { Standard } from '../standards/layer'
+import { usesKey, type Standard } from '../standards/layer'
 import type { Quantity } from '../units/quantity'
 
 /** What a national set, an edition or the project puts in the place of what its family recommends. */
@@ -47,19 +47,19 @@ export function replacedRows(standard: Standard): readonly ReplacedRow[] {
       ...{ kind: 'method', key, name, layer: standard.decidedBy[key] ?? '', clause: '' },
       replaced: [family.recommended.methods[key] ?? []].flat(),
     }))
-  const layer = standard.layers.slice(1).join(' + ')
+  const layerOf = (id: string) => standard.decidedBy[usesKey(id)] ?? ''
   const gone = Object.keys(family.uses)
     .filter((id) => !standard.uses[id])
     .map((id): ReplacedRow => ({
       ...bare,
-      ...{ kind: 'use', key: id, name: 'taken away', layer, clause: '' },
+      ...{ kind: 'use', key: id, name: 'taken away', layer: layerOf(id), clause: '' },
       replaced: [family.uses[id]?.name ?? id],
     }))
   const added = Object.entries(standard.uses)
     .filter(([id, { name }]) => name !== family.uses[id]?.name)
     .map(([id, { name }]): ReplacedRow => ({
       ...bare,
-      ...{ kind: 'use', key: id, name, layer, clause: '' },
+      ...{ kind: 'use', key: id, name, layer: layerOf(id), clause: '' },
       replaced: [family.uses[id]?.name ?? []].flat(),
     }))
   return [...values, ...tables, ...methods, ...gone, ...added]

@@ -4,9 +4,10 @@ import { drawRecord } from '../editing/drawn'
 import { labeller } from '../editing/shaped'
 import { difference, regionOf, union } from '../geometry/clip'
 import type { Point } from '../geometry/point'
-import { eachEdge, type Region } from '../geometry/polygon'
-import { distance, project } from '../geometry/segment'
+import type { Region } from '../geometry/polygon'
+import { distance, overlapOn } from '../geometry/segment'
 import { onLine, sameSupport, tidyPoint } from '../geometry/tolerance'
+import { edgesOf, turnTo, uAt, type Edge } from '../sharing/strips'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 
@@ -88,44 +89,35 @@ type Piece = readonly [Point, Point]
 
 /** Pieces inside a region of lines across a direction, from its lowest side along it. */
 function linesAcross(region: Region, angle: number, { kind, spacing }: JoistSpacing): readonly Piece[] {
-  const [c, s] = [Math.cos(angle), Math.sin(angle)]
-  const places = region.flat().map(([x, y]) => x * c + y * s)
-  const [from, to] = [Math.min(...places), Math.max(...places)]
-  const width = to - from
+  // u along the joists, so that what the span measures runs against v
+  const edges = edgesOf(region, turnTo(angle + Math.PI / 2))
+  const from = Math.max(...edges.map(({ v1 }) => v1))
+  const width = from - Math.min(...edges.map(({ v0 }) => v0))
   const step = kind === 'exact' ? spacing : width / Math.ceil(width / spacing - 1e-9)
   // one on the far side would lie on its beam
   const count = Math.min(limit + 1, Math.ceil((width - sameSupport) / step) - 1)
-  return Array.from({ length: Math.max(0, count) }, (_, i) => from + (i + 1) * step).flatMap((t) =>
-    piecesAt(region, t, [c, s]),
-  )
+  const [c, s] = [-Math.sin(angle), Math.cos(angle)]
+  return Array.from({ length: Math.max(0, count) }, (_, i) => from - (i + 1) * step).flatMap((v) => {
+    const at = (u: number): Point => tidyPoint([u * c - v * s, u * s + v * c])
+    return piecesAt(edges, v).map(([a, b]): Piece => [at(a), at(b)])
+  })
 }
 
-/** Where the line at `t` along a direction runs inside a region. */
-function piecesAt(region: Region, t: number, [c, s]: Point): readonly Piece[] {
-  const cuts: number[] = []
-  for (const ring of region)
-    eachEdge(ring, ([ax, ay], [bx, by]) => {
-      const [ta, tb] = [ax * c + ay * s, bx * c + by * s]
-      // half open: a corner on the line counts once
-      if (ta <= t === tb <= t) return
-      const part = (t - ta) / (tb - ta)
-      cuts.push((ay + part * (by - ay)) * c - (ax + part * (bx - ax)) * s)
-    })
-  cuts.sort((a, b) => a - b)
-  const at = (n: number): Point => tidyPoint([t * c - n * s, t * s + n * c])
-  return cuts.flatMap((n, i): Piece[] => {
-    const next = cuts[i + 1]
-    return i % 2 === 0 && next !== undefined && next - n >= shortest ? [[at(n), at(next)]] : []
+/** Where the line at `v` runs inside. A corner on it counts once: an edge has its lower end and not its upper one. */
+function piecesAt(edges: readonly Edge[], v: number): readonly (readonly [from: number, to: number])[] {
+  const cuts = edges
+    .filter(({ v0, v1 }) => v0 <= v && v < v1)
+    .map((edge) => uAt(edge, v))
+    .sort((a, b) => a - b)
+  return cuts.flatMap((from, i) => {
+    const to = cuts[i + 1]
+    return i % 2 === 0 && to !== undefined && to - from >= shortest ? [[from, to] as const] : []
   })
 }
 
 /** Whether a straight beam lies along a line for all of it. */
 function liesAlong([a, b]: Piece, path: readonly Point[]): boolean {
   const [p, q, more] = path
-  if (!p || !q || more || distance(p, q) < onLine) return false
-  const length = distance(p, q)
-  return [a, b].every((point) => {
-    const { s, off } = project(p, q, point)
-    return Math.abs(off) <= onLine && s >= -onLine && s <= length + onLine
-  })
+  const on = p && q && !more ? overlapOn(p, q, a, b, onLine) : undefined
+  return on !== undefined && on.to - on.from >= distance(a, b) - 2 * onLine
 }

@@ -4,7 +4,7 @@ import type { Point } from './point'
 export const samePoint = 1e-3
 
 /** Rounds away what adding and turning lengths leaves behind, well below a setting-out tolerance. */
-export const tidy = (value: number): number => Math.round(value * 1e9) / 1e9
+export const tidy = (value: number): number => Math.round(value * 1e9) / 1e9 + 0
 export const tidyPoint = ([x, y]: Point): Point => [tidy(x), tidy(y)]
 
 /** A supporting member may lie off a panel's edge by this much, as drawn by hand or imported (1 cm). */

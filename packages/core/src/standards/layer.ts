@@ -32,7 +32,7 @@ export interface Standard {
   readonly values: Readonly<Record<string, ResolvedValue>>
   readonly tables: Readonly<Record<string, Table>>
   readonly methods: Readonly<Record<string, string>>
-  /** The layer that decided a table or a method, by its key. */
+  /** The layer that decided a table, a method or a use, by its key. */
   readonly decidedBy: Readonly<Record<string, string>>
   readonly uses: Readonly<Record<string, Use>>
   /** Entries of a layer that could not be used, each with its layer. */
@@ -57,10 +57,14 @@ export function resolveLayers(family: Family, over: readonly StandardLayer[]): S
       if (tableFits(family, key, table)) [tables[key], decidedBy[key]] = [table, layer.name]
     for (const [key, name] of Object.entries(layer.methods))
       if (family.methods[key]?.includes(name)) [methods[key], decidedBy[key]] = [name, layer.name]
+    for (const id of Object.keys(layer.uses ?? {})) decidedBy[usesKey(id)] = layer.name
   }
   const names = layers.map(({ name }) => name)
   return { family: family.id, layers: names, values, tables, methods, decidedBy, uses, concerns }
 }
+
+/** What uses stand under where layers are told apart. */
+export const usesKey = (id: string): string => `uses.${id}`
 
 interface Known {
   readonly family: Family

@@ -16,7 +16,7 @@ const reasons: Readonly<Record<FamilyId, Reasons>> = {
   ],
   BS: [
     'may be reduced by storeys or area: BS 6399-1 6.2, 6.3',
-    'not reduced: BS 6399-1 6.1 leaves out storage, plant, garages, and factories under 5 kN/m²',
+    'not reduced: BS 6399-1 6.1 leaves out storage, plant, garages and light factories',
   ],
 }
 
@@ -29,10 +29,8 @@ export function reductionReason(family: FamilyId, loads: KeyLoads, ownTable: str
   if (!cases || !imposed) return null
   if (key.reducible === 'never') return 'not reduced, as said here'
   const onRoof = isRoofCase(cases.imposed)
-  const keeps =
-    kept && ownTable === null
-      ? `, and never below 5 kN/m²: ${kept.basis.kind === 'parameter' ? kept.basis.clause : ''}`
-      : ''
+  const clause = kept?.basis.kind === 'parameter' && ownTable === null ? kept.basis.clause : null
+  const keeps = clause === null ? '' : `, and never below what a heavy floor keeps: ${clause}`
   if (reducible) return `${howReduced(family, cases.group, onRoof, ownTable)}${keeps}`
   return onRoof ? null : reasons[family][1]
 }

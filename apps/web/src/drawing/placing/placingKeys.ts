@@ -1,4 +1,4 @@
-import type { Placed, Point, Point3 } from '@hedrion/core'
+import type { PlacedAs, Point, Point3 } from '@hedrion/core'
 import type { KeyboardEvent } from 'react'
 import { directions } from '../picking'
 import { firstSnap, nextSnap } from './snaps'
@@ -48,10 +48,7 @@ export function overSnaps(
 }
 
 /** Takes typed places, or says what is wrong with them; whether they were understood. */
-export function takePlaces<P extends Point | Point3>(
-  read: { readonly ok: true; readonly points: readonly P[] } | Extract<Placed, { readonly ok: false }>,
-  set: (added: readonly P[]) => void,
-): boolean {
+export function takePlaces<P extends Point | Point3>(read: PlacedAs<P>, set: (added: readonly P[]) => void): boolean {
   if (read.ok) set(read.points)
   else setProblem(read.problem)
   return read.ok

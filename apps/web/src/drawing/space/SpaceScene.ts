@@ -272,8 +272,7 @@ export class SpaceScene {
   /** The grid on the level that is drawn on, over everything; none where there is no elevation. */
   showGrid(lines: readonly GridMark[], z: number | null): void {
     clear(this.#grid)
-    const box = this.#box()
-    if (z !== null && this.#look && !box.isEmpty()) this.#grid.add(gridAt(lines, box, z, this.#look))
+    if (z !== null && this.#look && this.#bars.length > 0) this.#grid.add(gridAt(lines, this.#box(), z, this.#look))
     this.draw()
   }
 
