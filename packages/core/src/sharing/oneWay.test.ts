@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import type { Point } from '../geometry/point'
-import { difference, regionOf } from '../geometry/clip'
+import { difference, intersection, regionOf } from '../geometry/clip'
 import { distance, along } from '../geometry/segment'
 import { contains, regionArea, regionMoments, type Region, type Ring } from '../geometry/polygon'
 import { shareArea, shareLine, type OneWayPanel } from './oneWay'
@@ -233,6 +233,38 @@ describe('one-way sharing by laws', () => {
           expect(Math.abs(forceOn(share, index) - (dense.get(`m${index}`) ?? 0))).toBeLessThan(2e-4)
       }),
       { numRuns: 25 },
+    )
+  })
+
+  test('a panel in two, parted along its span, shares as in one', () => {
+    const place = fc.double({ min: 4, max: 16, noNaN: true })
+    fc.assert(
+      fc.property(starShaped, starShaped, fc.array(segment, { maxLength: 5 }), place, (ring, hole, segments, cut) => {
+        const carriers = segments.map(([a, b], i) => carrier(i, a, b))
+        const small: Ring = hole.map(([x, y]) => [10 + (x - 10) / 4, 10 + (y - 10) / 4])
+        const whole = panelOf(ring, carriers)
+        const region = difference(whole.outline, regionOf(small))
+        const one = shareArea(whole, region)
+        const halves = [rect(-100, -100, cut, 100), rect(cut, -100, 100, 100)].map((side) => ({
+          outline: intersection(whole.outline, regionOf(side)),
+          region: intersection(region, regionOf(side)),
+        }))
+        // the clipping leaves out slivers below 1 cm², so that there is less to share
+        const area = halves.reduce((all, half) => all + regionArea(half.region), 0)
+        fc.pre(Math.abs(area - regionArea(region)) < 1e-6)
+        const two = halves.map((half) => shareArea({ ...whole, outline: half.outline }, half.region))
+        const sum = (read: (share: Share) => number) => two.reduce((all, share) => all + read(share), 0)
+        const scale = one.lines.reduce(
+          (all, { s0, s1, q0, q1 }) => all + ((s1 - s0) * (Math.abs(q0) + Math.abs(q1))) / 2,
+          regionArea(region),
+        )
+        const within = 1e-6 * scale
+        expect(Math.abs(sum(({ notCarried }) => notCarried) - one.notCarried)).toBeLessThanOrEqual(within)
+        carriers.forEach((_, i) =>
+          expect(Math.abs(sum((share) => forceOn(share, i)) - forceOn(one, i))).toBeLessThanOrEqual(within),
+        )
+      }),
+      { numRuns: 60 },
     )
   })
 
