@@ -95,9 +95,18 @@ export function stopsAt(a: Point, b: Point, region: Region): readonly number[] {
       const to = project(a, b, q)
       if (Math.abs(from.off) <= onLine) found.push(from.s)
       if (from.off > 0 !== to.off > 0) found.push(from.s + ((to.s - from.s) * from.off) / (from.off - to.off))
-      const [start, end] = [project(p, q, a).off, project(p, q, b).off]
-      for (const gap of isAskew(a, b, p, q) ? [onLine, -onLine] : [])
-        if (start > gap !== end > gap) found.push((length * (start - gap)) / (start - end))
+      if (isAskew(a, b, p, q)) found.push(...besideStops(a, b, p, q))
     })
   return found.filter((s) => s > 0 && s < length)
+}
+
+/** Where a–b comes to lie beside the edge p–q, or leaves it: square to the edge's ends, and at the tolerance from it. */
+function besideStops(a: Point, b: Point, p: Point, q: Point): readonly number[] {
+  const [start, end] = [project(p, q, a), project(p, q, b)]
+  const reached = (from: number, to: number, value: number) =>
+    from > value !== to > value ? [(distance(a, b) * (from - value)) / (from - to)] : []
+  return [
+    ...[0, distance(p, q)].flatMap((value) => reached(start.s, end.s, value)),
+    ...[onLine, -onLine].flatMap((value) => reached(start.off, end.off, value)),
+  ]
 }

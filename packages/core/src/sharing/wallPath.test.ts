@@ -133,12 +133,13 @@ describe('a wall goes to what is under it', () => {
     const two = [panel(1, rectangle(0, 0, 6, 4)), panel(2, rectangle(6, 0.5, 9, 4), { spanAngle: 0 })]
     const frame = [...bay, carrier('mid', [6, 0], [6, 4]), carrier('east', [9, 0], [9, 4])]
     const place = fc.tuple(fc.double({ min: -1, max: 10, noNaN: true }), fc.double({ min: -1, max: 5, noNaN: true }))
-    const beside = fc
-      .tuple(fc.double({ min: -0.015, max: 0.015, noNaN: true }), fc.double({ min: -0.015, max: 0.015, noNaN: true }))
-      .map(([off, more]): [Point, Point] => [
-        [6.5, 0.5 + off],
-        [8.5, 0.5 + more],
-      ])
+    // between the ends of an edge, and past both of them
+    const stretch = fc.constantFrom([6.5, 8.5] as const, [5.5, 9.5] as const)
+    const off = fc.double({ min: -0.015, max: 0.015, noNaN: true })
+    const beside = fc.tuple(stretch, off, off).map(([[from, to], first, second]): [Point, Point] => [
+      [from, 0.5 + first],
+      [to, 0.5 + second],
+    ])
     fc.assert(
       fc.property(fc.oneof(fc.tuple(place, place), beside), ([a, b]) => {
         const length = Math.hypot(a[0] - b[0], a[1] - b[1])
@@ -161,6 +162,12 @@ describe('a wall goes to what is under it', () => {
             [
               [0, 0],
               [0, -1],
+            ],
+          ],
+          [
+            [
+              [0, 4.999984972695872],
+              [-0.01733644733981677, 0],
             ],
           ],
         ],
