@@ -111,3 +111,41 @@ test('the pressure of the wind by IS 875-3, written out, and by another terrain'
   await expect(page.getByRole('link', { name: /^Basis/ })).toContainText(/pd 0\.76\skN\/m²/)
   await saved(page)
 })
+
+test('the source of a parameter is one click away: its clause, its table with the row marked, its picture', async ({
+  page,
+  request,
+}) => {
+  const project = await newProject(request, 'Sources', 'demo')
+  await page.goto(`/p/${project}/basis`)
+  const why = page.getByRole('complementary', { name: 'Why this number' })
+  const ask = async (fold: string, field: string) => {
+    await page.getByRole('button', { name: new RegExp(fold) }).click()
+    const line = page
+      .getByRole('textbox', { name: field })
+      .locator('xpath=ancestor::*[.//button[contains(@aria-label, "why?")]][1]')
+    await line.getByRole('button', { name: /why\?/ }).first().click()
+  }
+  await ask('^.{0,2}Imposed loads by use', 'q_k, imposed load, C3')
+  await expect(why.getByText('EN 1991-1-1 table 6.2, EN, recommended values, from memory')).toBeVisible()
+  await expect(why.locator('tr[aria-current]')).toHaveText(/C3 · museums, halls5\.004\.00\.80takes it/)
+  await expect(why.locator('td[data-read]')).toHaveText('5.00')
+  // the foyers of two floors: 25.92 m², and flights of stairs of 9 m² in plan
+  await expect(why.getByRole('img', { name: /Where this building has it/ })).toContainText(/34\.9\sm².*34\.9\sm²/)
+  await ask('^.{0,2}Partial factors', 'γ_Q, variable, unfavourable')
+  await expect(why.locator('tr[aria-current]')).toContainText('variable, unfavourable')
+  // 1.5 · 2368.8 kN
+  await expect(why.getByRole('img', { name: /times the factor/ })).toContainText(/2\s368\.8\skN → 3\s553\.2\skN/)
+  // a table that is read between its points: 1.00 kN/m of partitions on the reading room
+  await page.goto(`/p/${project}/actions?case=imposed/C`)
+  await page.getByRole('button', { name: '0.50 kN/m², why?' }).first().click()
+  await expect(why.locator('tr[aria-current]')).toContainText('allowance')
+  await expect(why.locator('td[data-read]')).toHaveText('0.50')
+  await expect(why.getByRole('img', { name: /this building at 1\.00/ })).toBeVisible()
+  // deeper in a chain it is asked for
+  await page.goto(`/p/${project}/actions?case=wind/west`)
+  await page.getByRole('button', { name: '1.03 kN/m², why?' }).first().click()
+  await why.getByRole('button', { name: 'Where z0 comes from' }).first().click()
+  await expect(why.locator('tr[aria-current]')).toContainText(/II.*0\.050/)
+  await expect(why.getByRole('img', { name: /Pressure of the wind at the levels/ })).toBeVisible()
+})

@@ -123,11 +123,13 @@ export { stockMaterials, type StockMaterial } from './standards/stock/materials'
 export { stockSections } from './standards/stock/sections'
 export { sourceOf, unitWeights, type UnitWeight } from './standards/stock/unitWeights'
 export type { ResolvedValue, StandardLayer } from './standards/layer'
+export type { SourceTable } from './standards/sourceTable'
 export { mendsOf, type Mend } from './concerns/mends'
 export { concernSentence, wordedCodes } from './wording/concernSentence'
 export { reductionReason } from './wording/reductionReason'
 export { sharingChoices, sharingNames } from './wording/sharingNames'
 export { sourceNames } from './wording/sourceNames'
+export { sourceSays } from './wording/sourceSays'
 export { productText, referenceText, traceLines, typeset, withNumbers } from './wording/traceText'
 export { Memo } from './derivation/memo'
 export { deriveProject, type ProjectState } from './derivation/project'
@@ -144,6 +146,7 @@ export {
 } from './queries/overview'
 export type { ReductionRegionView, SlabReductionView } from './queries/slabReductionViews'
 export type { AreaLoadView, TypedLoadView } from './queries/typedLoadViews'
+export type { LevelsPicture, PartsPicture } from './queries/sourcePicture'
 export type {
   BeamView,
   ColumnView as ColumnOnPlan,

@@ -390,7 +390,7 @@ describe('an own table in place of the standard', () => {
     const linear = factors({ by: 'area', between: 'linear', rows })
     expect(byLength(linear.reductions, 'byArea')).toEqual([null, 1, near(0.8), 0.7])
     const why = ask(linear.building.state(), { kind: 'why', address: `reduction:${linear.below}:imposed/B:area` })
-    expect(why?.basis).toMatchObject({ kind: 'table', clause: 'own table “own”' })
+    expect(why?.basis).toMatchObject({ kind: 'table', table: { clause: 'own table “own”' } })
   })
 
   test('by storeys, from the third on; under fewer nothing is reduced', () => {

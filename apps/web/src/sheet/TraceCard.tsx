@@ -1,10 +1,13 @@
 import { productText, referenceText, traceLines, type Traced, type TracedTerm } from '@hedrion/core'
+import { useState } from 'react'
 import { useLocation } from 'react-router'
 import styled from 'styled-components'
 import { useAnswer, useFormat } from '../compute/SessionContext'
 import { Button } from '../ui/Button'
 import { CopyButton } from '../ui/CopyButton'
 import { Expression } from './Expression'
+import { Source } from './source/Source'
+import { TableRead } from './source/TableRead'
 import { Symbol } from './Symbol'
 import { closeTrace, goBackTo, goDown, pinTrace, useTrace } from './traceStore'
 import { Value } from './Value'
@@ -50,7 +53,7 @@ function Card({
         </Tools>
       </Head>
       {traced ? (
-        <Node traced={traced} name={traced.symbol} />
+        <Node key={address} traced={traced} name={traced.symbol} first />
       ) : (
         <p>{traced === null ? 'This number is no longer there.' : 'One moment …'}</p>
       )}
@@ -62,10 +65,12 @@ interface NodeProps {
   readonly traced: Traced
   /** The symbol as the formula above calls it. */
   readonly name: string
+  /** The number that was asked about: its source is shown at once, those of others when asked for. */
+  readonly first?: boolean
 }
 
 /** One number of the chain with what it was made of. */
-function Node({ traced, name }: NodeProps) {
+function Node({ traced, name, first = false }: NodeProps) {
   const format = useFormat()
   const { basis, value, quantity } = traced
   return (
@@ -86,9 +91,33 @@ function Node({ traced, name }: NodeProps) {
           <Value value={value} quantity={quantity} />
         </span>
       </Line>
-      <Source>{referenceText(traced)}</Source>
+      <Reference>{referenceText(traced)}</Reference>
+      <SourceOf traced={traced} name={name} first={first} />
       <Children traced={traced} />
     </div>
+  )
+}
+
+/** Table and picture of a number that a standard gives. */
+function SourceOf({ traced: { basis, value }, name, first }: Required<NodeProps>) {
+  const [isOpen, setOpen] = useState(first)
+  if (basis.kind !== 'parameter' && basis.kind !== 'table') return null
+  return (
+    <>
+      {!first && (
+        <Button kind="link" aria-expanded={isOpen} onPress={() => setOpen(!isOpen)}>
+          {isOpen ? (
+            'Hide its source'
+          ) : (
+            <>
+              Where <Symbol name={name} /> comes from
+            </>
+          )}
+        </Button>
+      )}
+      {isOpen &&
+        (basis.kind === 'table' ? <TableRead basis={basis} value={value} /> : <Source parameter={basis.key} />)}
+    </>
   )
 }
 
@@ -129,7 +158,7 @@ function Term({ term, sum }: { readonly term: TracedTerm; readonly sum: Traced }
           ) : (
             term.label
           )}
-          {product !== '' && <Source as="span">{` = ${product}`}</Source>}
+          {product !== '' && <Reference as="span">{` = ${product}`}</Reference>}
         </span>
         <Value value={term.value} quantity={sum.quantity} strong={false} />
       </Line>
@@ -146,7 +175,7 @@ const Box = styled.aside`
   border-top: 2px solid var(--accent);
   background: var(--raised);
   padding: 8px 20px 12px;
-  max-height: 46%;
+  max-height: 54%;
   overflow: auto;
   font-size: 14px;
   flex: none;
@@ -167,7 +196,7 @@ const Line = styled.div`
   padding: 2px 0;
   font-family: var(--serif);
 `
-const Source = styled.div`
+const Reference = styled.div`
   font: 400 13px/1.3 var(--sans);
   color: var(--quiet);
 `

@@ -1,5 +1,6 @@
 import type { ReductionTable } from '../document/recordKinds'
-import { readTable, type Table } from '../trace/table'
+import { readTable } from '../trace/readTable'
+import type { Table } from '../trace/table'
 import { given, type Traced } from '../trace/traced'
 
 export interface OwnSupported {

@@ -2,7 +2,7 @@ import type { LoadKey } from '../document/recordKinds'
 import type { Concern } from '../outcome/outcome'
 import { parameterOf, tableOf, type Standard } from '../standards/layer'
 import { formula } from '../trace/formula'
-import { readTable } from '../trace/table'
+import { readTable } from '../trace/readTable'
 import { given, type Traced } from '../trace/traced'
 
 /** IS 875-2 3.1.2 and BS 6399-1 5.1.4: a third of the weight per metre of wall, and never less than the least. */

@@ -1,7 +1,7 @@
 import type { ReductionTable } from '../document/recordKinds'
 import { parameterIf, parameterOf, type Standard } from '../standards/layer'
 import { formula } from '../trace/formula'
-import { readTable } from '../trace/table'
+import { readTable } from '../trace/readTable'
 import { given, type Traced } from '../trace/traced'
 import { liveReductionOf, type LiveSupported } from './liveReduction'
 import { ownReduction } from './ownReduction'

@@ -37,6 +37,7 @@ import { stripView } from './stripView'
 import { surfaceView } from './surfaceView'
 import { why } from './why/why'
 import { windProfile } from './windProfile'
+import { source } from './source'
 
 /** What a screen, a job or the command line may ask of a document. */
 export type Query =
@@ -72,6 +73,7 @@ export type Query =
   | { readonly kind: 'wind' }
   | { readonly kind: 'windProfile' }
   | { readonly kind: 'standard' }
+  | { readonly kind: 'source'; readonly key: string }
   | { readonly kind: 'rules'; readonly list: RuleId | null }
   | { readonly kind: 'envelopes'; readonly set: string; readonly effects: EffectKind }
   | { readonly kind: 'governing'; readonly set: string; readonly key: string }
@@ -114,6 +116,7 @@ const answers = {
   wind: (state) => (state.wind ? { ...state.wind, extent: state.extent } : null),
   windProfile: (state) => windProfile(state),
   standard: (state) => ({ ...state.standard, values: Object.values(state.standard.values) }),
+  source: (state, { key }) => source(state, key),
   rules: (state, { list }) => ruleViews(state, list),
   envelopes: (state, { set, effects }) => envelopeRows(state, set, effects),
   governing: (state, { set, key }) => governing(state, set, key),

@@ -85,7 +85,7 @@ describe('layers lie one over another', () => {
       symbol: 'γ',
       quantity: 'factor',
       value: 1.35,
-      basis: { kind: 'parameter', clause: 'agreed 3 March', layer: 'own' },
+      basis: { kind: 'parameter', key: 'g', clause: 'agreed 3 March', layer: 'own' },
     })
     expect(parameter(resolveLayers(family, []), 'g').basis).toMatchObject({ fromMemory: true })
   })

@@ -159,7 +159,7 @@ export function parameter(standard: Standard, key: string): Traced {
     symbol: meaning.symbol,
     quantity: meaning.quantity,
     value,
-    basis: { kind: 'parameter', clause, layer, ...(fromMemory ? { fromMemory } : {}) },
+    basis: { kind: 'parameter', key, clause, layer, ...(fromMemory ? { fromMemory } : {}) },
   }
 }
 

@@ -22,6 +22,8 @@ export interface PressureRule {
   readonly terrains: readonly (readonly [TerrainCategory, string])[]
   /** The project's terrain as one of them. */
   readonly terrainOf: (terrain: TerrainCategory) => TerrainCategory
+  /** The row of the standard's table that a terrain of the project reads. */
+  readonly rowOf: (terrain: TerrainCategory) => string
   /** At a height above ground; null where the standard has none so high. */
   readonly at: (height: number, site: WindSite, standard: Standard) => Traced<'pressure'> | null
 }

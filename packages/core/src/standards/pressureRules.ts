@@ -1,7 +1,7 @@
-import { asceVelocityPressure } from './asce/wind'
+import { asceExposures, asceVelocityPressure } from './asce/wind'
 import { peakVelocityPressure } from './en/peakVelocityPressure'
 import type { FamilyId } from './family'
-import { isDesignPressure } from './is/wind'
+import { isCategories, isDesignPressure } from './is/wind'
 import type { PressureRule } from './pressureRule'
 
 /** What a family without a rule of its own keeps is called as here. */
@@ -18,6 +18,7 @@ export const enPressureRule: PressureRule = {
     ['IV', 'IV · towns'],
   ],
   terrainOf: (terrain) => terrain,
+  rowOf: (terrain) => terrain,
   at: peakVelocityPressure,
 }
 
@@ -34,6 +35,7 @@ const rules: Readonly<Record<FamilyId, PressureRule | null>> = {
       ['0', 'D · flat, along water'],
     ],
     terrainOf: (terrain) => (terrain === 'IV' ? 'III' : terrain === 'I' ? '0' : terrain),
+    rowOf: (terrain) => asceExposures[terrain],
     at: asceVelocityPressure,
   },
   IS: {
@@ -48,6 +50,7 @@ const rules: Readonly<Record<FamilyId, PressureRule | null>> = {
       ['IV', '4 · many above 25 m'],
     ],
     terrainOf: (terrain) => (terrain === 'I' ? '0' : terrain),
+    rowOf: (terrain) => isCategories[terrain],
     at: isDesignPressure,
   },
   BS: null,

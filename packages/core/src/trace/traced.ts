@@ -1,14 +1,21 @@
 import type { Quantity } from '../units/quantity'
+import type { Table } from './table'
 
 export type Basis =
   | { readonly kind: 'given'; readonly from: string }
-  | { readonly kind: 'parameter'; readonly clause: string; readonly layer?: string; readonly fromMemory?: boolean }
+  | {
+      readonly kind: 'parameter'
+      /** Where it stands in the layers of the standard. */
+      readonly key: string
+      readonly clause: string
+      readonly layer?: string
+      readonly fromMemory?: boolean
+    }
   | {
       readonly kind: 'table'
-      readonly clause: string
+      readonly table: Table
       readonly row: string
       readonly inputs: readonly Traced[]
-      readonly fromMemory?: boolean
     }
   | {
       readonly kind: 'formula'

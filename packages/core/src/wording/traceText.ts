@@ -36,7 +36,7 @@ export function referenceText({ basis }: Traced): string {
     case 'parameter':
       return [basis.clause, basis.layer, basis.fromMemory ? 'from memory' : undefined].filter(Boolean).join(', ')
     case 'table':
-      return `${basis.clause}, row ${basis.row}${basis.fromMemory ? ', from memory' : ''}`
+      return `${basis.table.clause}, row ${basis.row}${basis.table.fromMemory ? ', from memory' : ''}`
     default:
       return basis.clause
   }

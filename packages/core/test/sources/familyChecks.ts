@@ -1,6 +1,6 @@
 import type { FamilyId } from '../../src/standards/family'
 import { parameter, tableOf, type Standard } from '../../src/standards/layer'
-import { readTable } from '../../src/trace/table'
+import { readTable } from '../../src/trace/readTable'
 import { given } from '../../src/trace/traced'
 import type { StandardCheck } from './standardChecks'
 

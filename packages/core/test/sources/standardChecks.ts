@@ -1,5 +1,5 @@
 import { given } from '../../src/trace/traced'
-import { readTable } from '../../src/trace/table'
+import { readTable } from '../../src/trace/readTable'
 import { parameter, tableOf, type Standard } from '../../src/standards/layer'
 
 /** One value that a clause gives, read from the resolved standard. Written out from the document, row by row as printed. */

@@ -1,5 +1,5 @@
 import { tableOf, type Standard } from '../../src/standards/layer'
-import { readTable } from '../../src/trace/table'
+import { readTable } from '../../src/trace/readTable'
 import { given } from '../../src/trace/traced'
 import { remembered } from './familyChecks'
 import type { FormulaCheck } from './formulaChecks'

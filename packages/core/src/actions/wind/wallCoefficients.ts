@@ -2,7 +2,7 @@ import type { Concern, Outcome } from '../../outcome/outcome'
 import { refused, sound } from '../../outcome/outcome'
 import { tableOf, type Standard } from '../../standards/layer'
 import { formula } from '../../trace/formula'
-import { readTable } from '../../trace/table'
+import { readTable } from '../../trace/readTable'
 import { given, type Traced } from '../../trace/traced'
 
 /** What zones D and E of one direction need (EN 1991-1-4, table 7.1 and 7.2.2(3)). */

@@ -95,11 +95,17 @@ export const asceWindValues: Readonly<Record<string, LayerValue>> = {
 }
 
 /** Exposure of ASCE 7 26.7.3 by the project's terrain: towns, villages and woods are B, open land C, water D. */
-const exposures: Readonly<Record<TerrainCategory, Exposure>> = { '0': 'D', I: 'D', II: 'C', III: 'B', IV: 'B' }
+export const asceExposures: Readonly<Record<TerrainCategory, Exposure>> = {
+  '0': 'D',
+  I: 'D',
+  II: 'C',
+  III: 'B',
+  IV: 'B',
+}
 
 /** Velocity pressure at a height above ground. */
 export function asceVelocityPressure(height: number, site: WindSite, standard: Standard): Traced<'pressure'> {
-  const exposure = exposures[site.terrain]
+  const exposure = asceExposures[site.terrain]
   const of = (name: string) => parameterOf(standard, `wind.${name}`, 'factor')
   const K_z = exposureCoefficient({
     c: of('c'),

@@ -1,5 +1,6 @@
 import { formula } from '../../trace/formula'
-import { readTable, type Table } from '../../trace/table'
+import { readTable } from '../../trace/readTable'
+import type { Table } from '../../trace/table'
 import { given, type Traced } from '../../trace/traced'
 import type { LayerValue, ParameterMeaning } from '../family'
 import { parameterOf, tableOf, type Standard } from '../layer'
@@ -79,12 +80,12 @@ export const isTerrainTable: Table = {
 }
 
 /** Terrain categories of IS 875-3, 6.3.2.1, by the project's terrain: its sea and its lakes are both category 1. */
-const categories: Readonly<Record<TerrainCategory, string>> = { '0': '1', I: '1', II: '2', III: '3', IV: '4' }
+export const isCategories: Readonly<Record<TerrainCategory, string>> = { '0': '1', I: '1', II: '2', III: '3', IV: '4' }
 
 /** Design wind pressure at a height above ground; null above the table. */
 export function isDesignPressure(height: number, site: WindSite, standard: Standard): Traced<'pressure'> | null {
   const z = given('z', 'length', height, 'height above ground')
-  const found = readTable(tableOf(standard, 'wind.k_2'), categories[site.terrain], z)
+  const found = readTable(tableOf(standard, 'wind.k_2'), isCategories[site.terrain], z)
   if (!found.ok) return null
   const of = (name: string) => parameterOf(standard, `wind.${name}`, 'factor')
   const V_z = designSpeed({

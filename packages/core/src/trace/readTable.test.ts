@@ -1,4 +1,5 @@
-import { readTable, type Table } from './table'
+import { readTable } from './readTable'
+import type { Table } from './table'
 import { given } from './traced'
 
 const tableOf = (axis: Partial<Table['axis']>, rows: Table['rows'] = { a: [10, 20, 40] }): Table => ({
@@ -61,13 +62,14 @@ describe('reading between the points belongs to the table', () => {
     expect(outcome).toMatchObject({ ok: false, concerns: [{ code: 'table.unknown-row', data: { row: 'z' } }] })
   })
 
-  test('the trace holds the clause, the row, what was read at and the mark of memory', () => {
-    const outcome = readTable({ ...tableOf({}), fromMemory: true }, 'a', at(5.5))
+  test('the trace holds the table with its clause and mark of memory, the row, and what was read at', () => {
+    const table = { ...tableOf({}), fromMemory: true }
+    const outcome = readTable(table, 'a', at(5.5))
     expect(outcome.ok && outcome.value).toEqual({
       symbol: 'c',
       quantity: 'factor',
       value: 15,
-      basis: { kind: 'table', clause: 'a table of this test', row: 'a', inputs: [at(5.5)], fromMemory: true },
+      basis: { kind: 'table', table, row: 'a', inputs: [at(5.5)] },
     })
   })
 

@@ -1,0 +1,50 @@
+import { sourceSays, type Answer, type Query } from '@hedrion/core'
+import styled from 'styled-components'
+import { useAnswer } from '../../compute/SessionContext'
+import { LevelsDrawn } from './LevelsDrawn'
+import { PartsDrawn } from './PartsDrawn'
+import { StandardTable } from './StandardTable'
+
+/** Where a parameter comes from: what it does to this building as a picture, and its table with its row marked. */
+export function Source({ parameter }: { readonly parameter: string }) {
+  const source = useAnswer({ kind: 'source', key: parameter })
+  if (!source) return null
+  return (
+    <>
+      <Picture picture={source.picture} />
+      <StandardTable table={source.table} taken={source.taken} />
+    </>
+  )
+}
+
+type Found = NonNullable<Answer<Extract<Query, { kind: 'source' }>>>
+
+function Picture({ picture }: Pick<Found, 'picture'>) {
+  if (!picture) return null
+  const says = sourceSays[picture.says]
+  const none = picture.kind === 'parts' ? picture.parts.length === 0 : picture.levels.every(({ value }) => value === 0)
+  if (none) return <Said>Nothing in this building has to do with it.</Said>
+  return (
+    <>
+      <Said>{says}</Said>
+      {picture.kind === 'parts' ? (
+        <Scrolling tabIndex={0} role="region" aria-label={says}>
+          <PartsDrawn picture={picture} says={says} />
+        </Scrolling>
+      ) : (
+        <LevelsDrawn picture={picture} says={says} />
+      )}
+    </>
+  )
+}
+
+/** There may be many cases. */
+const Scrolling = styled.div`
+  max-height: 152px;
+  overflow: auto;
+`
+const Said = styled.p`
+  margin: 6px 0 0;
+  font: 400 13px var(--sans);
+  color: var(--quiet);
+`
