@@ -94,8 +94,23 @@ test('bracing in the roof of a hall is left out, a rooflight takes its part away
   await expect(purlin).not.toContainText(/6\.00\sm, 0\.80\skN\/m$/)
   await expect.poll(() => balance(page)).toMatch(/applied 345\.6 kN.*at supports 345\.6 kN.*nothing missing/)
 
-  // as bracing it takes none: purlins 2 m apart have 0.40 · 2 kN/m again
+  // what the panel's limits make of it: at atan(6 / 12) = 26.6 degrees to the span it counts; by a limit of 30 it is left out
+  await page
+    .getByRole('option', { name: /^Panel P1,/ })
+    .first()
+    .click()
+  await expect(page.getByText(/takes no load|left out, 26/)).toHaveCount(0)
   await find(page, 'building step')
+  await type(page, 'least angle to the span', '30')
+  await saved(page)
+  await find(page, 'paths step')
+  await expect(page.getByText(/left out, 26\.6\s° to the span/)).toBeVisible()
+  await find(page, 'building step')
+  await page.getByRole('button', { name: /^Undo: / }).click()
+  await saved(page)
+  await page.getByRole('option', { name: /^Beam B1,/ }).click()
+
+  // as bracing it takes none: purlins 2 m apart have 0.40 · 2 kN/m again
   await page.getByRole('button', { name: /takes load of panels and walls/ }).click()
   await page.getByRole('option', { name: 'takes none' }).click()
   await saved(page)

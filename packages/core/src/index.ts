@@ -127,6 +127,7 @@ export type { SourceTable } from './standards/sourceTable'
 export { mendsOf, type Mend } from './concerns/mends'
 export { concernSentence, wordedCodes } from './wording/concernSentence'
 export { reductionReason } from './wording/reductionReason'
+export { candidateText, saysOnDrawing } from './wording/candidateText'
 export { sharingChoices, sharingNames } from './wording/sharingNames'
 export { sourceNames } from './wording/sourceNames'
 export { sourceSays } from './wording/sourceSays'
@@ -146,6 +147,7 @@ export {
 } from './queries/overview'
 export type { ReductionRegionView, SlabReductionView } from './queries/slabReductionViews'
 export type { AreaLoadView, TypedLoadView } from './queries/typedLoadViews'
+export type { CandidateView } from './queries/candidateViews'
 export type { LevelsPicture, PartsPicture } from './queries/sourcePicture'
 export type {
   BeamView,

@@ -18,9 +18,11 @@ import { useCaseId } from './useCaseInView'
 import { useLevel } from './useLevel'
 
 interface PlanPaneProps {
-  readonly options: Omit<PlanOptions, 'format' | 'mark' | 'dividing'>
+  readonly options: Omit<PlanOptions, 'format' | 'mark' | 'dividing' | 'candidates'>
   /** Whether lines part what goes to one member from what goes to another. */
   readonly divided?: boolean
+  /** Whether members at a picked panel are marked by whether they support it. */
+  readonly supports?: boolean
   /** Whether area loads stand left of a line, and what members take of them right of it. */
   readonly parted?: boolean
   /** What a step draws on top of the plan of a level. */
@@ -137,7 +139,7 @@ function useReached(levelId: string): readonly string[] {
   )
 }
 
-function usePlanScene({ options, divided = false, more }: PlanPaneProps): Scene {
+function usePlanScene({ options, divided = false, supports = false, more }: PlanPaneProps): Scene {
   const grid = useRecords('gridLine')
   const format = useFormat()
   const { level } = useLevel()
@@ -145,7 +147,9 @@ function usePlanScene({ options, divided = false, more }: PlanPaneProps): Scene 
   const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
   const dividing = useAnswer({ kind: 'dividing', levelId: divided ? (level?.id ?? null) : null, caseId })
   const { area, member, names, spans, lit } = options
-  const [{ parts }] = useLook()
+  const [{ parts, picked }] = useLook()
+  const [panel] = supports && picked.length === 1 ? picked : []
+  const candidates = useAnswer({ kind: 'candidates', expandedId: panel ?? null })
   const scene = useMemo(() => {
     const made = planScene(floor, grid, {
       area,
@@ -153,13 +157,14 @@ function usePlanScene({ options, divided = false, more }: PlanPaneProps): Scene 
       names,
       spans,
       dividing: dividing ?? [],
+      candidates: candidates ?? [],
       lit,
       parts,
       format,
       mark: markOf(caseId),
     })
     return floor && more ? more(made, floor) : made
-  }, [floor, grid, format, caseId, area, member, names, spans, dividing, lit, parts, more])
+  }, [floor, grid, format, caseId, area, member, names, spans, dividing, candidates, lit, parts, more])
   return useNumbersWanted(scene)
 }
 

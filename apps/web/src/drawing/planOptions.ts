@@ -1,4 +1,4 @@
-import type { NumberFormat, Point } from '@hedrion/core'
+import type { CandidateView, NumberFormat, Point } from '@hedrion/core'
 import type { Parts } from '../state/look'
 import type { Mark, Scene } from './scene'
 
@@ -13,6 +13,8 @@ export interface PlanOptions {
   readonly spans: boolean
   /** Lines that part what goes to one member from what goes to another. */
   readonly dividing?: readonly (readonly Point[])[]
+  /** Members at the panel that is picked. */
+  readonly candidates?: readonly CandidateView[]
   /** Loads of patches alone, or of the default alone. */
   readonly parts?: Parts
   /** Panels on a ground that stands out. */

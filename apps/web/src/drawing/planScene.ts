@@ -13,6 +13,7 @@ import {
   type RegionView,
 } from '@hedrion/core'
 import { openingText, regionText, wallText } from './describe'
+import { candidatesPart } from './candidatesPart'
 import { beamsPart, columnsPart, ordinatesPart, ordinateScale } from './membersPart'
 import { part, type PlanOptions } from './planOptions'
 import { slopesPart, strutsPart } from './roofPart'
@@ -42,6 +43,7 @@ export function planScene(
     stairsPart(floor, options),
     ...(options.member ? [ordinatesPart(floor.beams, options, ordinate)] : []),
     wallsPart(floor, options),
+    candidatesPart(options.candidates ?? [], options.format),
     beamsPart(floor.beams, options),
     strutsPart(floor, options),
     columnsPart(floor, options),

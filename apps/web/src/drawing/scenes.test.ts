@@ -8,6 +8,7 @@ import {
   Memo,
   recordsOf,
 } from '@hedrion/core'
+import { candidatesPart } from './candidatesPart'
 import { elevationScene } from './elevationScene'
 import type { PlanOptions } from './planOptions'
 import { keyNumbers, planScene } from './planScene'
@@ -172,5 +173,47 @@ describe('the elevation', () => {
 
   test('nothing drawn yet is an empty scene', () => {
     expect(elevationScene(undefined, { format: metricPoint, mark: 'plain', forces: true }).targets).toEqual([])
+  })
+})
+
+describe('what the limits of a picked panel make of members', () => {
+  const [format, panel] = [metricPoint, recordsOf(document, 'panel').find(({ label }) => label === 'P1')]
+  const found = (verdict: 'counts' | 'offPanel' | 'alongSpan', off: number, degrees: number) =>
+    candidatesPart(
+      [
+        {
+          member: 'm',
+          expandedId: 'm@l',
+          label: 'B1',
+          a: [0, 0],
+          b: [6, 0],
+          verdict,
+          off,
+          angle: (degrees * Math.PI) / 180,
+        },
+      ],
+      format,
+    )
+  const textOf = (scene: ReturnType<typeof found>) => scene.labels.map(({ text }) => text.replaceAll(/\s/g, ' '))
+
+  test('supports lie over a whole line, what is left out is struck, and says why', () => {
+    expect(found('counts', 0, 90)).toMatchObject({ shapes: [{ stroke: { tone: 'accent', width: 7 } }], labels: [] })
+    expect(textOf(found('counts', 0.008, 90))).toEqual(['counts, 8 mm off'])
+    expect(textOf(found('offPanel', 0.02, 90))).toEqual(['left out, 20 mm off'])
+    expect(textOf(found('alongSpan', 0, 4))).toEqual(['left out, 4.0 ° to the span'])
+    // straight along the span nobody needs to be told
+    expect(textOf(found('alongSpan', 0, 0))).toEqual([])
+    for (const { shapes } of [found('offPanel', 0.02, 90), found('alongSpan', 0, 0)])
+      expect(shapes).toMatchObject([{ stroke: { dash: [2, 6] } }])
+  })
+
+  test('they lie under the members of the plan', () => {
+    const candidates = ask(state, { kind: 'candidates', expandedId: `${panel?.id ?? ''}@${levelId('1')}` })
+    const scene = plan('1', 'imposed/C', { candidates })
+    const struck = scene.shapes.findIndex((shape) => shape.kind === 'line' && shape.stroke.dash?.[1] === 6)
+    const beam = scene.shapes.findIndex((shape) => shape.kind === 'line' && shape.stroke.width === 3)
+    expect(candidates.length).toBeGreaterThan(2)
+    expect(struck).toBeGreaterThan(-1)
+    expect(struck).toBeLessThan(beam)
   })
 })

@@ -15,6 +15,7 @@ import { memberLoadSums, resultsJson, type ResultStage } from '../exchange/resul
 import { balanceOf } from '../derivation/balance'
 import type { SharingRule } from '../sharing/sharer'
 import { byValue } from './byValue'
+import { candidateViews } from './candidateViews'
 import { compareRules } from './compareRules'
 import { columnView } from './columnView'
 import { elevationView, type ElevationAxis } from './elevationView'
@@ -49,6 +50,7 @@ export type Query =
   | { readonly kind: 'member'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'column'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'panel'; readonly expandedId: string; readonly caseId: string }
+  | { readonly kind: 'candidates'; readonly expandedId: string | null }
   | { readonly kind: 'dividing'; readonly levelId: string | null; readonly caseId: string }
   | {
       readonly kind: 'compare'
@@ -99,6 +101,7 @@ const answers = {
   member: (state, { expandedId, caseId }) => memberView(state, expandedId, caseId),
   column: (state, { expandedId, caseId }) => columnView(state, expandedId, caseId),
   panel: (state, { expandedId, caseId }) => panelView(state, expandedId, caseId),
+  candidates: (state, { expandedId }) => (expandedId === null ? [] : candidateViews(state, expandedId)),
   dividing: (state, { levelId, caseId }) => dividingLines(state, levelId, caseId),
   compare: (state, { levelId, panelId, caseId, rules }) => compareRules(state, levelId, panelId, caseId, rules),
   strip: (state, { expandedId, caseId, at }) => stripView(state, expandedId, caseId, at),

@@ -22,13 +22,25 @@ export interface Standing {
   readonly plateOf: (plan: PanelPlan) => Plate | undefined
 }
 
+type Supported = PanelPlan['panel']
+
+/** The limits of what supports a panel: its own, else the project's. */
+export const limitsOn = ({ supportReach, spanLimit }: Supported, { reach, along }: Limits): Limits => ({
+  reach: supportReach ?? reach,
+  along: spanLimit ?? along,
+})
+
+/** The members that a panel spares: by name, and all that run one way. */
+export function sparesOn({ sparedAngle, sparedMembers }: Supported, { along }: Limits): (carrier: Carrier) => boolean {
+  const spared = new Set<string>(sparedMembers)
+  return (carrier) => spared.has(carrier.member) || (sparedAngle !== null && runsAlong(carrier, sparedAngle, along))
+}
+
 export function groundOf(plan: PanelPlan, { carriers, columns, limits, plateOf }: Standing): Ground {
   const { panel } = plan
-  const own: Limits = { reach: panel.supportReach ?? limits.reach, along: panel.spanLimit ?? limits.along }
-  const { sparedAngle } = panel
-  const spared = new Set<string>(panel.sparedMembers)
-  const takes = (carrier: Carrier): boolean =>
-    !spared.has(carrier.member) && (sparedAngle === null || !runsAlong(carrier, sparedAngle, own.along))
+  const own = limitsOn(panel, limits)
+  const sparesNone = panel.sparedAngle === null && panel.sparedMembers.length === 0
+  const spares = sparesOn(panel, own)
   return {
     rule: panel.sharing,
     outline: stripOutline(plan),
@@ -37,7 +49,7 @@ export function groundOf(plan: PanelPlan, { carriers, columns, limits, plateOf }
     slopes: plan.slopes,
     spanAngle: panel.spanAngle,
     overhang: panel.overhang,
-    carriers: sparedAngle === null && spared.size === 0 ? carriers : carriers.filter(takes),
+    carriers: sparesNone ? carriers : carriers.filter((carrier) => !spares(carrier)),
     limits: own,
     columns,
     plate: () => plateOf(plan),

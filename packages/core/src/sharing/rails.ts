@@ -55,10 +55,15 @@ export interface Limits {
 export const usualLimits: Limits = { reach: onLine, along: alongSpan }
 
 /** Whether a carrier runs a way, from global X, within an angle. */
-export function runsAlong({ a, b }: Carrier, way: number, within: number): boolean {
-  const across = (b[1] - a[1]) * Math.cos(way) - (b[0] - a[0]) * Math.sin(way)
-  return Math.abs(across) < Math.sin(within) * distance(a, b)
-}
+export const runsAlong = (carrier: Carrier, way: number, within: number): boolean =>
+  Math.abs(acrossOf(carrier, way)) < Math.sin(within) * distance(carrier.a, carrier.b)
+
+/** The angle of a carrier to a way, 0 to π/2. */
+export const angleTo = (carrier: Carrier, way: number): number =>
+  Math.asin(Math.min(1, Math.abs(acrossOf(carrier, way)) / distance(carrier.a, carrier.b)))
+
+const acrossOf = ({ a, b }: Carrier, way: number): number =>
+  (b[1] - a[1]) * Math.cos(way) - (b[0] - a[0]) * Math.sin(way)
 
 /** A carrier seen across the span: its edge, and how its own length runs with v. */
 export interface Rail {

@@ -63,6 +63,7 @@ export function BuildingStep() {
       drawing={
         <PlanPane
           options={options}
+          supports
           more={dimensions}
           onKey={onKey}
           drawing={look.view === 'plan' ? onPlan : flat}

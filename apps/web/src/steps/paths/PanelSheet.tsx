@@ -16,6 +16,7 @@ import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
 import { TableOut } from '../../ui/TableOut'
+import { CandidateLines } from './CandidateLines'
 import { OtherRules } from './OtherRules'
 import { StripLines } from './StripLines'
 
@@ -96,6 +97,7 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
           </Note>
         )}
       </Section>
+      <CandidateLines expandedId={expandedId} />
       <StripLines caseId={caseId} />
       <OtherRules key={expandedId} levelId={levelId} panelId={view.id} caseId={caseId} sharing={view.sharing} />
       {lost && (

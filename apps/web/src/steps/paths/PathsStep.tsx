@@ -48,6 +48,7 @@ export function PathsStep() {
             lit,
           }}
           divided={look.dividing}
+          supports
           parted={look.shown === 'split'}
           litInSpace={litInSpace}
           more={added}

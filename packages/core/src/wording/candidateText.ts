@@ -1,0 +1,31 @@
+import type { Candidate } from '../sharing/candidates'
+import { formatQuantity, type NumberFormat } from '../units/format'
+
+/** What the limits make of a member at a panel, as the drawing and the sheet say it; empty where nothing needs to be said. */
+export function candidateText(
+  { verdict, off, angle }: Pick<Candidate, 'verdict' | 'off' | 'angle'>,
+  format: NumberFormat,
+): string {
+  const away = formatQuantity(off, 'smallLength', format)
+  const turned = isStraight(angle) ? 'along the span' : `${formatQuantity(angle ?? 0, 'angle', format)} to the span`
+  switch (verdict) {
+    case 'counts':
+      return off > 0 ? `counts, ${away} off` : ''
+    case 'offPanel':
+      return `left out, ${away} off`
+    case 'alongSpan':
+      return `left out, ${turned}`
+    case 'spared':
+      return 'left out by the panel'
+    case 'takesNone':
+      return 'takes no load'
+  }
+}
+
+/** Along the span but for the setting-out: nobody needs to be told on the drawing, half a degree. */
+const straight = (0.5 * Math.PI) / 180
+const isStraight = (angle: number | null): boolean => angle !== null && angle < straight
+
+/** Whether the drawing says it too: what runs straight along the span is marked without words. */
+export const saysOnDrawing = (candidate: Pick<Candidate, 'verdict' | 'off' | 'angle'>): boolean =>
+  candidate.verdict === 'counts' ? candidate.off > 0 : candidate.verdict !== 'alongSpan' || !isStraight(candidate.angle)
