@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { newProject, saved, type } from './support'
+import { newProject, openRecords, saved, type } from './support'
 
 test('imposed load is reduced in combinations, and not beside psi', async ({ page, request }) => {
   const id = await newProject(request, 'Reduced', 'demo')
@@ -11,6 +11,15 @@ test('imposed load is reduced in combinations, and not beside psi', async ({ pag
   await expect(base.getByRole('row', { name: /^C5/ })).toContainText('187.7')
   await expect(base.getByRole('row', { name: /^C5/ })).toContainText('125.2')
   await expect(page.getByText('Combinations take it whole.')).toBeVisible()
+  // the strip of C5 bears the factor of each level: 0.5 + 10/52.1 = 0.69 below level 2, 0.60 below level 1; nothing at the roof
+  const all = Object.values((await openRecords(request, id)).records)
+  const named = (kind: string, name: string) => all.find((one) => one.kind === kind && one['name'] === name)?.id ?? ''
+  const floor = named('layout', 'Reading floor')
+  const column = all.find((one) => one.kind === 'member' && one['label'] === 'C5' && one['layout'] === floor)?.id ?? ''
+  const level = named('level', '1')
+  await page.goto(`/p/${id}/paths?case=imposed%2FC&level=${level}&pick=${column}@${level}`)
+  const strip = page.getByRole('img', { name: /Force in the column.*what is left of it by reduction stands solid/ })
+  await expect(strip.locator('text')).toHaveText(['0.69', '0.69', '0.60'])
 
   await page.goto(`/p/${id}/envelopes`)
   // 1.5 x 312.93 = 469.4

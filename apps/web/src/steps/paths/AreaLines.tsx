@@ -3,10 +3,11 @@ import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 import { Section } from '../../sheet/Sheet'
 import { TableOut } from '../../ui/TableOut'
-import { BesideStrip, ColumnTable } from './ColumnTable'
+import { BesideStrip, ColumnTable, rowHeight } from './ColumnTable'
 import { rowsFromAbove } from './columnWords'
 
-const [width, rowHeight, head] = [84, 30, 30]
+const width = 84
+const head = rowHeight
 /** Below this floor is none, m². */
 const least = 0.01
 

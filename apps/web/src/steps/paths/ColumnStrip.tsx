@@ -1,32 +1,74 @@
-import type { ColumnView } from '@hedrion/core'
+import { formatValue, type ColumnView } from '@hedrion/core'
+import { useFormat } from '../../compute/SessionContext'
+import { rowHeight } from './ColumnTable'
 import { rowsFromAbove } from './columnWords'
 
-const [width, rowHeight, head] = [64, 30, 30]
+const width = 64
+const head = rowHeight
 
-/** A strip that grows with the force: down a column to what it stands on, up a hanger to what it hangs from. */
+/**
+ * A strip that grows with the force: down a column to what it stands on, up a hanger to what it hangs from. Where imposed load is
+ * reduced, what is left of it stands solid within the whole, with its part in figures.
+ */
 export function ColumnStrip({ view, picked }: { readonly view: ColumnView; readonly picked: string }) {
+  const format = useFormat()
   const { hangs } = view
   const rows = rowsFromAbove(view)
+  const reductions = view.reductions && (hangs ? [...view.reductions].reverse() : view.reductions)
   const most = Math.max(1, ...rows.flatMap(({ top, foot }) => [Math.abs(top), Math.abs(foot)]))
   const half = (force: number) => (Math.abs(force) / most) * (width / 2 - 3)
+  const middle = width / 2
+  const between = (above: number, below: number, [y0, y1]: readonly [number, number]) =>
+    `${middle - half(above)},${y0} ${middle + half(above)},${y0} ${middle + half(below)},${y1} ${middle - half(below)},${y1}`
   return (
     <svg
       width={width}
       height={head + rows.length * rowHeight + 16}
       role="img"
-      aria-label={hangs ? 'Force in the hanger, growing upwards' : 'Force in the column, growing downwards'}
+      aria-label={[
+        hangs ? 'Force in the hanger, growing upwards' : 'Force in the column, growing downwards',
+        ...(reductions ? ['what is left of it by reduction stands solid'] : []),
+      ].join('; ')}
     >
       {rows.map(({ expandedId, top, foot }, i) => {
-        const [y0, y1] = [head + i * rowHeight, head + (i + 1) * rowHeight]
-        const middle = width / 2
+        const ys = [head + i * rowHeight, head + (i + 1) * rowHeight] as const
         const [above, below] = hangs ? [foot, top] : [top, foot]
+        const part = partOf(foot, reductions?.[i]?.foot)
         return (
-          <polygon
-            key={expandedId}
-            points={`${middle - half(above)},${y0} ${middle + half(above)},${y0} ${middle + half(below)},${y1} ${middle - half(below)},${y1}`}
-            fill={expandedId === picked ? 'var(--accent)' : 'var(--accent-soft)'}
-            stroke="var(--accent)"
-          />
+          <g key={expandedId} stroke="var(--accent)">
+            <polygon
+              points={between(above, below, ys)}
+              fill={expandedId === picked && part === null ? 'var(--accent)' : 'var(--accent-soft)'}
+            />
+            {part !== null && (
+              <polygon
+                points={between(part * above, part * below, ys)}
+                fill={expandedId === picked ? 'var(--accent)' : 'var(--border)'}
+                stroke="none"
+              />
+            )}
+          </g>
+        )
+      })}
+      {rows.map(({ expandedId, foot }, i) => {
+        const part = partOf(foot, reductions?.[i]?.foot)
+        return (
+          part !== null && (
+            <text
+              key={expandedId}
+              x={middle}
+              y={head + (i + 0.5) * rowHeight + 4}
+              textAnchor="middle"
+              fill="var(--ink)"
+              stroke="var(--sheet)"
+              strokeWidth={3}
+              paintOrder="stroke"
+              fontSize={12}
+              fontFamily="var(--sans)"
+            >
+              {formatValue(part, 'factor', format)}
+            </text>
+          )
         )
       })}
       <path
@@ -42,3 +84,7 @@ export function ColumnStrip({ view, picked }: { readonly view: ColumnView; reado
     </svg>
   )
 }
+
+/** What is left of the force of a length; null where nothing of it is reduced. */
+const partOf = (whole: number, reduced: number | undefined): number | null =>
+  reduced === undefined || whole === 0 || reduced === whole ? null : reduced / whole

@@ -1,5 +1,8 @@
 import styled from 'styled-components'
 
+/** Of a row and of the heading, px: a strip beside the table counts on it. */
+export const rowHeight = 30
+
 /** Lengths of a column from the roof down, one row to each. */
 export const ColumnTable = styled.table`
   flex: 1;
@@ -11,7 +14,7 @@ export const ColumnTable = styled.table`
     padding: 4px 4px;
     border-bottom: 1px solid var(--hairline);
     font-weight: 400;
-    height: 30px;
+    height: ${rowHeight}px;
   }
   th:first-child {
     text-align: left;
@@ -48,6 +51,8 @@ export const Heads = ({ words }: { readonly words: readonly string[] }) => (
 /** A strip that grows downwards, and its table beside it. */
 export const BesideStrip = styled.div`
   display: flex;
+  /* a table as tall as the strip would have taller rows than it */
+  align-items: flex-start;
   gap: 12px;
   padding: 0 20px;
 `
