@@ -36,6 +36,29 @@ async function giveAll(page: Page, key: string, partitionWeight: string | null):
   await saved(page)
 }
 
+/** A wall round the outline of the level in view: its net height in m, its weight in kN/m². */
+async function wallRound(page: Page, height: string, weight: string): Promise<void> {
+  await find(page, 'actions step')
+  await page.getByRole('button', { name: 'Wall round the outline' }).click()
+  await page.getByRole('button', { name: 'Rule for the net height' }).click()
+  await page.getByRole('option', { name: 'typed', exact: true }).click()
+  await type(page, 'height of the wall', height)
+  await type(page, 'weight of the wall', weight)
+}
+
+/** What counts for the mass alone, kN/m²: so much more on a level, kN, and nothing in any case. */
+async function giveMass(page: Page, key: string, pressure: string, level: string, more: number): Promise<void> {
+  await find(page, 'paths step')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('heading', { name: 'Mass of each level' })).toBeVisible()
+  const before = await massWeight(page, level)
+  await find(page, 'actions step')
+  await type(page, `mass only of ${key}`, pressure)
+  await saved(page)
+  await find(page, 'paths step')
+  await expect.poll(() => massWeight(page, level)).toBeCloseTo(before + more, 0)
+}
+
 test('a tower of forty storeys with every kind of load', async ({ page, request }) => {
   await builtFrom(
     page,
@@ -59,16 +82,11 @@ test('a tower of forty storeys with every kind of load', async ({ page, request 
   await expectCase(page, 'construction, permanent', 39 * floor * 0.4)
   await expectCase(page, 'construction, imposed', 39 * floor * 0.75)
 
-  // 0.20 kN/m² that counts for the mass alone: so much more on each floor, and nothing in any case
-  await find(page, 'paths step')
-  await expect(page.getByRole('heading', { name: 'Mass of each level' })).toBeVisible()
-  const before = await massWeight(page, '10')
-  await find(page, 'actions step')
-  await type(page, 'mass only of Floor', '0.2')
-  await saved(page)
+  await giveMass(page, 'Floor', '0.2', '10', floor * 0.2)
   await expectCase(page, 'build-ups', 39 * floor * 0.5)
-  await find(page, 'paths step')
-  await expect.poll(() => massWeight(page, '10')).toBeCloseTo(before + floor * 0.2, 0)
+  // a facade of 3 m and 1.2 kN/m² round the outline of 96 m, on 39 floors
+  await wallRound(page, '3', '1.2')
+  await expectCase(page, 'walls', 39 * 96 * 3 * 1.2)
 })
 
 test('a house with every kind of load', async ({ page, request }) => {
@@ -94,13 +112,9 @@ test('a house with every kind of load', async ({ page, request }) => {
   await expectCase(page, 'construction, permanent', floor * 0.4)
   await expectCase(page, 'construction, imposed', floor * 0.75)
   // a wall of 2.5 m and 3 kN/m² round the outline of 28 m
-  await find(page, 'actions step')
-  await page.getByRole('button', { name: 'Wall round the outline' }).click()
-  await page.getByRole('button', { name: 'Rule for the net height' }).click()
-  await page.getByRole('option', { name: 'typed', exact: true }).click()
-  await type(page, 'height of the wall', '2.5')
-  await type(page, 'weight of the wall', '3')
+  await wallRound(page, '2.5', '3')
   await expectCase(page, 'walls', 28 * 2.5 * 3)
+  await giveMass(page, 'Floor', '0.3', '1', floor * 0.3)
 })
 
 test('a hall with every kind of load that a roof has', async ({ page, request }) => {
@@ -116,6 +130,12 @@ test('a hall with every kind of load that a roof has', async ({ page, request })
   await find(page, 'actions step')
   await giveAll(page, 'Roof', null)
   await expectCase(page, 'build-ups', (roof * 0.75) / Math.cos(Math.PI / 18))
+  // what is permanent lies on the roof as it slopes, what is imposed counts in plan
+  await expectCase(page, 'construction, permanent', (roof * 0.4) / Math.cos(Math.PI / 18))
   await expectCase(page, 'construction, imposed', roof * 0.75)
+  // cladding of 5 m and 0.3 kN/m² round the outline of 120 m
+  await wallRound(page, '5', '0.3')
+  await expectCase(page, 'walls', 120 * 5 * 0.3)
+  await giveMass(page, 'Roof', '0.15', 'Eaves', (roof * 0.15) / Math.cos(Math.PI / 18))
   await saved(page)
 })
