@@ -130,6 +130,7 @@ test('the source of a parameter is one click away: its clause, its table with th
   await expect(why.getByText('EN 1991-1-1 table 6.2, EN, recommended values, from memory')).toBeVisible()
   await expect(why.locator('tr[aria-current]')).toHaveText(/C3 · museums, halls5\.004\.00\.80takes it/)
   await expect(why.locator('td[data-read]')).toHaveText('5.00')
+  await expect(why.getByText(/recommended 5\.00\skN\/m²; may be 0\.00\skN\/m² to 100\.00\skN\/m²/)).toBeVisible()
   // the foyers of two floors: 25.92 m², and flights of stairs of 9 m² in plan
   await expect(why.getByRole('img', { name: /Where this building has it/ })).toContainText(/34\.9\sm².*34\.9\sm²/)
   await ask('^.{0,2}Partial factors', 'γ_Q, variable, unfavourable')

@@ -97,6 +97,7 @@ describe('the picture of a parameter, in numbers of the building', () => {
   // offices 3.0 and shops 4.0 kN/m² (EN 1991-1-1 table 6.2, from memory) on 24 m² each
   test('ψ_0 of offices: 72 kN, and 0.7 of them', () => {
     const source = sourceOf(twoFloors().building, 'basis.psi_0.B')
+    expect(source).toMatchObject({ recommended: 0.7, limits: [0, 1], quantity: 'factor' })
     expect(partsOf(source)).toEqual([{ name: 'imposed, category B', whole: near(72_000), part: near(50_400) }])
     expect([...source.taken].sort()).toEqual(['B', 'D'])
   })

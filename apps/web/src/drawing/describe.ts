@@ -103,6 +103,8 @@ export const strutNames: Readonly<Record<StrutView['role'], string>> = {
   girt: 'Girt',
   tie: 'Tie',
   post: 'Post',
+  chord: 'Chord',
+  web: 'Truss member',
 }
 
 const over = (height: number, format: NumberFormat): string =>

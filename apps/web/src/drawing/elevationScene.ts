@@ -133,6 +133,7 @@ const strokes: Partial<Record<ElevationView['lines'][number]['role'], Stroke>> =
   brace: { tone: 'quiet', width: 1.2, dash: [7, 3] },
   girt: { tone: 'quiet', width: 1.2, dash: [7, 3] },
   tie: { tone: 'quiet', width: 1.2, dash: [7, 3] },
+  web: { tone: 'ink', width: 1.2 },
 }
 
 /** From its lower end to its upper: that of a column is at its own level, that of a hanger at its other end. */

@@ -180,7 +180,7 @@ export const recordKinds = {
   strut: {
     layout: ref('layout'),
     label,
-    role: oneOf('brace', 'girt', 'tie', 'post'),
+    role: oneOf('brace', 'girt', 'tie', 'post', 'chord', 'web'),
     path: list(point(), 2, 2),
     startHeight: number('length', { min: -200, max: 200 }),
     endHeight: number('length', { min: -200, max: 200 }),

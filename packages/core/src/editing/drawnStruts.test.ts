@@ -38,6 +38,12 @@ test('a post up to the roof, one past the highest level, and one that ends a han
   expect(draw('post', [2, 4, 6], [2, 4, 9])).toMatchObject({ layout: roof.id, heights: [-3, 0], levelId: three?.id })
   expect(draw('post', [2, 4, 6], [2, 4, 11])).toMatchObject({ layout: roof.id, heights: [-3, 2] })
   expect(draw('tie', [2, 4, 6.05], [4, 4, 6.05])).toMatchObject({ layout: floors.id, levelId: two?.id })
+  expect(draw('chord', [0, 0, 9], [6, 0, 9])).toMatchObject({ role: 'chord', layout: roof.id, heights: [0, 0] })
+  expect(draw('trussMember', [0, 0, 9], [1, 0, 7.8])).toMatchObject({
+    role: 'web',
+    layout: roof.id,
+    heights: [0, -1.2],
+  })
 })
 
 test('labels count on; without a layout there is nothing for it to belong to', () => {

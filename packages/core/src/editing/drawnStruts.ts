@@ -9,17 +9,23 @@ import { freeLabel } from './shaped'
 import { storeyUnder, usualStock } from './usual'
 
 /** Tools that draw members in space, with the role of each. */
-export const spaceTools = { strut: 'brace', girt: 'girt', tie: 'tie', post: 'post' } as const satisfies Record<
-  string,
-  Strut['role']
->
+export const spaceTools = {
+  strut: 'brace',
+  girt: 'girt',
+  tie: 'tie',
+  post: 'post',
+  chord: 'chord',
+  trussMember: 'web',
+} as const satisfies Record<string, Strut['role']>
 export type SpaceTool = keyof typeof spaceTools
 
 export const isSpaceTool = (tool: string): tool is SpaceTool => Object.hasOwn(spaceTools, tool)
 
-/** Heights of its ends over the level until others are typed: a brace over the storey, a post too, a girt at half of it, a tie on the level. */
-const usualHeights = (role: Strut['role'], storey: number): readonly [start: number, end: number] =>
-  role === 'girt' ? [-storey / 2, -storey / 2] : role === 'tie' ? [0, 0] : [-storey, 0]
+/** Heights of its ends over the level until others are typed: a brace over the storey, a post too, a girt at half of it, a tie and the members of a truss on the level. */
+export const usualHeights = (role: Strut['role'], storey: number): readonly [start: number, end: number] =>
+  role === 'girt' ? [-storey / 2, -storey / 2] : onLevel.has(role) ? [0, 0] : [-storey, 0]
+
+const onLevel: ReadonlySet<Strut['role']> = new Set(['tie', 'chord', 'web'])
 
 /** On the plan of a level; a post is drawn by its point. */
 export const strutMaker =

@@ -132,6 +132,8 @@ describe('drawing', () => {
           'strut',
           'girt',
           'tie',
+          'chord',
+          'trussMember',
           'stair',
           'barrier',
           'wallSurface',
@@ -154,6 +156,8 @@ describe('drawing', () => {
         | 'strut'
         | 'girt'
         | 'tie'
+        | 'chord'
+        | 'trussMember'
         | 'stair'
         | 'barrier'
         | 'wallSurface'

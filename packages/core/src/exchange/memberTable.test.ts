@@ -160,15 +160,19 @@ describe('what a table says becomes members', () => {
         'truss,A1,A2,,,IPE 300',
         'brace,A1,B2,-3.5,0,IPE 300',
         'tie,A1,A2,,,IPE 300',
+        'chord,A1,B1,1.2,1.2,IPE 300',
+        'web,A1,B1,0,1.2,IPE 300',
       ].join('\n'),
     )
     expect(problems).toEqual([])
-    expect(members.map(({ label }) => label)).toEqual(['R1', 'L1', 'T1', 'K1', 'K2'])
+    expect(members.map(({ label }) => label)).toEqual(['R1', 'L1', 'T1', 'K1', 'K2', 'K3', 'K4'])
     // a twelfth of 6 m deep (common practice), in an even number of bays about as long
     expect(members[2]).toMatchObject({ truss: { depth: 0.5, bays: 12, bottomSection: section.id } })
     expect(members[3]).toMatchObject({ kind: 'strut', role: 'brace', startHeight: -3.5, endHeight: 0 })
-    // the layout stands on no level: 3 m are taken for its storey
-    expect(members[4]).toMatchObject({ kind: 'strut', role: 'tie', startHeight: -3, endHeight: 0 })
+    // a tie lies on its level until another height is said
+    expect(members[4]).toMatchObject({ kind: 'strut', role: 'tie', startHeight: 0, endHeight: 0 })
+    expect(members[5]).toMatchObject({ kind: 'strut', role: 'chord', startHeight: 1.2, endHeight: 1.2 })
+    expect(members[6]).toMatchObject({ kind: 'strut', role: 'web', startHeight: 0, endHeight: 1.2 })
   })
 
   test('free labels are counted on from those that are there', () => {

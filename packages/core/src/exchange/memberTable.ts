@@ -4,6 +4,7 @@ import { isUpright } from '../document/roles'
 import type { Layout, Material, Member, Section, Strut } from '../document/recordKinds'
 import { letters, memberRoles } from '../editing/drawn'
 import { readSection } from '../editing/sectionText'
+import { usualHeights } from '../editing/drawnStruts'
 import { storeyUnder, usualTruss } from '../editing/usual'
 import { arcPath, mostRise } from '../geometry/arc'
 import type { Point } from '../geometry/point'
@@ -43,7 +44,7 @@ const table: TableKind<Column> = {
 }
 
 /** Roles of members in space have heights, z1 and z2. */
-const spaceRoles = ['brace', 'girt', 'tie', 'post'] as const satisfies readonly Strut['role'][]
+const spaceRoles = ['brace', 'girt', 'tie', 'post', 'chord', 'web'] as const satisfies readonly Strut['role'][]
 const roles = [...memberRoles, ...spaceRoles] as const
 type Role = (typeof roles)[number]
 
@@ -90,7 +91,7 @@ function readRow(cells: MemberCells, ground: Ground, stock: Stock, taken: Readon
   const section = readSectionCell(cells, ground, stock).id
   const base = { layout: ground.layout.id, label, section, material: readMaterialCell(cells, stock).id }
   if (inSpace(role))
-    return { kind: 'strut', id: newId('strut', ground.random), ...base, role, path, ...heights(cells, ground) }
+    return { kind: 'strut', id: newId('strut', ground.random), ...base, role, path, ...heights(role, cells, ground) }
   refuseHeights(cells, role)
   const line = bentPath(cells, path, role, ground)
   return {
@@ -120,14 +121,19 @@ function bentPath(cells: MemberCells, path: readonly Point[], role: Member['role
     : refuseCell('rise', 'An arc rises by its length at most.')
 }
 
-/** Of a member in space over the level: from the foot of the storey up to the level where nothing is said. */
-function heights(cells: MemberCells, { document, layout, format }: Ground): Pick<Strut, 'startHeight' | 'endHeight'> {
+/** Of a member in space over the level: as one that is drawn where nothing is said. */
+function heights(
+  role: Strut['role'],
+  cells: MemberCells,
+  { document, layout, format }: Ground,
+): Pick<Strut, 'startHeight' | 'endHeight'> {
   const at = (column: 'z1' | 'z2', otherwise: number): number => {
     const cell = cells[column]
     const height = cell ? lengthCell(cell, column, format) : otherwise
     return Math.abs(height) <= 200 ? height : refuseCell(column, 'This is farther from the level than 200 m.')
   }
-  return { startHeight: at('z1', -storeyUnder(document, layout)), endHeight: at('z2', 0) }
+  const [start, end] = usualHeights(role, storeyUnder(document, layout))
+  return { startHeight: at('z1', start), endHeight: at('z2', end) }
 }
 
 /** A height that would be passed over is refused. */

@@ -1,22 +1,37 @@
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
+import { familyOf } from '../standards/families'
 import { pressureRuleOf } from '../standards/pressureRules'
 import { sourceTable, type SourceTable, type SourceTableId } from '../standards/sourceTable'
+import type { Quantity } from '../units/quantity'
 import { sourcePicture, type SourcePicture } from './sourcePicture'
 
 /** Where a parameter stands: its table with the rows that the project takes, and what it does to this building. */
 export interface Source {
   readonly table: SourceTable
   readonly taken: readonly string[]
+  readonly quantity: Quantity
+  /** What the family recommends; null for what a layer adds. */
+  readonly recommended: number | null
+  /** Least and greatest that a layer may put in its place. */
+  readonly limits: readonly [least: number, greatest: number]
   readonly picture: SourcePicture | null
 }
 
 /** Null for a key that no layer in use knows. */
 export function source(state: ProjectState, key: string): Source | null {
   const table = sourceTable(state.standard, key)
-  const value = state.standard.values[key]?.value
-  if (!table || value === undefined) return null
-  return { table, taken: [...new Set(takenRows(state, table.id))], picture: sourcePicture(state, key, value) }
+  const found = state.standard.values[key]
+  if (!table || !found) return null
+  const { quantity, min, max } = found.meaning
+  return {
+    table,
+    taken: [...new Set(takenRows(state, table.id))],
+    quantity,
+    recommended: familyOf(state.standard.family).recommended.values[key]?.value ?? null,
+    limits: [min, max],
+    picture: sourcePicture(state, key, found.value),
+  }
 }
 
 const takers: Readonly<Record<SourceTableId, (state: ProjectState) => readonly (string | null | undefined)[]>> = {

@@ -29,7 +29,8 @@ import type { Bar } from './solids'
 
 // What the scene in space is made of.
 
-export const isLight = (role: string | undefined): boolean => role === 'brace' || role === 'girt' || role === 'tie'
+const light: ReadonlySet<string | undefined> = new Set(['brace', 'girt', 'tie', 'web'])
+export const isLight = (role: string | undefined): boolean => light.has(role)
 
 export function ballOf(bars: readonly Bar[], { faces, surfaces }: SpaceView): Sphere {
   const points = [

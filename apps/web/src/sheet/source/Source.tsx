@@ -1,6 +1,6 @@
-import { sourceSays, type Answer, type Query } from '@hedrion/core'
+import { formatQuantity, sourceSays, type Answer, type Query } from '@hedrion/core'
 import styled from 'styled-components'
-import { useAnswer } from '../../compute/SessionContext'
+import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { LevelsDrawn } from './LevelsDrawn'
 import { PartsDrawn } from './PartsDrawn'
 import { StandardTable } from './StandardTable'
@@ -8,9 +8,19 @@ import { StandardTable } from './StandardTable'
 /** Where a parameter comes from: what it does to this building as a picture, and its table with its row marked. */
 export function Source({ parameter }: { readonly parameter: string }) {
   const source = useAnswer({ kind: 'source', key: parameter })
+  const format = useFormat()
   if (!source) return null
+  const {
+    recommended,
+    quantity,
+    limits: [least, greatest],
+  } = source
   return (
     <>
+      <Said>
+        {recommended !== null && `recommended ${formatQuantity(recommended, quantity, format)}; `}
+        {`may be ${formatQuantity(least, quantity, format)} to ${formatQuantity(greatest, quantity, format)}`}
+      </Said>
       <Picture picture={source.picture} />
       <StandardTable table={source.table} taken={source.taken} />
     </>

@@ -54,6 +54,8 @@ export function BuildingStep() {
               'girt',
               'post',
               'tie',
+              'chord',
+              'trussMember',
               'slope',
               'stiffElement',
             ]}

@@ -27,7 +27,7 @@ export function MemberTable({ layout }: { readonly layout: Layout }) {
     <TableSection
       title="Members from a table"
       about={`A row to each member, for the layout “${layout.name}”.`}
-      help="Headings: label, role, from, to, section, material; or x1, y1, x2, y2 in place of from and to, with a unit as in “x1, mm”; via for places that a bent member passes, or rise for an arc; z1 and z2 for braces, girts, ties and posts."
+      help="Headings: label, role, from, to, section, material; or x1, y1, x2, y2 in place of from and to, with a unit as in “x1, mm”; via for places that a bent member passes, or rise for an arc; z1 and z2 for braces, girts, ties, posts, chords and members of trusses (web)."
       label="Table of members"
       example={'label,from,to,section\nB40,A1 + 1.5 m north,A2 + 1.5 m north,IPE 300'}
       limit={memberTableLimits.characters}
