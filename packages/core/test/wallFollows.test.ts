@@ -74,7 +74,7 @@ describe('a wall with its height by rule repeats with its layout, and follows wh
     fc.assert(
       fc.property(fc.array(storey, { minLength: 1, maxLength: 6 }), rule, thin, thin, (storeys, by, depth, slab) => {
         const tops = storeys.map((_, i) => storeys.slice(0, i + 1).reduce((sum, one) => sum + one, 0))
-        const { building } = block(tops, by as WallRun['heightRule'], depth, slab)
+        const { building } = block(tops, by, depth, slab)
         const off =
           (by === 'lessBeam' || by === 'lessBoth' ? depth : 0) + (by === 'lessSlab' || by === 'lessBoth' ? slab : 0)
         const net = storeys.slice(1).reduce((sum, one) => sum + one - off, 0)

@@ -2,8 +2,9 @@ import { isHanger, type Beam, type Column } from '../building/frame'
 import { isRoofCase, reducibleGroupOf } from '../actions/cases'
 import { reductionsOf, sparedOf, type ReducibleLoad, type Reductions, type Supported } from '../actions/reduction'
 import { readArea, readCase, readReducible, type ColumnReader, type ReducibleReader } from './cells'
-import { columnChain, expandedAt, type Place } from './floorQueries'
+import { columnChain, expandedAt, keyShareOf, type Place } from './floorQueries'
 import { beamFactorIn, reductionRegionOf } from './reductionRegions'
+import { hasTransfers, isFloor, leastFloor, levelsSupported } from './supportedLevels'
 import type { ProjectState } from './project'
 import { recordsOf } from '../document/document'
 import type { Basis, ReductionTable } from '../document/recordKinds'
@@ -30,9 +31,6 @@ export interface ReductionView {
   /** The foot if what comes from columns on beams were reduced where it is whole, or whole where it is reduced; null where that is the same. */
   readonly otherwise: number | null
 }
-
-/** An area that a level brings counts from here on, m². */
-export const least = 0.01
 
 /**
  * Reductions of every length of a column from the roof down in a case of imposed load, null for a length without any of it; null
@@ -128,13 +126,12 @@ export function reductionsAt(
   if (!read || group === null || !place) return null
   const down = chain.slice(0, index + 1)
   const added = addedAlong(down, read.area)
-  const counted = countsAllFloors(state) ? addedAlong(down, readArea(state)) : added
-  const storeys = counted.filter((area) => area > least).length
+  const storeys = storeysOn(state, down, caseId, transferred)
   const area = read.area(place.floor.rundown.tops, place.row)
-  if (area <= least) return null
+  if (area <= leastFloor) return null
   const terms = added.flatMap((value, i) => {
     const at = chain[i]
-    return value > least && at ? [{ label: `level ${at.floor.level.name}`, value }] : []
+    return value > leastFloor && at ? [{ label: `level ${at.floor.level.name}`, value }] : []
   })
   const found = reductionsOf(
     {
@@ -149,6 +146,37 @@ export function reductionsAt(
   )
   return found && { ...found, storeys, area }
 }
+
+/** How many levels a length of column supports, where what stands on beams counts too; else those straight over it. */
+function storeysOn(state: ProjectState, down: readonly Place[], caseId: string, transferred: Transferred): number {
+  const lowest = down.at(-1)
+  const read = countsAllFloors(state) ? readArea(state) : readReducible(state, caseId, transferred)?.area
+  if (!lowest || !read) return 0
+  if (transferred === 'whole' || !hasTransfers(state))
+    return addedAlong(down, read).filter((area) => area > leastFloor).length
+  return storeysWithTransfers(state, caseId)(lowest).size
+}
+
+/** The same for all columns of a case: asked for many lengths. */
+function storeysWithTransfers(state: ProjectState, caseId: string): (place: Place) => ReadonlySet<number> {
+  const known = countersOf(state)
+  const before = known.get(caseId)
+  if (before) return before
+  const [all, group, read] = [countsAllFloors(state), reducibleGroupOf(caseId), readReducible(state, caseId, 'reduced')]
+  const counter = levelsSupported(state, caseId, {
+    area: all || !read ? readArea(state) : read.area,
+    counts: (source) => {
+      if (all) return isFloor(source)
+      const share = keyShareOf(state, source)
+      const loads = share && state.keys.get(share.keyId)
+      return loads?.cases?.group === group && loads.reducible
+    },
+  })
+  known.set(caseId, counter)
+  return counter
+}
+
+const countersOf = once<ProjectState, Map<string, (place: Place) => ReadonlySet<number>>>(() => new Map())
 
 /** What each length of a column adds to what comes from above. */
 const addedAlong = (chain: readonly Place[], read: ColumnReader): readonly number[] =>
@@ -252,7 +280,7 @@ export function factorOfBeam(
   if (floor.operator.plan.frame.beams[row]?.stretches) return null
   const group = reducibleGroupOf(caseId)
   const area = readReducible(state, caseId, transferredIn(state))?.area(floor.rundown.beamTotals, row) ?? 0
-  if (group === null || area <= least) return null
+  if (group === null || area <= leastFloor) return null
   const supported = tracedSum('A', 'area', 'floor of the category, shared as a load would be', [
     { label: `level ${floor.level.name}`, value: area },
   ])

@@ -14,7 +14,8 @@ import type { FloorState } from './floorStates'
 import { panelGrounds } from './panelGrounds'
 import type { ProjectState } from './project'
 import { reductionRegionsOn } from './reductionRegions'
-import { least, ownTable, roofOf, transferredIn, withKept } from './reductions'
+import { ownTable, roofOf, transferredIn, withKept } from './reductions'
+import { leastFloor } from './supportedLevels'
 
 /** What slabs are spared of an imposed case in one region of a level. */
 export interface SlabReduction {
@@ -36,7 +37,7 @@ export function slabReductions(state: ProjectState, caseId: string): readonly Sl
   return state.floors.flatMap((floor) =>
     reductionRegionsOn(state.document, floor.floor.layoutId).flatMap((region): readonly SlabReduction[] => {
       const { area, ...load } = reducibleIn(floor, region, read)
-      const factor = area > least ? slabFactor(state, floor, region, caseId, group, area) : null
+      const factor = area > leastFloor ? slabFactor(state, floor, region, caseId, group, area) : null
       if (!factor) return []
       const reduced = load.load - sparedOf(withKept(state, load, 'beam'), factor.value).spared
       return [{ region, floor, area, load: load.load, reduced, factor }]
@@ -103,7 +104,7 @@ function shortestSpan(state: ProjectState, floor: FloorState, { outline }: Reduc
   const clip = regionOf(outline)
   const spans = panelGrounds(state, floor).flatMap(({ plan, ground }) => {
     const under = ground.rule === 'oneWay' ? intersection(plan.net, clip) : []
-    if (regionArea(under) <= least) return []
+    if (regionArea(under) <= leastFloor) return []
     const strips = stripGround(ground)
     const [from, to] = stripRange({ outline: edgesOf(under, turnTo(ground.spanAngle)) })
     return looks.flatMap((part) =>

@@ -7,7 +7,8 @@ import { labelOf, memberFacts, splitExpanded } from '../document/labels'
 import type { Point } from '../geometry/point'
 import { feedingOf, type Feeding } from './feeding'
 import { columnRows, type PathRow } from './pathRows'
-import { least, reductionsOfChain, type ReductionView } from '../derivation/reductions'
+import { reductionsOfChain, type ReductionView } from '../derivation/reductions'
+import { leastFloor, levelsBorne } from '../derivation/supportedLevels'
 
 /** One length of a column, from its level down to the next. */
 export interface StripRow {
@@ -19,6 +20,8 @@ export interface StripRow {
   /** Floor area that this level brings, and all from here up, m2. */
   readonly area: number
   readonly cumulativeArea: number
+  /** How many levels bring floor from here up, those over transfer beams too. */
+  readonly levels: number
   /** Of all from here up, by category in the order of the view's uses, m². */
   readonly areas: readonly number[]
   /** What this level adds at its top, N. */
@@ -110,7 +113,7 @@ interface UseArea {
 function usesOf(state: ProjectState, chain: readonly Place[]): readonly UseArea[] {
   const names = new Map(state.actions.flatMap(({ cases }) => cases.map(({ id, name }) => [id, name] as const)))
   return readUses(state)
-    .filter(([, area]) => chain.some(({ floor, row }) => Math.abs(area(floor.rundown.tops, row)) > least))
+    .filter(([, area]) => chain.some(({ floor, row }) => Math.abs(area(floor.rundown.tops, row)) > leastFloor))
     .map(([id, area]) => ({ name: names.get(id) ?? id, area }))
 }
 
@@ -133,6 +136,7 @@ function stripRows(
       label: labelOf(state.document, id),
       area: area(tops, row) - (above ? area(above.floor.rundown.feet, above.row) : 0),
       cumulativeArea: area(tops, row),
+      levels: levelsBorne(state)({ floor, row }).size,
       areas: uses.map((use) => use.area(tops, row)),
       added: force(tops, row) - (above ? force(above.floor.rundown.feet, above.row) : 0),
       top: force(tops, row),

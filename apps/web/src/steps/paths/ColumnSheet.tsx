@@ -97,6 +97,7 @@ function Lengths({ view, picked, caseId }: LengthsProps) {
             <th>level</th>
             <th>area</th>
             <th>{words.gathered}</th>
+            <th>levels</th>
             <th>adds</th>
             <th>{words.end}</th>
           </tr>
@@ -120,6 +121,7 @@ function Lengths({ view, picked, caseId }: LengthsProps) {
                   address={`columnArea:${row.expandedId}`}
                 />
               </td>
+              <td>{row.levels}</td>
               <td>
                 <Value value={row.added} quantity="force" strong={false} address={`adds:${row.expandedId}:${caseId}`} />
               </td>
@@ -138,11 +140,12 @@ function tableText(view: ColumnView, format: NumberFormat): readonly (readonly s
   const { gathered, end } = wordsOf(view)
   const [area, force] = [unitOf('area', format), unitOf('force', format)]
   return [
-    ['level', `area, ${area}`, `${gathered}, ${area}`, `adds, ${force}`, `${end}, ${force}`],
+    ['level', `area, ${area}`, `${gathered}, ${area}`, 'levels', `adds, ${force}`, `${end}, ${force}`],
     ...rowsFromAbove(view).map((row) => [
       row.levelName,
       formatValue(row.area, 'area', format),
       formatValue(row.cumulativeArea, 'area', format),
+      String(row.levels),
       formatValue(row.added, 'force', format),
       formatValue(row.foot, 'force', format),
     ]),
