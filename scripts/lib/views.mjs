@@ -5,7 +5,18 @@ const press = (name) => (page) => page.getByRole('button', { name }).first().cli
 
 /** The main views: where they are, a text that stands there once they are drawn, and what is done before the picture. */
 export const views = [
-  { name: 'basis', address: `${demo}/basis`, shows: 'Peak velocity pressure at the top' },
+  {
+    name: 'basis',
+    address: `${demo}/basis`,
+    shows: 'Peak velocity pressure at the top',
+    then: async (page) => {
+      await page.getByRole('button', { name: /Imposed loads by use/ }).click()
+      const field = page.getByRole('textbox', { name: 'q_k, imposed load, C3' })
+      const line = field.locator('xpath=ancestor::*[.//button[contains(@aria-label, "why?")]][1]')
+      await line.getByRole('button', { name: /why\?/ }).click()
+      await page.getByRole('img', { name: /Where this building has it/ }).waitFor()
+    },
+  },
   {
     name: 'site-map',
     address: `${demo}/basis`,
