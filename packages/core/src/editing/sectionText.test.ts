@@ -29,6 +29,8 @@ describe('a section by its name', () => {
     ['upn200', 'UPN 200', 'channel', 32.2],
     ['L 80 x 80 x 8', 'L 80x8', 'angle', 12.3],
     ['l80x8', 'L 80x8', 'angle', 12.3],
+    ['L 45x45x4.5', 'L 45x4.5', 'angle', 3.9],
+    ['l 75 x 100 x 8', 'L 100x75x8', 'angle', 13.5],
   ])('%s is %s', (text, name, shape, area) => {
     expect(figures(text)).toMatchObject({ name, shape, area })
   })
@@ -36,7 +38,11 @@ describe('a section by its name', () => {
   test('a size that is not rolled names its neighbours', () => {
     expect(read('IPE 310')).toEqual({ ok: false, problem: 'IPE 310 is not rolled; IPE 300 and IPE 330 are.' })
     expect(read('HEB 1200')).toEqual({ ok: false, problem: 'HEB 1200 is not rolled; HEB 1000 is.' })
-    expect(read('L 80x9')).toEqual({ ok: false, problem: 'L 80x9 is not rolled; L 80x8 is.' })
+    expect(read('L 80x9')).toEqual({ ok: false, problem: 'L 80x9 is not rolled; L 80x8 and L 80x10 are.' })
+    expect(read('L 100x75x9')).toEqual({
+      ok: false,
+      problem: 'L 100x75x9 is not rolled; L 100x75x8 and L 100x75x10 are.',
+    })
     expect(read('IPE 40')).toEqual({ ok: false, problem: 'IPE 40 is not rolled; IPE 80 is.' })
   })
 })

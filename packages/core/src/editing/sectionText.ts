@@ -75,21 +75,33 @@ export function rolledSection(name: string, random: Random, assumed: boolean): S
   }
 }
 
-/** How names of rolled sections are written, with the head that their series share; the size is the second part. */
-const writings: readonly (readonly [pattern: RegExp, head: (parts: readonly (string | undefined)[]) => string])[] = [
-  [/^w ?(\d+) ?[x×] ?(\d+)$/i, ([, depth]) => `W${depth ?? ''}x`],
-  [/^l ?(\d+)(?: ?[x×] ?\1)? ?[x×] ?(\d+)$/i, ([, leg]) => `L ${leg ?? ''}x`],
+type Parts = readonly (string | undefined)[]
+
+/** How names of rolled sections are written: the head that a series shares, and the size within it. */
+const writings: readonly (readonly [
+  pattern: RegExp,
+  read: (parts: Parts) => readonly [head: string, size: string | undefined],
+])[] = [
+  [/^w ?(\d+) ?[x×] ?(\d+(?:\.\d)?)$/i, ([, depth = '', weight]) => [`W${depth}x`, weight]],
+  [/^l ?(\d+)(?: ?[x×] ?\1)? ?[x×] ?(\d+(?:\.\d)?)$/i, ([, leg = '', thickness]) => [`L ${leg}x`, thickness]],
+  [
+    /^l ?(\d+) ?[x×] ?(\d+) ?[x×] ?(\d+)$/i,
+    // whichever leg is said first
+    ([, a = '', b = '', thickness]) => [Number(a) > Number(b) ? `L ${a}x${b}x` : `L ${b}x${a}x`, thickness],
+  ],
   [
     /^(ipe|upe|upn|he ?[abm]?) ?(\d+) ?([abm]?)$/i,
-    ([, series = '', , suffix = '']) => `${`${series.replace(' ', '')}${suffix}`.toUpperCase()} `,
+    ([, series = '', size, suffix = '']) => [`${`${series.replace(' ', '')}${suffix}`.toUpperCase()} `, size],
   ],
 ]
 
-/** "ipe330", "HE 200 B" and "HEB 200" alike, "L 80 x 80 x 8" and "L 80x8", and "W14 x 90"; a size that is not rolled names its neighbours. */
+/** "ipe330", "HE 200 B" and "HEB 200" alike, "L 80 x 80 x 8", "L 80x8" and "L 75x100x8", and "W14 x 90"; a size that is not rolled names its neighbours. */
 function readRolled(text: string, random: Random): ReadSection | null {
-  for (const [pattern, head] of writings) {
+  for (const [pattern, read] of writings) {
     const parts = pattern.exec(text)
-    if (parts) return readSize(head(parts), Number(parts[2]), random)
+    if (!parts) continue
+    const [head, size] = read(parts)
+    return readSize(head, Number(size), random)
   }
   return null
 }
@@ -98,7 +110,10 @@ function readRolled(text: string, random: Random): ReadSection | null {
 function readSize(head: string, size: number, random: Random): ReadSection {
   const name = `${head}${size}`
   if (stockSections.has(name)) return { ok: true, section: rolledSection(name, random, false) }
-  const sizes = [...stockSections.keys()].filter((other) => other.startsWith(head))
+  // the head of equal legs begins names of unequal ones too
+  const sizes = [...stockSections.keys()].filter(
+    (other) => other.startsWith(head) && !Number.isNaN(Number(other.slice(head.length))),
+  )
   if (sizes.length === 0) return refused(example)
   const sizeOf = (other: string) => Number(other.slice(head.length))
   const below = sizes.findLast((other) => sizeOf(other) < size)
