@@ -20,6 +20,8 @@ describe('a section by its name', () => {
     ['HE 240 B', 'HEB 240', 106],
     ['he 1000 a', 'HEA 1000', 346.8],
     ['HEM 100', 'HEM 100', 53.2],
+    ['UB 457 x 191 x 67', 'UB 457x191x67', 85.5],
+    ['uc254x254x73', 'UC 254x254x73', 93.1],
   ])('%s is %s', (text, name, area) => {
     expect(figures(text)).toMatchObject({ name, shape: 'H', area })
   })
@@ -42,6 +44,10 @@ describe('a section by its name', () => {
     expect(read('L 100x75x9')).toEqual({
       ok: false,
       problem: 'L 100x75x9 is not rolled; L 100x75x8 and L 100x75x10 are.',
+    })
+    expect(read('UB 457x191x70')).toEqual({
+      ok: false,
+      problem: 'UB 457x191x70 is not rolled; UB 457x191x67 and UB 457x191x74 are.',
     })
     expect(read('IPE 40')).toEqual({ ok: false, problem: 'IPE 40 is not rolled; IPE 80 is.' })
   })

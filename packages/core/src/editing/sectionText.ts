@@ -40,7 +40,7 @@ const shapes: Readonly<Record<string, ShapeWord>> = {
 }
 
 const example =
-  'Say “IPE 330”, “UPE 200”, “L 80x8”, “W14x90”, “rectangle 300 x 600”, “circle 400”, “tube 200 x 100 x 8” or “pipe 219.1 x 8”.'
+  'Say “IPE 330”, “UB 457x191x67”, “UPE 200”, “L 80x8”, “W14x90”, “rectangle 300 x 600”, “circle 400”, “tube 200 x 100 x 8” or “pipe 219.1 x 8”.'
 
 /** Reads the name of a rolled section, or a shape with its outer dimensions. */
 export function readSection(text: string, format: NumberFormat, random: Random): ReadSection {
@@ -83,6 +83,10 @@ const writings: readonly (readonly [
   read: (parts: Parts) => readonly [head: string, size: string | undefined],
 ])[] = [
   [/^w ?(\d+) ?[x×] ?(\d+(?:\.\d)?)$/i, ([, depth = '', weight]) => [`W${depth}x`, weight]],
+  [
+    /^(ub|uc) ?(\d+) ?[x×] ?(\d+) ?[x×] ?(\d+)$/i,
+    ([, kind = '', high = '', wide = '', mass]) => [`${kind.toUpperCase()} ${high}x${wide}x`, mass],
+  ],
   [/^l ?(\d+)(?: ?[x×] ?\1)? ?[x×] ?(\d+(?:\.\d)?)$/i, ([, leg = '', thickness]) => [`L ${leg}x`, thickness]],
   [
     /^l ?(\d+) ?[x×] ?(\d+) ?[x×] ?(\d+)$/i,

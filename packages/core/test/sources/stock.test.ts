@@ -2,6 +2,7 @@ import { lightShapes } from '../../src/standards/stock/lightSections'
 import { exactArea, rolledArea, rolledNames, rolledShapes } from '../../src/standards/stock/rolledSections'
 import { stockMaterials } from '../../src/standards/stock/materials'
 import { unitWeights } from '../../src/standards/stock/unitWeights'
+import { universalShapes } from '../../src/standards/stock/universalSections'
 import { wideFlanges } from '../../src/standards/stock/wideFlanges'
 
 /**
@@ -155,6 +156,75 @@ describe('rolled sections against the areas that handbooks print (from memory)',
       if (series === 'HEM') expect(off >= 8 && off <= 40).toBe(true)
       expect(web).toBeLessThan(flange)
       expect(width).toBeLessThanOrEqual(0.31)
+    }
+  })
+})
+
+/** Masses in kg/m of universal beams and columns as handbooks print them, by rising mass. From memory, apart from the dimensions. */
+const universalMasses: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  UB: {
+    '127x76': '13.0',
+    '152x89': '16.0',
+    '178x102': '19.0',
+    '203x102': '23.1',
+    '203x133': '25.1 30.0',
+    '254x102': '22.0 25.2 28.3',
+    '254x146': '31.1 37.0 43.0',
+    '305x102': '24.8 28.2 32.8',
+    '305x127': '37.0 41.9 48.1',
+    '305x165': '40.3 46.1 54.0',
+    '356x127': '33.1 39.1',
+    '356x171': '45.0 51.0 57.0 67.1',
+    '406x140': '39.0 46.0',
+    '406x178': '54.1 60.1 67.1 74.2',
+    '457x152': '52.3 59.8 67.2 74.2 82.1',
+    '457x191': '67.1 74.3 82.0 89.3 98.3',
+    '533x210': '82.2 92.1 101.0 109.0 122.0',
+    '610x229': '101.2 113.0 125.1 139.9',
+    '610x305': '149.2 179.0 238.1',
+    '686x254': '125.2 140.1 152.4 170.2',
+    '762x267': '133.9 146.9 173.0 196.8',
+    '838x292': '175.9 193.8 226.5',
+    '914x305': '200.9 224.2 253.4 289.1',
+    '914x419': '343.3 388.0',
+    '1016x305': '222.0 248.7 272.3 314.3 349.4 392.7 437.0 486.7',
+  },
+  UC: {
+    '152x152': '23.0 30.0 37.0',
+    '203x203': '46.1 52.0 60.0 71.0 86.1',
+    '254x254': '73.1 88.9 107.1 132.0 167.1',
+    '305x305': '96.9 117.9 136.9 158.1 198.1 240.0 282.9',
+    '356x368': '129.0 152.9 177.0 201.9',
+    '356x406': '235.1 287.1 339.9 393.0 467.0 551.0 633.9',
+  },
+}
+
+describe('universal beams and columns against their masses', () => {
+  const printed = Object.entries(universalMasses).flatMap(([kind, series]) =>
+    Object.entries(series).flatMap(([size, list]) => {
+      const named = [...universalShapes].filter(([name]) => name.startsWith(`${kind} ${size}x`))
+      const masses = list.split(' ').map(Number)
+      return masses.map((mass, i) => [named[i]?.[0] ?? '', mass, named.length === masses.length] as const)
+    }),
+  )
+
+  test.each(printed)('%s: %d kg/m', (name, mass, isWhole) => {
+    const shape = universalShapes.get(name)
+    if (!shape) throw new Error(`No ${name}`)
+    expect(isWhole).toBe(true)
+    expect(Math.abs((exactArea(shape) * 7850) / mass - 1)).toBeLessThan(0.005)
+    // the name says the mass, rounded
+    expect(Math.abs(Number(name.split('x').at(-1)) - mass)).toBeLessThan(0.51)
+  })
+
+  test('none is there without its check, and series say about how deep and wide they are (common practice)', () => {
+    expect(printed.map(([name]) => name)).toEqual([...universalShapes.keys()])
+    for (const [name, { depth, width, web, flange }] of universalShapes) {
+      const [, kind, high, wide] = /^(U[BC]) (\d+)x(\d+)x/.exec(name) ?? []
+      const [deep, broad] = [(depth * 1000) / Number(high), (width * 1000) / Number(wide)]
+      expect(deep > 0.95 && deep < (kind === 'UC' ? 1.34 : 1.06)).toBe(true)
+      expect(broad > 0.97 && broad < 1.06).toBe(true)
+      expect(web).toBeLessThan(flange)
     }
   })
 })

@@ -1,5 +1,6 @@
 import { lightShapes, lightSource } from './lightSections'
 import { rolledArea, rolledShapes, rolledSource } from './rolledSections'
+import { universalShapes } from './universalSections'
 import { wideFlanges, wideFlangeSource } from './wideFlanges'
 
 /** A rolled section by what loads need of it: m² and m. */
@@ -12,10 +13,10 @@ export interface StockSection {
   readonly source: string
 }
 
-/** Every rolled section by its name: European H and I shapes, channels and angles, then US wide-flange shapes. */
+/** Every rolled section by its name: European H and I shapes, universal beams and columns, channels and angles, then US wide-flange shapes. */
 export const stockSections: ReadonlyMap<string, StockSection> = new Map(
   [
-    ...[...rolledShapes].map(([name, shape]): StockSection => ({
+    ...[...rolledShapes, ...universalShapes].map(([name, shape]): StockSection => ({
       name,
       area: rolledArea(shape),
       depth: shape.depth,
