@@ -4,7 +4,7 @@ import { rectangle } from '../../test/shapes'
 import { planPanel } from '../building/panelRegions'
 import type { PanelShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
-import { candidatesOf } from './candidates'
+import { bracingOf, candidatesOf } from './candidates'
 import { groundOf, sharerOf } from './ground'
 import { usualLimits, type Carrier } from './rails'
 
@@ -68,6 +68,18 @@ describe('members at a panel of 6 by 4 m that spans 4 m', () => {
     })
     expect(judged([south], { sparedAngle: 0 })).toEqual({ south: ['spared', 0, 90] })
     expect(judged([south], {}, () => false)).toEqual({ south: ['takesNone', 0, 90] })
+  })
+
+  test('bracing in space lies in its plane or under it by its depth, and is left out; farther off it is no matter of it', () => {
+    const brace = (off: number) =>
+      bracingOf(panelOf(), [{ member: 'brace', a: [0, 0], b: [6, 4], off }]).map(({ verdict, off: by }) => [
+        verdict,
+        by,
+      ])
+    expect(brace(0)).toEqual([['inSpace', 0]])
+    expect(brace(0.25)).toEqual([['inSpace', 0.25]])
+    expect(brace(0.6)).toEqual([])
+    expect(bracingOf(panelOf(), [{ member: 'beside', a: [6, 2], b: [12, 2], off: 0 }])).toEqual([])
   })
 
   test('a beam that only ends on it is none; shared two-way there is no span', () => {

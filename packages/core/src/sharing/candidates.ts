@@ -4,14 +4,14 @@ import { contains, eachEdge, nearestOnBorder, type Region } from '../geometry/po
 import { along, distance, project } from '../geometry/segment'
 import { samePoint } from '../geometry/tolerance'
 import { limitsOn, sparesOn } from './ground'
-import { angleTo, type Carrier, type Limits } from './rails'
+import { angleTo, usualLimits, type Carrier, type Limits } from './rails'
 import { sitesWithin } from './sites'
 
 /**
  * Whether a member supports a panel: it does; it lies too far off it; it runs along the span; the panel spares it; it takes no load
- * at all.
+ * at all; it is a member in space, as bracing is, which bears itself alone.
  */
-export type Verdict = 'counts' | 'offPanel' | 'alongSpan' | 'spared' | 'takesNone'
+export type Verdict = 'counts' | 'offPanel' | 'alongSpan' | 'spared' | 'takesNone' | 'inSpace'
 
 /** A stretch of a member that lies on a panel, or so near to it that the limits decide. */
 export interface Candidate {
@@ -19,7 +19,7 @@ export interface Candidate {
   readonly a: Point
   readonly b: Point
   readonly verdict: Verdict
-  /** How far off the panel the stretch lies where it is farthest, m; 0 on it. */
+  /** How far off the panel the stretch lies where it is farthest, m; 0 on it. Of a member in space: off its plane. */
   readonly off: number
   /** Angle to the span, 0 to π/2; null where the rule has no span. */
   readonly angle: number | null
@@ -65,6 +65,30 @@ export function candidatesOf(
               : 'counts'
       return { member, a, b, verdict, off: offOf(outline, a, b), angle }
     })
+  })
+}
+
+/** A member in space over or under a panel: its axis in plan, and how far its ends are off the plane of the roof or floor there, m. */
+export interface Brace {
+  readonly member: string
+  readonly a: Point
+  readonly b: Point
+  readonly off: number
+}
+
+/** Bracing lies under what it braces by the depth of that at most; what is farther off is no matter of the panel. */
+const bracingOff = 0.5
+
+/** Bracing in the plane of a panel, which takes none of its load. */
+export function bracingOf({ outline }: PanelPlan, braces: readonly Brace[]): readonly Candidate[] {
+  return braces.flatMap(({ member, a, b, off }): readonly Candidate[] => {
+    if (off > bracingOff) return []
+    const carrier: Carrier = { member, a, b, from: 0, bent: false }
+    return stretchesAt(outline, carrier, usualLimits.reach).flatMap(({ a: from, b: to, within }) =>
+      within && isMeant(carrier, from, to)
+        ? [{ member, a: from, b: to, verdict: 'inSpace', off: off < samePoint ? 0 : off, angle: null }]
+        : [],
+    )
   })
 }
 

@@ -19,6 +19,8 @@ export function candidateText(
       return 'left out by the panel'
     case 'takesNone':
       return 'takes no load'
+    case 'inSpace':
+      return off > 0 ? `left out, in space, ${away} off the plane` : 'left out, in space'
   }
 }
 

@@ -34,4 +34,5 @@ const references = {
   alongSpan: 'least angle',
   spared: 'spared',
   takesNone: 'all panels',
+  inSpace: 'bears itself',
 } as const
