@@ -216,4 +216,16 @@ describe('what the limits of a picked panel make of members', () => {
     expect(struck).toBeGreaterThan(-1)
     expect(struck).toBeLessThan(beam)
   })
+
+  test('bracing in the plane of the workshop’s roof is left out, and said so; purlins count', () => {
+    const roof = recordsOf(document, 'layout').find(({ name }) => name === 'Workshop roof')
+    const sloping = recordsOf(document, 'panel').find(({ layout, label }) => layout === roof?.id && label === 'P1')
+    const candidates = ask(state, { kind: 'candidates', expandedId: `${sloping?.id ?? ''}@${levelId('Eaves')}` })
+    const braces = candidates.filter(({ verdict }) => verdict === 'inSpace')
+    expect(braces).toHaveLength(2)
+    expect(candidatesPart(braces, format).labels.map(({ text }) => text)).toEqual(
+      expect.arrayContaining([expect.stringMatching(/^left out, in space/)]),
+    )
+    expect(candidates.filter(({ verdict }) => verdict === 'counts').length).toBeGreaterThan(braces.length)
+  })
 })
