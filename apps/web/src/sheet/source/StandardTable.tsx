@@ -1,5 +1,6 @@
 import { formatQuantity, formatValue, unitOf, type NumberFormat, type SourceTable } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
+import { TableOut } from '../../ui/TableOut'
 import { Symbol } from '../Symbol'
 import { TableFrame } from './tableFrame'
 import { useMarkedRow } from './useMarkedRow'
@@ -16,41 +17,53 @@ export function StandardTable({ table, taken }: StandardTableProps) {
   const frame = useMarkedRow<HTMLDivElement>(table.row)
   const { heading, rows, row: own, column } = table
   const heads = headsOf(table, format)
+  const cellTexts = ({ cells }: SourceTable['rows'][number]) =>
+    cells.map((cell, i) =>
+      !cell
+        ? '–'
+        : heads[i]?.same
+          ? formatValue(cell.value, cell.quantity, format)
+          : formatQuantity(cell.value, cell.quantity, format),
+    )
+  const takes = (id: string) => (taken.includes(id) ? 'takes it' : '')
+  const text = () => [
+    [heading, ...heads.map(({ symbol, unit }) => [symbol, unit].filter(Boolean).join(', ')), 'this project'],
+    ...rows.map((row) => [row.name, ...cellTexts(row), takes(row.id)]),
+  ]
   return (
-    <TableFrame ref={frame} tabIndex={0} role="region" aria-label={`Table of the standard, by ${heading}`}>
-      <table>
-        <thead>
-          <tr>
-            <th>{heading}</th>
-            {heads.map((head, i) => (
-              <th key={i}>
-                {head.symbol && <Symbol name={head.symbol} />} {head.unit}
-              </th>
-            ))}
-            {taken.length > 0 && <th>this project</th>}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ id, name, cells }) => (
-            <tr key={id} aria-current={id === own || undefined}>
-              <th scope="row">
-                {table.id === 'single' && cells[0] && <Symbol name={cells[0].symbol} />} {name}
-              </th>
-              {cells.map((cell, i) => (
-                <td key={i} data-read={(id === own && i === column) || undefined}>
-                  {!cell
-                    ? '–'
-                    : heads[i]?.same
-                      ? formatValue(cell.value, cell.quantity, format)
-                      : formatQuantity(cell.value, cell.quantity, format)}
-                </td>
+    <>
+      <TableFrame ref={frame} tabIndex={0} role="region" aria-label={`Table of the standard, by ${heading}`}>
+        <table>
+          <thead>
+            <tr>
+              <th>{heading}</th>
+              {heads.map((head, i) => (
+                <th key={i}>
+                  {head.symbol && <Symbol name={head.symbol} />} {head.unit}
+                </th>
               ))}
-              {taken.length > 0 && <td data-words>{taken.includes(id) ? 'takes it' : ''}</td>}
+              {taken.length > 0 && <th>this project</th>}
             </tr>
-          ))}
-        </tbody>
-      </table>
-    </TableFrame>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.id} aria-current={row.id === own || undefined}>
+                <th scope="row">
+                  {table.id === 'single' && row.cells[0] && <Symbol name={row.cells[0].symbol} />} {row.name}
+                </th>
+                {cellTexts(row).map((cell, i) => (
+                  <td key={i} data-read={(row.id === own && i === column) || undefined}>
+                    {cell}
+                  </td>
+                ))}
+                {taken.length > 0 && <td data-words>{takes(row.id)}</td>}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </TableFrame>
+      <TableOut name={`table of the standard by ${heading}`} rows={text} />
+    </>
   )
 }
 

@@ -1,5 +1,6 @@
 import { formatQuantity, formatValue, unitOf, type Traced } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
+import { TableOut } from '../../ui/TableOut'
 import { Symbol } from '../Symbol'
 import { CurvePicture } from './CurvePicture'
 import { TableFrame } from './tableFrame'
@@ -20,6 +21,16 @@ export function TableRead({
   const { axis, rows, symbol, quantity } = table
   const at = inputs[0]?.value ?? NaN
   const read = readAt(axis.at, at)
+  const text = () => [
+    [
+      [axis.symbol, unitOf(axis.quantity, format)].filter(Boolean).join(', '),
+      ...axis.at.map((point) => formatValue(point, axis.quantity, format)),
+    ],
+    ...Object.entries(rows).map(([name, values]) => [
+      name,
+      ...values.map((cell) => formatValue(cell, quantity, format)),
+    ]),
+  ]
   return (
     <>
       <CurvePicture table={table} row={row} at={at} value={value} />
@@ -53,6 +64,7 @@ export function TableRead({
           </tbody>
         </table>
       </TableFrame>
+      <TableOut name={table.clause} rows={text} />
     </>
   )
 }

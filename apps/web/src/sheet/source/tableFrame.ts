@@ -2,7 +2,7 @@ import styled from 'styled-components'
 
 /** A table of the standard in a narrow place: long ones scroll, the row that counts is marked by its ground and by a bar. */
 export const TableFrame = styled.div`
-  max-height: 152px;
+  max-height: 172px;
   overflow: auto;
   margin: 6px 0;
   table {
