@@ -149,7 +149,8 @@ describe('a wall goes to what is under it', () => {
         const cuts = Array.from({ length: parts + 1 }, (_, i) => along(a, b, (length * i) / parts))
         const shares = cuts.slice(1).map((end, i) => wallOn(wall(cuts[i] ?? a, end), frame, [], two))
         const whole = wallOn(wall(a, b), frame, [], two)
-        expect(shares.reduce((sum, { notCarried }) => sum + notCarried, 0)).toBeCloseTo(whole.notCarried, 9)
+        // stops within a nanometre of each other, or of an end, are one place: so much may change sides at each
+        expect(shares.reduce((sum, { notCarried }) => sum + notCarried, 0)).toBeCloseTo(whole.notCarried, 8)
         for (const member of ['south', 'north', 'west', 'mid', 'east'])
           expect(shares.reduce((sum, share) => sum + (forces(share)[member] ?? 0), 0)).toBeCloseTo(
             forces(whole)[member] ?? 0,
@@ -168,6 +169,12 @@ describe('a wall goes to what is under it', () => {
             [
               [0, 4.999984972695872],
               [-0.01733644733981677, 0],
+            ],
+          ],
+          [
+            [
+              [5.5, 0.5],
+              [9.5, 0.4999521908509948],
             ],
           ],
         ],
