@@ -135,6 +135,7 @@ export { productText, referenceText, traceLines, typeset, withNumbers } from './
 export { Memo } from './derivation/memo'
 export { deriveProject, type ProjectState } from './derivation/project'
 export type { Balance } from './derivation/balance'
+export { leastFloor } from './derivation/supportedLevels'
 export { effectKinds, type EffectKind } from './derivation/effects'
 export { ask, derive, type Answer, type Query } from './queries/derive'
 export {

@@ -5,9 +5,8 @@ import { onSlabEdge } from '../src/editing/wallPaths'
 import { Building } from './build'
 import { rectangle } from './shapes'
 
-// by hand: a floor on two beams 5 m apart stands out 1.5 m; 5 kN/m over 6 m at its edge are 39 kN on the near beam and 9 kN up at
-// the far one
-test('a wall moved to the edge of a cantilever leaves its beam and arrives with its lever', () => {
+/** Two beams of 8 m, 5 m apart, on four columns; no floor yet. */
+function onTwoBeams() {
   const building = new Building()
   building.level('Base', 0)
   const layout = building.layout('Floor', null, building.level('1', 3))
@@ -15,6 +14,13 @@ test('a wall moved to the edge of a cantilever leaves its beam and arrives with 
     building.beam(layout, [0, y], [8, y])
     for (const x of [0, 8]) building.column(layout, [x, y])
   }
+  return { building, layout }
+}
+
+// by hand: a floor on two beams 5 m apart stands out 1.5 m; 5 kN/m over 6 m at its edge are 39 kN on the near beam and 9 kN up at
+// the far one
+test('a wall moved to the edge of a cantilever leaves its beam and arrives with its lever', () => {
+  const { building, layout } = onTwoBeams()
   building.panel(layout, rectangle(0, -1.5, 8, 5))
   const wall = building.wall(
     layout,
@@ -43,13 +49,7 @@ test('a wall moved to the edge of a cantilever leaves its beam and arrives with 
 describe('a wall round an outline closes, whatever sticks out of it', () => {
   /** A bay of 8 by 5 m on two beams, and panels beside it; the wall round all of it, 2 m of 2.50 kN/m². */
   function roundFloor(beside: (building: Building, layout: ReturnType<Building['layout']>) => void) {
-    const building = new Building()
-    building.level('Base', 0)
-    const layout = building.layout('Floor', null, building.level('1', 3))
-    for (const y of [0, 5]) {
-      building.beam(layout, [0, y], [8, y])
-      for (const x of [0, 8]) building.column(layout, [x, y])
-    }
+    const { building, layout } = onTwoBeams()
     building.panel(layout, rectangle(0, 0, 8, 5))
     beside(building, layout)
     const rings = layoutOutline(building.document, layout.id)

@@ -1,9 +1,9 @@
-import { expanded, reachedBy, type FloorView } from '@hedrion/core'
+import { expanded, reachedBy, recordIdOf, type FloorView } from '@hedrion/core'
 import { lazy, Suspense, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react'
 import styled from 'styled-components'
 import { useStore } from 'zustand'
 import { useShallow } from 'zustand/react/shallow'
-import { useAnswer, useFormat, useRecords, useSession } from '../compute/SessionContext'
+import { useAnswer, useFormat, useRecord, useRecords, useSession } from '../compute/SessionContext'
 import { useLit } from '../sheet/litStore'
 import { useLook } from '../state/look'
 import { Drawing, type DrawingProps, type Split } from './Drawing'
@@ -148,8 +148,9 @@ function usePlanScene({ options, divided = false, supports = false, more }: Plan
   const dividing = useAnswer({ kind: 'dividing', levelId: divided ? (level?.id ?? null) : null, caseId })
   const { area, member, names, spans, lit } = options
   const [{ parts, picked }] = useLook()
-  const [panel] = supports && picked.length === 1 ? picked : []
-  const candidates = useAnswer({ kind: 'candidates', expandedId: panel ?? null })
+  const [only = null] = supports && picked.length === 1 ? picked : []
+  const isPanel = useRecord(only && recordIdOf(only))?.kind === 'panel'
+  const candidates = useAnswer({ kind: 'candidates', expandedId: isPanel ? only : null })
   const scene = useMemo(() => {
     const made = planScene(floor, grid, {
       area,

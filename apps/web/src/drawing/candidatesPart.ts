@@ -1,4 +1,4 @@
-import { candidateText, distance, meanOf, saysOnDrawing, type CandidateView, type NumberFormat } from '@hedrion/core'
+import { candidateText, meanOf, saysOnDrawing, type CandidateView, type NumberFormat } from '@hedrion/core'
 import { part } from './planOptions'
 import type { Label, Shape, Tone } from './scene'
 
@@ -8,15 +8,13 @@ const toneOf = ({ verdict }: CandidateView): Tone =>
 
 /** At a picked panel: what supports it lies over a broad line; what its limits leave out is struck by short strokes, and says why. */
 export function candidatesPart(candidates: readonly CandidateView[], format: NumberFormat) {
-  // what only ends on the panel takes next to nothing
-  const said = candidates.filter((candidate) => saysOnDrawing(candidate) && distance(candidate.a, candidate.b) > 0.3)
   return part({
     shapes: candidates.map((candidate): Shape => ({
       kind: 'line',
       points: [candidate.a, candidate.b],
       stroke: { tone: toneOf(candidate), width: 7, ...(candidate.verdict === 'counts' ? {} : { dash: [2, 6] }) },
     })),
-    labels: said.map((candidate): Label => ({
+    labels: candidates.filter(saysOnDrawing).map((candidate): Label => ({
       text: candidateText(candidate, format),
       at: meanOf([candidate.a, candidate.b]),
       dy: -13,

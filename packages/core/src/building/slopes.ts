@@ -2,7 +2,7 @@ import type { SlopeShape } from '../document/shapes'
 import type { Leg } from '../geometry/course'
 import type { Point } from '../geometry/point'
 import { eachEdge, touches } from '../geometry/polygon'
-import { along, distance, project } from '../geometry/segment'
+import { along, distance, passing, project } from '../geometry/segment'
 import { onLine, samePoint } from '../geometry/tolerance'
 
 /** Distance of a point uphill, m. */
@@ -90,7 +90,7 @@ function bordersOn(slopes: readonly SlopeShape[], a: Point, b: Point, length: nu
       const [from, to] = [project(a, b, p), project(a, b, q)]
       // a line along a verge meets the ridge at a corner
       if (Math.abs(from.off) <= onLine) found.push(from.s)
-      if (from.off > 0 !== to.off > 0) found.push(from.s + ((to.s - from.s) * from.off) / (from.off - to.off))
+      found.push(...passing(from, to))
     })
   return found.filter((s) => s > samePoint && s < length - samePoint)
 }

@@ -46,6 +46,8 @@ function outwardOf({ operator }: FloorState, { a, b, length }: WallSegment): Poi
 
 /** All that presses on the barriers of the building, N; in no common direction. */
 export const pressedOnBarriers = (state: ProjectState): number =>
-  state.floors
-    .flatMap((floor) => barriersOn(state, floor))
-    .reduce((sum, { load, length }) => sum + length * (load?.load.value ?? 0), 0)
+  state.floors.reduce((sum, floor) => sum + pressedOnFloor(state, floor), 0)
+
+/** The same of one floor. */
+export const pressedOnFloor = (state: ProjectState, floor: FloorState): number =>
+  barriersOn(state, floor).reduce((sum, { load, length }) => sum + length * (load?.load.value ?? 0), 0)

@@ -2,7 +2,7 @@ import { actionOfCase } from '../actions/cases'
 import { isHanger } from '../building/frame'
 import type { HungLanding } from '../building/hangers'
 import { expanded, splitExpanded } from '../document/labels'
-import { readArea, readCase } from './cells'
+import { readArea, readCase, type ColumnReader } from './cells'
 import { memberLoads, type MemberLoad } from '../rundown/memberLines'
 import { keyExtentOf, type KeyExtent, type RegionSource, type Source, type StairSource } from '../rundown/sources'
 import type { FloorState } from './floorStates'
@@ -77,6 +77,13 @@ export function columnChain(state: ProjectState, expandedId: string): readonly P
   for (let next = lengthBelow(state, start); next; next = lengthBelow(state, next)) chain.push(next)
   return chain
 }
+
+/** What each length of a chain adds to what comes from the one before it. */
+export const addedAlong = (chain: readonly Place[], read: ColumnReader): readonly number[] =>
+  chain.map(({ floor, row }, i) => {
+    const before = chain[i - 1]
+    return read(floor.rundown.tops, row) - (before ? read(before.floor.rundown.feet, before.row) : 0)
+  })
 
 function lengthAbove(state: ProjectState, { floor, row }: Place): Place | undefined {
   if (hangsAt({ floor, row })) return hungFrom(state, { floor, row }, 'column')[0]?.place

@@ -1,8 +1,8 @@
 import { isHanger, type Beam, type Column } from '../building/frame'
 import { isRoofCase, reducibleGroupOf } from '../actions/cases'
 import { reductionsOf, sparedOf, type ReducibleLoad, type Reductions, type Supported } from '../actions/reduction'
-import { readArea, readCase, readReducible, type ColumnReader, type ReducibleReader } from './cells'
-import { columnChain, expandedAt, keyShareOf, type Place } from './floorQueries'
+import { readArea, readCase, readReducible, type ReducibleReader } from './cells'
+import { addedAlong, columnChain, expandedAt, keyShareOf, type Place } from './floorQueries'
 import { beamFactorIn, reductionRegionOf } from './reductionRegions'
 import { hasTransfers, isFloor, leastFloor, levelsSupported } from './supportedLevels'
 import type { ProjectState } from './project'
@@ -126,7 +126,11 @@ export function reductionsAt(
   if (!read || group === null || !place) return null
   const down = chain.slice(0, index + 1)
   const added = addedAlong(down, read.area)
-  const storeys = storeysOn(state, down, caseId, transferred)
+  const straight = countsAllFloors(state) ? addedAlong(down, readArea(state)) : added
+  const storeys =
+    transferred === 'reduced' && hasTransfers(state)
+      ? storeysWithTransfers(state, caseId)(place).size
+      : straight.filter((brought) => brought > leastFloor).length
   const area = read.area(place.floor.rundown.tops, place.row)
   if (area <= leastFloor) return null
   const terms = added.flatMap((value, i) => {
@@ -147,17 +151,7 @@ export function reductionsAt(
   return found && { ...found, storeys, area }
 }
 
-/** How many levels a length of column supports, where what stands on beams counts too; else those straight over it. */
-function storeysOn(state: ProjectState, down: readonly Place[], caseId: string, transferred: Transferred): number {
-  const lowest = down.at(-1)
-  const read = countsAllFloors(state) ? readArea(state) : readReducible(state, caseId, transferred)?.area
-  if (!lowest || !read) return 0
-  if (transferred === 'whole' || !hasTransfers(state))
-    return addedAlong(down, read).filter((area) => area > leastFloor).length
-  return storeysWithTransfers(state, caseId)(lowest).size
-}
-
-/** The same for all columns of a case: asked for many lengths. */
+/** The levels that a length of column supports, with those that stand on beams: one counter for a case, asked for many lengths. */
 function storeysWithTransfers(state: ProjectState, caseId: string): (place: Place) => ReadonlySet<number> {
   const known = countersOf(state)
   const before = known.get(caseId)
@@ -177,13 +171,6 @@ function storeysWithTransfers(state: ProjectState, caseId: string): (place: Plac
 }
 
 const countersOf = once<ProjectState, Map<string, (place: Place) => ReadonlySet<number>>>(() => new Map())
-
-/** What each length of a column adds to what comes from above. */
-const addedAlong = (chain: readonly Place[], read: ColumnReader): readonly number[] =>
-  chain.map(({ floor, row }, i) => {
-    const above = chain[i - 1]
-    return read(floor.rundown.tops, row) - (above ? read(above.floor.rundown.feet, above.row) : 0)
-  })
 
 const loadAt = (read: ReducibleReader, block: Float64Array, row: number): ReducibleLoad => ({
   load: read.load(block, row),

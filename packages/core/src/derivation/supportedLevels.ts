@@ -1,7 +1,8 @@
 import type { FramePlan } from '../building/frame'
 import { once } from '../document/once'
 import type { Source } from '../rundown/sources'
-import type { SparseRows } from '../rundown/operator'
+import { slabLandings } from '../rundown/hungRundown'
+import { takersOf } from '../rundown/operator'
 import { readArea, type ColumnReader } from './cells'
 import { floorIn, hungAt, orderOf, type Place } from './floorQueries'
 import type { FloorState } from './floorStates'
@@ -100,9 +101,6 @@ function rowsBrought({ operator }: FloorState, counts: (source: Source) => boole
   return rows
 }
 
-const takersOf = ({ start, index }: Pick<SparseRows, 'start' | 'index'>, k: number): Iterable<number> =>
-  index.subarray(start[k] ?? 0, start[k + 1] ?? 0)
-
 /** A length of column by the place of its floor, its row there, and how much of it is borne: less for stretches of wall. */
 type Length = readonly [level: number, row: number, part: number]
 
@@ -120,6 +118,7 @@ function borneBy(
     on === 'column' ? index === row : reached[index]?.has(row) === true
   const above = (of: number, part = 1): Length => [level + 1, of, part]
   const landed = (floor.feetAbove?.landings ?? []).filter(({ on, index }) => comes(on, index))
+  const throughSlab = (floor.onSlab ? slabLandings(floor.onSlab) : []).filter(({ on, index }) => comes(on, index))
   const hanging = hungAt(state, floor).filter(
     ({ place, landing: { on, index } }) => comes(on, index) && !place.floor.rings.includes(place.row),
   )
@@ -127,19 +126,8 @@ function borneBy(
     standing: landed.flatMap(({ on, row: of, part }) => (on === 'column' ? [above(of, part)] : [])),
     arriving: [
       ...landed.flatMap(({ on, row: of }) => (on === 'beam' ? [above(of)] : [])),
-      ...throughSlab(floor, row, reached).map((of) => above(of)),
+      ...throughSlab.map(({ row: of }) => above(of)),
       ...hanging.map(({ place }): Length => [orderOf(state, place.floor), place.row, 1]),
     ],
   }
-}
-
-/** Rows of the columns above that stand on the slab, and that it hands to a column, through beams too. */
-function throughSlab({ onSlab }: FloorState, row: number, reached: readonly ReadonlySet<number>[]): readonly number[] {
-  if (!onSlab) return []
-  const { rows, shared } = onSlab
-  return rows.filter(
-    (_, k) =>
-      [...takersOf(shared.toColumns, k)].includes(row) ||
-      [...takersOf(shared.toBeams, k)].some((beam) => reached[beam]?.has(row)),
-  )
 }

@@ -4,7 +4,7 @@ import { isUpright } from '../document/roles'
 import type { Layout, Material, Member, Section, Strut } from '../document/recordKinds'
 import { letters, memberRoles } from '../editing/drawn'
 import { readSection } from '../editing/sectionText'
-import { usualHeights } from '../editing/drawnStruts'
+import { spaceTools, usualHeights } from '../editing/drawnStruts'
 import { storeyUnder, usualTruss } from '../editing/usual'
 import { arcPath, mostRise } from '../geometry/arc'
 import type { Point } from '../geometry/point'
@@ -44,7 +44,7 @@ const table: TableKind<Column> = {
 }
 
 /** Roles of members in space have heights, z1 and z2. */
-const spaceRoles = ['brace', 'girt', 'tie', 'post', 'chord', 'web'] as const satisfies readonly Strut['role'][]
+const spaceRoles: readonly Strut['role'][] = Object.values(spaceTools)
 const roles = [...memberRoles, ...spaceRoles] as const
 type Role = (typeof roles)[number]
 

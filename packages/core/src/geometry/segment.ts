@@ -19,8 +19,18 @@ export function crossing(p: Point, u: Point, q: Point, v: Point, least: number):
   return [p[0] + t * u[0], p[1] + t * u[1]]
 }
 
+/** Where a point lies relative to a line: along it, and beside it (left positive). */
+export interface Beside {
+  readonly s: number
+  readonly off: number
+}
+
+/** Where along a line one passes over it on the way between two points: nowhere where both are on one side. */
+export const passing = (from: Beside, to: Beside): readonly number[] =>
+  from.off > 0 !== to.off > 0 ? [from.s + ((to.s - from.s) * from.off) / (from.off - to.off)] : []
+
 /** Where a point lies relative to the line through a and b: s along it from a, off beside it (left positive). */
-export function project(a: Point, b: Point, p: Point): { readonly s: number; readonly off: number } {
+export function project(a: Point, b: Point, p: Point): Beside {
   const length = distance(a, b)
   const [ux, uy] = length === 0 ? [1, 0] : [(b[0] - a[0]) / length, (b[1] - a[1]) / length]
   const [dx, dy] = [p[0] - a[0], p[1] - a[1]]

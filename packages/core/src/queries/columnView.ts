@@ -1,5 +1,14 @@
 import { readArea, readCase, readUses, type ColumnReader } from '../derivation/cells'
-import { columnChain, expandedAt, floorBelow, hangsAt, hungOn, placeOf, type Place } from '../derivation/floorQueries'
+import {
+  addedAlong,
+  columnChain,
+  expandedAt,
+  floorBelow,
+  hangsAt,
+  hungOn,
+  placeOf,
+  type Place,
+} from '../derivation/floorQueries'
 import { pressureOn } from '../derivation/surfaceLoads'
 import { rakingAt, type Raking } from '../derivation/thrust'
 import type { ProjectState } from '../derivation/project'
@@ -124,8 +133,8 @@ function stripRows(
   uses: readonly UseArea[],
 ): readonly StripRow[] {
   const [force, area] = [readCase(state, caseId), readArea(state)]
+  const [areas, forces, borne] = [addedAlong(chain, area), addedAlong(chain, force), levelsBorne(state)]
   return chain.map(({ floor, row }, i): StripRow => {
-    const above = chain[i - 1]
     const { tops, feet } = floor.rundown
     const id = floor.operator.plan.frame.columns[row]?.member.id ?? ''
     return {
@@ -134,11 +143,11 @@ function stripRows(
       elevation: floor.level.elevation,
       expandedId: expandedAt(floor, id),
       label: labelOf(state.document, id),
-      area: area(tops, row) - (above ? area(above.floor.rundown.feet, above.row) : 0),
+      area: areas[i] ?? 0,
       cumulativeArea: area(tops, row),
-      levels: levelsBorne(state)({ floor, row }).size,
+      levels: borne({ floor, row }).size,
       areas: uses.map((use) => use.area(tops, row)),
-      added: force(tops, row) - (above ? force(above.floor.rundown.feet, above.row) : 0),
+      added: forces[i] ?? 0,
       top: force(tops, row),
       foot: force(feet, row),
     }

@@ -3,6 +3,8 @@ import { expandedAt, floorIn, hungFrom, orderOf, type Place } from '../derivatio
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { once } from '../document/once'
+import { slabLandings } from '../rundown/hungRundown'
+import { takersOf, type SparseRows } from '../rundown/operator'
 
 /** What hands load to a beam or column, on its own level and on those that reach it: beams, directly or through others, and panels. */
 export interface Feeding {
@@ -83,15 +85,9 @@ function borneBy(state: ProjectState, { level, on, index }: Node, caseId: string
 
 /** Rows of the columns of the floor above that stand on a beam or column, or on the slab that hands them to it. */
 function standingOn(floor: FloorState, on: Node['on'], index: number, caseId: string): readonly number[] {
-  const landed = (floor.feetAbove?.landings ?? []).flatMap((landing) =>
-    landing.on === on && landing.index === index ? [landing.row] : [],
-  )
-  const { rows = [], shared } = floorIn(floor, caseId).onSlab ?? {}
-  const block = on === 'beam' ? shared?.toBeams : shared?.toColumns
-  const throughSlab = rows.filter((_, k) =>
-    block?.index.subarray(block.start[k] ?? 0, block.start[k + 1] ?? 0).includes(index),
-  )
-  return [...landed, ...throughSlab]
+  const { onSlab } = floorIn(floor, caseId)
+  const landings = [...(floor.feetAbove?.landings ?? []), ...(onSlab ? slabLandings(onSlab) : [])]
+  return landings.flatMap((landing) => (landing.on === on && landing.index === index ? [landing.row] : []))
 }
 
 function panelsOf(standing: FloorState, nodes: readonly Node[], caseId: string): readonly string[] {
@@ -100,8 +96,8 @@ function panelsOf(standing: FloorState, nodes: readonly Node[], caseId: string):
   const { toBeams, toColumns, plan } = floor.operator
   const rowsOf = (on: Node['on']) => new Set(nodes.flatMap((node) => (node.on === on ? [node.index] : [])))
   const [beams, columns] = [rowsOf('beam'), rowsOf('column')]
-  const takes = ({ start, index }: typeof toBeams, row: number, taking: ReadonlySet<number>): boolean =>
-    index.subarray(start[row] ?? 0, start[row + 1] ?? 0).some((at) => taking.has(at))
+  const takes = (block: SparseRows, row: number, taking: ReadonlySet<number>): boolean =>
+    takersOf(block, row).some((at) => taking.has(at))
   const found = new Set<string>()
   plan.sources.forEach((source, row) => {
     if (source.kind !== 'region') return

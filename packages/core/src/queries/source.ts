@@ -35,11 +35,10 @@ export function source(state: ProjectState, key: string): Source | null {
 }
 
 const takers: Readonly<Record<SourceTableId, (state: ProjectState) => readonly (string | null | undefined)[]>> = {
-  uses: ({ document }) => [
-    ...(['loadKey', 'barrier', 'lineLoad', 'pointLoad', 'areaLoad'] as const).flatMap((kind) =>
+  uses: ({ document }) =>
+    (['loadKey', 'barrier', 'lineLoad', 'pointLoad', 'areaLoad'] as const).flatMap((kind) =>
       recordsOf(document, kind).map(({ use }) => use),
     ),
-  ],
   psi: ({ actions }) => actions.flatMap(({ cases }) => cases.map(({ group }) => group)),
   classes: ({ basis }) => [basis?.consequenceClass],
   terrains: ({ basis, standard }) => [basis && pressureRuleOf(standard.family)?.rowOf(basis.terrain)],

@@ -1,5 +1,5 @@
 import { lateralCase, reducibleGroupOf, standsApart } from '../actions/cases'
-import { barriersOn } from '../derivation/barriers'
+import { pressedOnFloor } from '../derivation/barriers'
 import { balanceOf } from '../derivation/balance'
 import { pressureAt } from '../derivation/climate'
 import { levelMasses, type LevelMass } from '../derivation/masses'
@@ -114,12 +114,7 @@ function areaOfUse(state: ProjectState, use: string): LevelsPicture {
 }
 
 function pressedByLevel(state: ProjectState): LevelsPicture {
-  const pressed = new Map(
-    state.floors.map((floor) => [
-      floor.level.id as string,
-      barriersOn(state, floor).reduce((sum, { length, load }) => sum + length * (load?.load.value ?? 0), 0),
-    ]),
-  )
+  const pressed = new Map(state.floors.map((floor) => [floor.level.id as string, pressedOnFloor(state, floor)]))
   return levels(state, 'barriers', 'force', (id) => pressed.get(id) ?? 0)
 }
 

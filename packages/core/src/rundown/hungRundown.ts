@@ -12,7 +12,7 @@ import {
   type FloorRundown,
 } from './floorRundown'
 import type { HungOrder, TiedFloor } from './hungOrder'
-import type { LayoutOperator } from './operator'
+import { takersOf, type LayoutOperator } from './operator'
 
 /** A floor that hangers tie to others; the feet above are those over the highest of them, and of no account for the others. */
 export interface HungFloor {
@@ -92,8 +92,8 @@ function goesTo(
 export function slabLandings({ rows, shared }: FeetOnSlab): TiedFloor['landings'] {
   return rows.flatMap((row, k) =>
     (['beam', 'column'] as const).flatMap((on) => {
-      const { start, index } = on === 'beam' ? shared.toBeams : shared.toColumns
-      return [...index.subarray(start[k] ?? 0, start[k + 1] ?? 0)].map((at) => ({ row, on, index: at }))
+      const block = on === 'beam' ? shared.toBeams : shared.toColumns
+      return [...takersOf(block, k)].map((at) => ({ row, on, index: at }))
     }),
   )
 }

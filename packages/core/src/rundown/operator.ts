@@ -11,6 +11,10 @@ export interface SparseRows {
   readonly value: Float64Array
 }
 
+/** What a row of a block reaches, by index. */
+export const takersOf = ({ start, index }: SparseRows, row: number): Int32Array =>
+  index.subarray(start[row] ?? 0, start[row + 1] ?? 0)
+
 /** How shares reach a frame; one row of each block for one share. */
 export interface SharedOut {
   /** First support row of each beam; one more entry at the end. */

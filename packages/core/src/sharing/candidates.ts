@@ -1,7 +1,7 @@
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { Point } from '../geometry/point'
 import { contains, eachEdge, nearestOnBorder, type Region } from '../geometry/polygon'
-import { along, distance, project } from '../geometry/segment'
+import { along, distance, passing, project } from '../geometry/segment'
 import { samePoint } from '../geometry/tolerance'
 import { limitsOn, sparesOn } from './ground'
 import { angleTo, usualLimits, type Carrier, type Limits } from './rails'
@@ -25,8 +25,8 @@ export interface Candidate {
   readonly angle: number | null
 }
 
-/** What is shorter beside a panel, and not on it, only ends there, m. */
-const shortest = 0.3
+/** What is shorter beside a panel only ends there, m. */
+export const shortestMeant = 0.3
 
 /** Off by more than this times the reach, and by more than 100 mm, nobody meant it as a support. */
 const farther = 10
@@ -103,7 +103,7 @@ const nearOf = (reach: number): number => Math.max(0.1, farther * reach)
 
 /** Whether a stretch beside a panel is long enough to have been meant. */
 const isMeant = (carrier: Carrier, a: Point, b: Point): boolean =>
-  distance(a, b) > Math.min(shortest, distance(carrier.a, carrier.b) / 2)
+  distance(a, b) > Math.min(shortestMeant, distance(carrier.a, carrier.b) / 2)
 
 /** By the way off the border, as what is nearest is found. */
 function stretchesAt(outline: Region, carrier: Carrier, reach: number): readonly Stretch[] {
@@ -125,8 +125,7 @@ function stretchesMet(outline: Region, carrier: Carrier, reach: number, way: num
     eachEdge(ring, (p, q) => {
       for (const by of shifts) {
         const [from, to] = [project(a, b, moved(p, by)), project(a, b, moved(q, by))]
-        stops.push(from.s)
-        if (from.off > 0 !== to.off > 0) stops.push(from.s + ((to.s - from.s) * from.off) / (from.off - to.off))
+        stops.push(from.s, ...passing(from, to))
       }
     })
   const rising = stops.filter((s) => s >= 0 && s <= length).sort((s, t) => s - t)

@@ -1,7 +1,7 @@
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { Point } from '../geometry/point'
 import { contains, eachEdge, nearestOnBorder, type Region } from '../geometry/polygon'
-import { along, distance, project } from '../geometry/segment'
+import { along, distance, passing, project } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 
 /** A panel under a load, and where on the panel a place of the load stands. */
@@ -94,7 +94,7 @@ export function stopsAt(a: Point, b: Point, region: Region): readonly number[] {
       const from = project(a, b, p)
       const to = project(a, b, q)
       if (Math.abs(from.off) <= onLine) found.push(from.s)
-      if (from.off > 0 !== to.off > 0) found.push(from.s + ((to.s - from.s) * from.off) / (from.off - to.off))
+      found.push(...passing(from, to))
       if (isAskew(a, b, p, q)) found.push(...besideStops(a, b, p, q))
     })
   return found.filter((s) => s > 0 && s < length)

@@ -1,6 +1,6 @@
 import type { Point } from '../geometry/point'
 import { contains, eachEdge, type Region } from '../geometry/polygon'
-import { along, distance, footOn, overlapOn, project } from '../geometry/segment'
+import { along, distance, footOn, overlapOn, passing, project } from '../geometry/segment'
 import { onLine, samePoint } from '../geometry/tolerance'
 import type { Carrier } from './rails'
 
@@ -79,7 +79,7 @@ function cuts({ a, b }: Carrier, outline: Region, reach: number): readonly numbe
     eachEdge(ring, (p, q) => {
       const [from, to] = [project(a, b, p), project(a, b, q)]
       if (Math.abs(from.off) <= reach) stops.push(from.s)
-      if (from.off > 0 !== to.off > 0) stops.push(from.s + ((to.s - from.s) * from.off) / (from.off - to.off))
+      stops.push(...passing(from, to))
     })
   return rising(stops.filter((s) => s >= 0 && s <= length))
 }

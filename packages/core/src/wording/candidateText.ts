@@ -1,4 +1,5 @@
-import type { Candidate } from '../sharing/candidates'
+import { distance } from '../geometry/segment'
+import { shortestMeant, type Candidate } from '../sharing/candidates'
 import { formatQuantity, type NumberFormat } from '../units/format'
 
 /** What the limits make of a member at a panel, as the drawing and the sheet say it; empty where nothing needs to be said. */
@@ -28,6 +29,8 @@ export function candidateText(
 const straight = (0.5 * Math.PI) / 180
 const isStraight = (angle: number | null): boolean => angle !== null && angle < straight
 
-/** Whether the drawing says it too: what runs straight along the span is marked without words. */
-export const saysOnDrawing = (candidate: Pick<Candidate, 'verdict' | 'off' | 'angle'>): boolean =>
-  candidate.verdict === 'counts' ? candidate.off > 0 : candidate.verdict !== 'alongSpan' || !isStraight(candidate.angle)
+/** Whether the drawing says it too: what runs straight along the span, or only ends on the panel, is marked without words. */
+export function saysOnDrawing({ verdict, off, angle, a, b }: Omit<Candidate, 'member'>): boolean {
+  if (distance(a, b) <= shortestMeant) return false
+  return verdict === 'counts' ? off > 0 : verdict !== 'alongSpan' || !isStraight(angle)
+}

@@ -1,4 +1,4 @@
-import { formatValue, unitOf, type ColumnView } from '@hedrion/core'
+import { formatValue, leastFloor, unitOf, type ColumnView } from '@hedrion/core'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 import { Section } from '../../sheet/Sheet'
@@ -8,20 +8,18 @@ import { rowsFromAbove } from './columnWords'
 
 const width = 84
 const head = rowHeight
-/** Below this floor is none, m². */
-const least = 0.01
 
 /** Floor that a column supports from each level up, by use: a strip that grows downwards, and a table. */
 export function AreaLines({ view, picked }: { readonly view: ColumnView; readonly picked: string }) {
   const format = useFormat()
   const { uses, hangs } = view
   const rows = rowsFromAbove(view)
-  if (rows.every(({ cumulativeArea }) => cumulativeArea < least)) return null
+  if (rows.every(({ cumulativeArea }) => cumulativeArea < leastFloor)) return null
   const unit = unitOf('area', format)
   const withoutUse = rows.map(
     ({ cumulativeArea, areas }) => cumulativeArea - areas.reduce((sum, area) => sum + area, 0),
   )
-  const hasNone = withoutUse.some((area) => area > least)
+  const hasNone = withoutUse.some((area) => area > leastFloor)
   const names = [...uses.map(shortUse), ...(hasNone ? ['no use'] : [])]
   const parts = rows.map(({ areas }, i) => [...areas, ...(hasNone ? [withoutUse[i] ?? 0] : [])])
   const cells = (i: number) =>
@@ -78,7 +76,7 @@ interface AreaStripProps {
 }
 
 function AreaStrip({ parts, hangs }: AreaStripProps) {
-  const most = Math.max(least, ...parts.map((areas) => areas.reduce((sum, area) => sum + Math.max(0, area), 0)))
+  const most = Math.max(leastFloor, ...parts.map((areas) => areas.reduce((sum, area) => sum + Math.max(0, area), 0)))
   const count = parts[0]?.length ?? 0
   return (
     <svg

@@ -1,7 +1,7 @@
 import { formatValue, type ColumnView } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { rowHeight } from './ColumnTable'
-import { rowsFromAbove } from './columnWords'
+import { reductionsFromAbove, rowsFromAbove } from './columnWords'
 
 const width = 64
 const head = rowHeight
@@ -14,7 +14,7 @@ export function ColumnStrip({ view, picked }: { readonly view: ColumnView; reado
   const format = useFormat()
   const { hangs } = view
   const rows = rowsFromAbove(view)
-  const reductions = view.reductions && (hangs ? [...view.reductions].reverse() : view.reductions)
+  const reductions = reductionsFromAbove(view)
   const most = Math.max(1, ...rows.flatMap(({ top, foot }) => [Math.abs(top), Math.abs(foot)]))
   const half = (force: number) => (Math.abs(force) / most) * (width / 2 - 3)
   const middle = width / 2
@@ -41,34 +41,28 @@ export function ColumnStrip({ view, picked }: { readonly view: ColumnView; reado
               fill={expandedId === picked && part === null ? 'var(--accent)' : 'var(--accent-soft)'}
             />
             {part !== null && (
-              <polygon
-                points={between(part * above, part * below, ys)}
-                fill={expandedId === picked ? 'var(--accent)' : 'var(--border)'}
-                stroke="none"
-              />
+              <>
+                <polygon
+                  points={between(part * above, part * below, ys)}
+                  fill={expandedId === picked ? 'var(--accent)' : 'var(--border)'}
+                  stroke="none"
+                />
+                <text
+                  x={middle}
+                  y={head + (i + 0.5) * rowHeight + 4}
+                  textAnchor="middle"
+                  fill="var(--ink)"
+                  stroke="var(--sheet)"
+                  strokeWidth={3}
+                  paintOrder="stroke"
+                  fontSize={12}
+                  fontFamily="var(--sans)"
+                >
+                  {formatValue(part, 'factor', format)}
+                </text>
+              </>
             )}
           </g>
-        )
-      })}
-      {rows.map(({ expandedId, foot }, i) => {
-        const part = partOf(foot, reductions?.[i]?.foot)
-        return (
-          part !== null && (
-            <text
-              key={expandedId}
-              x={middle}
-              y={head + (i + 0.5) * rowHeight + 4}
-              textAnchor="middle"
-              fill="var(--ink)"
-              stroke="var(--sheet)"
-              strokeWidth={3}
-              paintOrder="stroke"
-              fontSize={12}
-              fontFamily="var(--sans)"
-            >
-              {formatValue(part, 'factor', format)}
-            </text>
-          )
         )
       })}
       <path

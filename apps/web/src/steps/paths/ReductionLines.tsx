@@ -4,7 +4,7 @@ import { Line, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { TableOut } from '../../ui/TableOut'
 import { WideTable } from './ColumnTable'
-import { rowsFromAbove, wordsOf } from './columnWords'
+import { reductionsFromAbove, rowsFromAbove, wordsOf } from './columnWords'
 import { ReductionNote } from './ReductionNote'
 
 interface ReductionLinesProps {
@@ -16,10 +16,9 @@ interface ReductionLinesProps {
 /** With and without reduction of the imposed load, length by length from the roof down. */
 export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
   const format = useFormat()
-  const { hangs } = view
-  if (!view.reductions) return null
+  const reductions = reductionsFromAbove(view)
+  if (!view.reductions || !reductions) return null
   const rows = rowsFromAbove(view)
-  const reductions = hangs ? [...view.reductions].reverse() : view.reductions
   const force = unitOf('force', format)
   const text = () => [
     [

@@ -41,3 +41,7 @@ export function wordsOf({ hangs, stretch, standsOn }: ColumnView): ColumnWords {
 
 /** Lengths as the building stands, the highest first. */
 export const rowsFromAbove = ({ rows, hangs }: ColumnView): ColumnView['rows'] => (hangs ? [...rows].reverse() : rows)
+
+/** Their reductions in the same order; null where none of them may be reduced. */
+export const reductionsFromAbove = ({ reductions, hangs }: ColumnView): ColumnView['reductions'] =>
+  reductions && hangs ? [...reductions].reverse() : reductions

@@ -7,10 +7,11 @@ export interface RolledShape {
   readonly root: number
 }
 
-type Row = readonly [depth: number, width: number, web: number, flange: number, root: number]
+/** A printed row in mm. */
+export type RolledRow = readonly [depth: number, width: number, web: number, flange: number, root: number]
 
 // EN 10365, in mm, row by row as printed: h, b, t_w, t_f, r. From memory.
-const IPE: Readonly<Record<number, Row>> = {
+const IPE: Readonly<Record<number, RolledRow>> = {
   80: [80, 46, 3.8, 5.2, 5],
   100: [100, 55, 4.1, 5.7, 7],
   120: [120, 64, 4.4, 6.3, 7],
@@ -30,7 +31,7 @@ const IPE: Readonly<Record<number, Row>> = {
   550: [550, 210, 11.1, 17.2, 24],
   600: [600, 220, 12, 19, 24],
 }
-const HEA: Readonly<Record<number, Row>> = {
+const HEA: Readonly<Record<number, RolledRow>> = {
   100: [96, 100, 5, 8, 12],
   120: [114, 120, 5, 8, 12],
   140: [133, 140, 5.5, 8.5, 12],
@@ -56,7 +57,7 @@ const HEA: Readonly<Record<number, Row>> = {
   900: [890, 300, 16, 30, 30],
   1000: [990, 300, 16.5, 31, 30],
 }
-const HEB: Readonly<Record<number, Row>> = {
+const HEB: Readonly<Record<number, RolledRow>> = {
   100: [100, 100, 6, 10, 12],
   120: [120, 120, 6.5, 11, 12],
   140: [140, 140, 7, 12, 12],
@@ -82,7 +83,7 @@ const HEB: Readonly<Record<number, Row>> = {
   900: [900, 300, 18.5, 35, 30],
   1000: [1000, 300, 19, 36, 30],
 }
-const HEM: Readonly<Record<number, Row>> = {
+const HEM: Readonly<Record<number, RolledRow>> = {
   100: [120, 106, 12, 20, 12],
   120: [140, 126, 12.5, 21, 12],
   140: [160, 146, 13, 22, 12],
@@ -114,13 +115,16 @@ const series = { IPE, HEA, HEB, HEM } as const
 /** Where the dimensions come from, for the sheet. */
 export const rolledSource = 'EN 10365, from memory'
 
+/** A printed row as a shape. */
+export function shapeOf(row: RolledRow): RolledShape {
+  const [depth, width, web, flange, root] = row.map((mm) => mm / 1000) as unknown as RolledRow
+  return { depth, width, web, flange, root }
+}
+
 /** Every section by its name, series after series in rising size. */
 export const rolledShapes: ReadonlyMap<string, RolledShape> = new Map(
   Object.entries(series).flatMap(([name, sizes]) =>
-    Object.entries(sizes).map(([size, row]): readonly [string, RolledShape] => {
-      const [depth, width, web, flange, root] = row.map((mm) => mm / 1000) as unknown as Row
-      return [`${name} ${size}`, { depth, width, web, flange, root }]
-    }),
+    Object.entries(sizes).map(([size, row]): readonly [string, RolledShape] => [`${name} ${size}`, shapeOf(row)]),
   ),
 )
 

@@ -1,9 +1,7 @@
-import type { RolledShape } from './rolledSections'
-
-type Row = readonly [depth: number, width: number, web: number, flange: number, root: number]
+import { shapeOf, type RolledRow, type RolledShape } from './rolledSections'
 
 /** By the series and the mass in kg/m that the name says. */
-type Series = Readonly<Record<string, Readonly<Record<number, Row>>>>
+type Series = Readonly<Record<string, Readonly<Record<number, RolledRow>>>>
 
 // EN 10365, universal beams, in mm as printed: h, b, t_w, t_f, r. From memory.
 const UB: Series = {
@@ -190,10 +188,10 @@ const UC: Series = {
 export const universalShapes: ReadonlyMap<string, RolledShape> = new Map(
   Object.entries({ UB, UC }).flatMap(([kind, series]) =>
     Object.entries(series).flatMap(([size, byMass]) =>
-      Object.entries(byMass).map(([mass, row]): readonly [string, RolledShape] => {
-        const [depth, width, web, flange, root] = row.map((mm) => mm / 1000) as unknown as Row
-        return [`${kind} ${size}x${mass}`, { depth, width, web, flange, root }]
-      }),
+      Object.entries(byMass).map(([mass, row]): readonly [string, RolledShape] => [
+        `${kind} ${size}x${mass}`,
+        shapeOf(row),
+      ]),
     ),
   ),
 )
