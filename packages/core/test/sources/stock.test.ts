@@ -1,7 +1,6 @@
 import { lightShapes } from '../../src/standards/stock/lightSections'
 import { exactArea, rolledArea, rolledNames, rolledShapes } from '../../src/standards/stock/rolledSections'
 import { stockMaterials } from '../../src/standards/stock/materials'
-import { unitWeights } from '../../src/standards/stock/unitWeights'
 import { universalShapes } from '../../src/standards/stock/universalSections'
 import { wideFlanges } from '../../src/standards/stock/wideFlanges'
 
@@ -288,89 +287,6 @@ describe('channels and angles against their masses', () => {
   test('flanges of UPE', () => {
     const widths = named('UPE').map(([, { width }]) => Math.round(width * 1000))
     expect(widths).toEqual(widths.map((_, i) => 50 + 5 * i))
-  })
-})
-
-/** EN 1991-1-1, Annex A, in kN/m³, in the printed order: the one value, or both ends of the range. From memory. */
-const annexA: readonly (readonly [table: string, values: string])[] = [
-  ['A.1', '9-10 10-12 12-14 14-16 16-18 18-20 24 25 19-23 12-18 18-20 12-18'],
-  ['A.2', '27-30 27-31 26 24 21-27 20-29 20 20 30 28'],
-  [
-    'A.3',
-    '3.5 3.7 3.8 4.1 4.2 4.5 4.6 4.8 5.0 6.4 6.7 7.0 7.8 8.4 10.8 3.7 4.0 4.2 4.4 3.5 3.7 4.0 4.2 5.0 7.0 4.5 7-8 12 7 10 8 4',
-  ],
-  ['A.4', '27 83-85 83-85 87-89 71-72.5 76 112-114 77-78.5 71-72'],
-  ['A.5', '22 25 12 0.3 1.4'],
-  ['A.6', '24-25 18-22 23 15-16 15-16 18.5-19.5 13.5-14.5 20.5-21.5 18.5-19.5 25 20 26'],
-  ['A.7', '9-20 20-30 30 15-20 14-19 17 12 9 15 1 6-9 8 11 16 15 10-14 25 15 15 13 13 12 6.4 5.9 11.8 13 10'],
-]
-
-/** ASCE 7-16 table C3.1-2 in lb/ft³ and IS 875-1 table 1 in kN/m³, in the order of the code's groups. From memory. */
-const otherTables: readonly (readonly [clause: string, values: string])[] = [
-  [
-    'ASCE 7-16 table C3.1-2',
-    '170 526 552 556 450 480 710 492 459 449 108 100 90 132 144 25-50 70-105 111 138 150 165 165 135 173 144 130 115 100 105 125 135 140 130 153 147 138 156 137 81 120 144 150 14 160 104 50 57 90 106 172 120 72 62 64 70 90 32 45 12 135 56 55 50 46 42 69 75 57 45 63 110 100 78 96 108 100 110 120 80 70 90 60 65 83 90 70 108 96 52 52 47 47 23 96 95 82 92 107 45 36 41 34 34 28 47 37 28 29 32',
-  ],
-  [
-    'IS 875-1 table 1',
-    '15.7-18.85 21.2 24.5 17.25-18.05 17.25-19.6 18.05 20.4 18.85 23.55 20.4 22 26 22 22-23.55 7.45 15.7-18.8 8.65-12.55 17.25-21.2 9.4-16.5 12.55-17.25 5.5-11 9.4-18.05 23.5 22.75-24.2 23.25-24.8 24.8-26.5 20.4 15.7-18.05 18.85 77 6.3 8.65 5.5',
-  ],
-]
-
-describe('unit weights against EN 1991-1-1, Annex A (from memory)', () => {
-  test.each(annexA)('table %s', (table, values) => {
-    const found = unitWeights.filter(({ clause }) => clause === `EN 1991-1-1 table ${table}`)
-    const printed = values.split(' ').map((text) => {
-      const [from = NaN, to = from] = text.split('-').map(Number)
-      return [from, to]
-    })
-    expect(found.map(({ from, to }) => [from / 1000, to / 1000])).toEqual(printed)
-  })
-
-  test('every row is covered, says that it is from memory, and has a name of its own', () => {
-    const count = [...annexA, ...otherTables].reduce((sum, [, values]) => sum + values.split(' ').length, 0)
-    expect(unitWeights).toHaveLength(count)
-    expect(unitWeights.every(({ fromMemory }) => fromMemory)).toBe(true)
-    expect(new Set(unitWeights.map(({ name }) => name)).size).toBe(count)
-  })
-
-  // lb/ft³ by NIST SP 811, appendix B: 157.0875 N/m³ of weight
-  test.each(otherTables)('%s (from memory)', (clause, values) => {
-    const unit = clause.startsWith('ASCE') ? 157.0875 : 1000
-    const found = unitWeights.filter((row) => row.clause === clause).flatMap(({ from, to }) => [from / unit, to / unit])
-    const printed = values.split(' ').flatMap((text) => {
-      const [from = NaN, to = from] = text.split('-').map(Number)
-      return [from, to]
-    })
-    expect(found).toHaveLength(printed.length)
-    found.forEach((value, i) => expect(value).toBeCloseTo(printed[i] ?? NaN, 3))
-  })
-
-  // the standards know the same materials: they agree within a tenth, whatever their units
-  test.each([
-    ['normal weight concrete', 'concrete, plain, stone'],
-    ['normal weight concrete', 'plain cement concrete, IS'],
-    ['steel', 'steel, cold-drawn'],
-    ['steel', 'steel, rolled'],
-    ['aluminium', 'aluminium, ASCE'],
-    ['copper', 'copper, ASCE'],
-    ['lead', 'lead, ASCE'],
-    ['glass, in sheets', 'glass'],
-    ['slate', 'slate, ASCE'],
-    ['fresh water', 'water, fresh'],
-    ['gravel and sand, bulked', 'sand and gravel, wet'],
-    ['cement, in bags', 'cement, portland, loose'],
-  ])('%s and %s weigh alike', (first, second) => {
-    const to = (name: string) => unitWeights.find((row) => row.name === name)?.to ?? NaN
-    expect(Math.abs(to(first) / to(second) - 1)).toBeLessThan(0.1)
-  })
-
-  // common practice: 100 mm of concrete is 2.4 kN/m², and water floats softwood and not concrete
-  test('facts of the trade', () => {
-    const to = (name: string) => unitWeights.find((row) => row.name === name)?.to ?? NaN
-    expect(0.1 * to('normal weight concrete')).toBeCloseTo(2400, 9)
-    expect(to('timber C24')).toBeLessThan(9807)
-    expect(to('steel') / to('reinforced concrete')).toBeCloseTo(3.14, 2)
   })
 })
 

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import {
+  areaWeights,
   buildUpWeight,
   formatQuantity,
   formatValue,
@@ -9,7 +10,7 @@ import {
   unitWeights,
   withTyped,
   type BuildUp,
-  type UnitWeight,
+  type TabledWeight,
 } from '@hedrion/core'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
@@ -116,25 +117,38 @@ interface LayerFromTableProps {
   readonly onDone: () => void
 }
 
-/** A layer of a material whose unit weight a standard gives; of a range the upper value is taken. */
+/** What standards weigh by volume, and what they weigh by area as it is laid. */
+const tabledWeights = [...unitWeights, ...areaWeights]
+const idOf = ({ clause, name }: TabledWeight) => `${clause} ${name}`
+
+/** The layer that a row makes; of a range the upper value is taken. */
+const layerOf = (row: TabledWeight): Layer => ({
+  name: row.name,
+  ...(row.per === 'volume'
+    ? { thickness: 0.05, unitWeight: row.to, load: null }
+    : { thickness: null, unitWeight: null, load: row.to }),
+  source: sourceOf(row),
+})
+
+/** A layer of a material whose weight a standard gives. */
 function LayerFromTable({ onAdd, onDone }: LayerFromTableProps) {
   const format = useFormat()
-  const weight = ({ from, to }: UnitWeight) =>
-    from === to
-      ? formatQuantity(to, 'unitWeight', format)
-      : `${formatValue(from, 'unitWeight', format)} to ${formatQuantity(to, 'unitWeight', format)}`
-  const idOf = ({ clause, name }: UnitWeight) => `${clause} ${name}`
+  const weight = ({ per, from, to }: TabledWeight) => {
+    const quantity = per === 'volume' ? 'unitWeight' : 'pressure'
+    return from === to
+      ? formatQuantity(to, quantity, format)
+      : `${formatValue(from, quantity, format)} to ${formatQuantity(to, quantity, format)}`
+  }
   const choose = (id: string) => {
-    const row = unitWeights.find((entry) => idOf(entry) === id)
-    if (!row) return
-    onAdd({ name: row.name, thickness: 0.05, unitWeight: row.to, load: null, source: sourceOf(row) })
+    const row = tabledWeights.find((entry) => idOf(entry) === id)
+    if (row) onAdd(layerOf(row))
   }
   return (
     <Line reference="new">
       <Lookup
         label="Material of the layer"
-        placeholder="mortar, plywood, granite"
-        entries={unitWeights.map((row) => ({
+        placeholder="mortar, plywood, gypsum board"
+        entries={tabledWeights.map((row) => ({
           id: idOf(row),
           text: row.name,
           group: `${row.group}, ${row.clause.replace(/ table.*/, '')}`,
