@@ -312,6 +312,15 @@ test('sections, materials and layers come from tables by a word of their name, w
   // EN 1991-1-1 table A.2 (from memory): 27 to 30 kN/m³, of which the upper is taken; 50 mm of it are 1.50 kN/m²
   await expect(page.getByRole('textbox', { name: /^unit weight of granite/ })).toHaveValue('30.0')
   await expect(page.getByText('EN 1991-1-1 table A.2, from memory')).toBeVisible()
+  // ASCE 7-16 table C3.1-1 (from memory): what it weighs by area, 10 lb/ft², is a layer by load
+  await page.getByRole('button', { name: 'from a table', exact: true }).first().click()
+  await layer.fill('suspended metal lath and gypsum')
+  await layer.press('ArrowDown')
+  await layer.press('Enter')
+  await expect(page.getByRole('textbox', { name: 'load of suspended metal lath and gypsum plaster' })).toHaveValue(
+    '0.48',
+  )
+  await expect(page.getByText('ASCE 7-16 table C3.1-1, from memory')).toBeVisible()
   await saved(page)
 })
 

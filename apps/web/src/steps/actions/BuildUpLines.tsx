@@ -1,17 +1,5 @@
 import { useState } from 'react'
-import {
-  areaWeights,
-  buildUpWeight,
-  formatQuantity,
-  formatValue,
-  layerTableLimits,
-  readLayerTable,
-  sourceOf,
-  unitWeights,
-  withTyped,
-  type BuildUp,
-  type TabledWeight,
-} from '@hedrion/core'
+import { buildUpWeight, layerTableLimits, readLayerTable, withTyped, type BuildUp } from '@hedrion/core'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
@@ -21,9 +9,9 @@ import { CellsField, CellsProblem } from '../../sheet/CellsField'
 import { Line } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
-import { Lookup } from '../../ui/Lookup'
 import { QuantityField } from '../../ui/QuantityField'
 import { TextLine } from '../../ui/TextLine'
+import { LayerFromTable } from './LayerFromTable'
 
 type Layer = BuildUp['layers'][number]
 
@@ -109,60 +97,6 @@ function PastedLayers({ onAdd }: { readonly onAdd: (layers: readonly Layer[]) =>
         </Line>
       )}
     </>
-  )
-}
-
-interface LayerFromTableProps {
-  readonly onAdd: (layer: Layer) => string | undefined
-  readonly onDone: () => void
-}
-
-/** What standards weigh by volume, and what they weigh by area as it is laid. */
-const tabledWeights = [...unitWeights, ...areaWeights]
-const idOf = ({ clause, name }: TabledWeight) => `${clause} ${name}`
-
-/** The layer that a row makes; of a range the upper value is taken. */
-const layerOf = (row: TabledWeight): Layer => ({
-  name: row.name,
-  ...(row.per === 'volume'
-    ? { thickness: 0.05, unitWeight: row.to, load: null }
-    : { thickness: null, unitWeight: null, load: row.to }),
-  source: sourceOf(row),
-})
-
-/** A layer of a material whose weight a standard gives. */
-function LayerFromTable({ onAdd, onDone }: LayerFromTableProps) {
-  const format = useFormat()
-  const weight = ({ per, from, to }: TabledWeight) => {
-    const quantity = per === 'volume' ? 'unitWeight' : 'pressure'
-    return from === to
-      ? formatQuantity(to, quantity, format)
-      : `${formatValue(from, quantity, format)} to ${formatQuantity(to, quantity, format)}`
-  }
-  const choose = (id: string) => {
-    const row = tabledWeights.find((entry) => idOf(entry) === id)
-    if (row) onAdd(layerOf(row))
-  }
-  return (
-    <Line reference="new">
-      <Lookup
-        label="Material of the layer"
-        placeholder="mortar, plywood, gypsum board"
-        entries={tabledWeights.map((row) => ({
-          id: idOf(row),
-          text: row.name,
-          group: `${row.group}, ${row.clause.replace(/ table.*/, '')}`,
-          detail: weight(row),
-        }))}
-        onChoose={choose}
-        onText={(text) =>
-          text === ''
-            ? 'Type a word of its name.'
-            : onAdd({ name: text.slice(0, 60), thickness: 0.05, unitWeight: 20_000, load: null, source: '' })
-        }
-        onLeave={onDone}
-      />
-    </Line>
   )
 }
 
