@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { balance, builtFrom, find, newProject, saved, type } from './support'
+import { balance, builtFrom, find, newProject, saved, type, typePlace } from './support'
 
 // Every kind of load on a tower, a hall and a house, given on their sheets; the sums are done by hand beside them.
 
@@ -117,7 +117,34 @@ test('a house with every kind of load', async ({ page, request }) => {
   await giveMass(page, 'Floor', '0.3', '1', floor * 0.3)
 })
 
-test('a hall with every kind of load that a roof has', async ({ page, request }) => {
+/** A gallery of 6 by 12 m on four columns of its own, 3 m up in the first bay of a hall. */
+async function drawGallery(page: Page): Promise<void> {
+  await find(page, 'building step')
+  await page.keyboard.press('Escape')
+  await type(page, 'Elevation of one more level', '3')
+  await page.getByRole('button', { name: 'Add a layout' }).click()
+  await page.getByRole('button', { name: 'Layout of level 1' }).click()
+  await page.getByRole('option', { name: 'Layout 2' }).click()
+  await page.getByRole('button', { name: /^Level / }).click()
+  await page.getByRole('option', { name: /\+3\.00 m/ }).click()
+  await page.getByRole('radio', { name: 'column', exact: true }).check({ force: true })
+  for (const line of ['A1', 'A2']) for (const out of ['6', '18']) await typePlace(page, `${line} + ${out} m north`)
+  await page.keyboard.press('Escape')
+  await page.getByRole('radio', { name: 'girder', exact: true }).check({ force: true })
+  for (const line of ['A1', 'A2']) await typePlace(page, `${line} + 6 m north to ${line} + 18 m north`)
+  for (const out of ['6', '18']) await typePlace(page, `A1 + ${out} m north to A2 + ${out} m north`)
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Fill it with a panel' }).click()
+  await find(page, 'actions step')
+  await page.getByRole('button', { name: 'Add a load key' }).click()
+  await page.getByRole('button', { name: 'Default load key of the layout' }).click()
+  await page.getByRole('option', { name: 'Key 2' }).click()
+  await page.getByRole('button', { name: 'Use of Key 2' }).click()
+  await page.getByRole('option', { name: /^B / }).click()
+  await saved(page)
+}
+
+test('a hall with a gallery, with every kind of load', async ({ page, request }) => {
   const id = await newProject(request, 'Hall, all loads')
   await page.goto(`/p/${id}/building`)
   await page.getByRole('button', { name: 'begin with a hall' }).click()
@@ -137,5 +164,20 @@ test('a hall with every kind of load that a roof has', async ({ page, request })
   await wallRound(page, '5', '0.3')
   await expectCase(page, 'walls', 120 * 5 * 0.3)
   await giveMass(page, 'Roof', '0.15', 'Eaves', (roof * 0.15) / Math.cos(Math.PI / 18))
+
+  // offices on a gallery of 6 · 12 m: imposed 3.0, partitions of 2.0 kN/m 0.8; the roof's loads stay beside them
+  const gallery = 6 * 12
+  await drawGallery(page)
+  await giveAll(page, 'Key 2', '2.0')
+  await expectCase(page, 'imposed: imposed, category B', gallery * 3)
+  await expectCase(page, 'partitions, category B', gallery * 0.8)
+  await expectCase(page, 'build-ups', (roof * 0.75) / Math.cos(Math.PI / 18) + gallery * 0.5)
+  await expectCase(page, 'roof access', roof * 0.4)
+  await expectCase(page, 'construction, permanent', (roof * 0.4) / Math.cos(Math.PI / 18) + gallery * 0.4)
+  await expectCase(page, 'construction, imposed', (roof + gallery) * 0.75)
+  // a wall of 2.5 m and 1 kN/m² round the gallery of 36 m, beside the cladding
+  await wallRound(page, '2.5', '1')
+  await expectCase(page, 'walls', 120 * 5 * 0.3 + 36 * 2.5)
+  await giveMass(page, 'Key 2', '0.2', '1', gallery * 0.2)
   await saved(page)
 })

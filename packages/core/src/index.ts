@@ -217,7 +217,14 @@ export { readSpacePlaces, type SpaceNames } from './editing/spacePlaceText'
 export type { Made } from './editing/made'
 export { readUprightPlaces, type UprightNames } from './editing/uprightPlaceText'
 export { readLengths } from './editing/lengthsText'
-export { addLevelEdits, layoutOfLevelEdits, removeLevelEdits, storeyHeightEdits } from './editing/levels'
+export {
+  addLevelEdits,
+  elevationEdits,
+  layoutOfLevelEdits,
+  levelAtEdits,
+  removeLevelEdits,
+  storeyHeightEdits,
+} from './editing/levels'
 export { familyEdits, layerInUse, nationalSetEdits, ownLayerName, ownValueEdits, setsOnOffer } from './editing/ownLayer'
 export { followable, followAgainEdits, ownLayoutEdits, ownReaches, type OwnReach } from './editing/ownLayout'
 export { withTyped, type TypedText } from './editing/typedText'

@@ -61,6 +61,7 @@ const Field = styled(TextField)`
   display: inline-flex;
   flex-direction: column;
   position: relative;
+  max-width: 100%;
 `
 const Box = styled(Input)`
   background: transparent;

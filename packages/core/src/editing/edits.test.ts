@@ -8,7 +8,14 @@ import { eachEdge, signedArea } from '../geometry/polygon'
 import { shippedSets, standardOf } from '../standards/families'
 import { parameter } from '../standards/layer'
 import { barriersAlong, drawRecord, leastPoints, tools, type Tool } from './drawn'
-import { addLevelEdits, layoutOfLevelEdits, removeLevelEdits, storeyHeightEdits } from './levels'
+import {
+  addLevelEdits,
+  elevationEdits,
+  layoutOfLevelEdits,
+  levelAtEdits,
+  removeLevelEdits,
+  storeyHeightEdits,
+} from './levels'
 import { layoutOutline } from './outline'
 import { panelsInRings } from './panelsInRings'
 import { nationalSetEdits, ownValueEdits } from './ownLayer'
@@ -85,6 +92,41 @@ describe('levels', () => {
         .slice(-4),
     ).toEqual([12, 15.5, 19, 23.2])
     expect(addLevelEdits(new Building().document, random)).toEqual([])
+  })
+
+  test('a level at an elevation has no layout, and all others keep theirs, in the middle of a range too', () => {
+    const { document } = tower()
+    const between = after(document, levelAtEdits(document, 7.5, random))
+    expect(layoutsOf(between)).toEqual(['Base: –', '1: Floors', '2: Floors', '4: –', '3: Floors', 'Roof: Roof'])
+    const lowest = after(document, levelAtEdits(document, -2, random))
+    expect(layoutsOf(lowest)).toEqual(['4: –', 'Base: –', '1: Floors', '2: Floors', '3: Floors', 'Roof: Roof'])
+    const highest = after(document, levelAtEdits(document, 15, random))
+    expect(layoutsOf(highest).slice(-2)).toEqual(['Roof: Roof', '4: –'])
+    // where a level is there already
+    expect(() => after(document, levelAtEdits(document, 6.005, random))).toThrow(/closer than 10 mm/)
+  })
+
+  test('levels that change places keep their layouts; one with a layout does not become the base', () => {
+    const { document, at, other } = tower()
+    const moved = (of: Document, name: string, elevation: number) => {
+      const level = recordsOf(of, 'level').find((entry) => entry.name === name) ?? at(name)
+      return after(of, elevationEdits(of, level, { ...level, elevation }, random))
+    }
+    expect(moved(document, '2', 6.3).records.get(at('2').id)).toMatchObject({ elevation: 6.3 })
+    expect(elevationEdits(document, at('2'), { ...at('2'), elevation: 6.3 }, random)).toHaveLength(1)
+    expect(layoutsOf(moved(document, 'Roof', 4))).toEqual([
+      'Base: –',
+      '1: Floors',
+      'Roof: Roof',
+      '2: Floors',
+      '3: Floors',
+    ])
+    const own = after(document, layoutOfLevelEdits(document, at('1'), other.id, random))
+    expect(layoutsOf(moved(own, '1', 7))).toEqual(['Base: –', '2: Floors', '1: Other', '3: Floors', 'Roof: Roof'])
+    // back at its place, it is as before
+    expect(layoutsOf(moved(moved(document, 'Roof', 4), 'Roof', 12))).toEqual(layoutsOf(document))
+    expect(() => moved(document, '1', -3)).toThrow(/is the base and has no layout/)
+    expect(() => moved(document, 'Base', 4)).toThrow(/is the base and has no layout/)
   })
 
   test('a level taken away leaves the layouts of the others; the base taken away makes the next one the base', () => {

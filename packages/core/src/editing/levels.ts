@@ -50,20 +50,65 @@ export function standingEdits(
   )
 }
 
+/**
+ * Another elevation of a level; every level keeps its layout, also where they change places. A level that would be the
+ * base keeps it too, which is refused with the change: the base carries none.
+ */
+export function elevationEdits(document: Document, before: Level, after: Level, random: Random): readonly Edit[] {
+  const layouts = layoutsByLevel(document)
+  const levels = rising(document).map((level) => (level.id === before.id ? after : level))
+  return [
+    { id: before.id, before, after },
+    ...rangesFor(document, levels, (level) => layouts.get(level.id) ?? null, random),
+  ]
+}
+
+/** A level at an elevation, without a layout; all others keep theirs, and their elevations. */
+export function levelAtEdits(document: Document, elevation: number, random: Random): readonly Edit[] {
+  const layouts = layoutsByLevel(document)
+  const name = freeNames(document)()
+  const level: Level = { kind: 'level', id: newId('level', random), name, elevation: tidy(elevation) }
+  return [
+    { id: level.id, before: null, after: level },
+    ...rangesFor(document, [...rising(document), level], ({ id }) => layouts.get(id) ?? null, random),
+  ]
+}
+
+const layoutsByLevel = (document: Document): ReadonlyMap<string, Layout['id'] | null> =>
+  new Map(floorsOf(document).map(({ level, layoutId }) => [level.id, layoutId as Layout['id'] | null]))
+
+const rangesFor = (
+  document: Document,
+  levels: readonly Level[],
+  layoutOf: (level: Level) => Layout['id'] | null,
+  random: Random,
+): readonly Edit[] => {
+  const sorted = [...levels].sort((a, b) => a.elevation - b.elevation)
+  return rangeEdits(document, sorted, sorted.map(layoutOf), random)
+}
+
+/** Numbers that no level has for its name, one after another. */
+function freeNames(document: Document): () => string {
+  const names = new Set(recordsOf(document, 'level').map(({ name }) => name))
+  let number = names.size - 1
+  return () => {
+    while (names.has(String(number))) number++
+    names.add(String(number))
+    return String(number)
+  }
+}
+
 /** Levels above the top one with its layout: one as high as the storey below it, or one for each storey height, m. */
 export function addLevelEdits(document: Document, random: Random, heights?: readonly number[]): readonly Edit[] {
   const floors = floorsOf(document)
   const [top, below] = [floors.at(-1), floors.at(-2)]
   if (!top) return []
   const usual = below ? top.level.elevation - below.level.elevation : 3
-  const names = new Set(floors.map(({ level }) => level.name))
-  let number = floors.length - 1
+  const nextName = freeNames(document)
   let elevation = top.level.elevation
   const added = (heights ?? [usual]).map((height): Level => {
-    while (names.has(String(number))) number++
-    names.add(String(number))
     elevation = tidy(elevation + height)
-    return { kind: 'level', id: newId('level', random), name: String(number), elevation }
+    return { kind: 'level', id: newId('level', random), name: nextName(), elevation }
   })
   const levels = [...floors.map(({ level }) => level), ...added]
   const layouts = [...floors, ...added.map(() => top)].map(({ layoutId }) => layoutId as Layout['id'] | null)
@@ -105,7 +150,7 @@ function rangeEdits(
   const wanted: { layout: Layout['id']; from: Level['id']; to: Level['id'] }[] = []
   levels.forEach(({ id }, i) => {
     const layout = layouts[i]
-    if (!layout || i === 0) return
+    if (!layout) return
     const last = wanted.at(-1)
     if (last && last.layout === layout && last.to === levels[i - 1]?.id) last.to = id
     else wanted.push({ layout, from: id, to: id })

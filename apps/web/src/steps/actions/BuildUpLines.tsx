@@ -1,6 +1,5 @@
 import { useState } from 'react'
 import { buildUpWeight, layerTableLimits, readLayerTable, withTyped, type BuildUp } from '@hedrion/core'
-import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { setDraft } from '../../sheet/draftStore'
@@ -150,18 +149,7 @@ function LayerLine({ buildUp, layer, index }: LayerLineProps) {
   )
   return (
     <Line
-      reference={
-        <>
-          <TextLine
-            label="Name of the layer"
-            value={layer.name}
-            onCommit={(name) =>
-              name === '' ? 'A layer needs a name.' : replace(`${layer.name} is called ${name}`, { ...layer, name })
-            }
-          />
-          {layer.source !== '' && <Source>{layer.source}</Source>}
-        </>
-      }
+      reference={layer.source === '' ? `layer ${index + 1}` : layer.source}
       result={
         <>
           <Value value={buildUpWeight({ layers: [layer] }).value} quantity="pressure" />{' '}
@@ -175,6 +163,13 @@ function LayerLine({ buildUp, layer, index }: LayerLineProps) {
         </>
       }
     >
+      <TextLine
+        label="Name of the layer"
+        value={layer.name}
+        onCommit={(name) =>
+          name === '' ? 'A layer needs a name.' : replace(`${layer.name} is called ${name}`, { ...layer, name })
+        }
+      />{' '}
       {layer.load === null ? (
         <>
           {field('thickness', 'smallLength', 10)} · {field('unitWeight', 'unitWeight', 2e5)} =
@@ -185,8 +180,3 @@ function LayerLine({ buildUp, layer, index }: LayerLineProps) {
     </Line>
   )
 }
-
-const Source = styled.small`
-  display: block;
-  font-size: 12px;
-`

@@ -1,18 +1,25 @@
 import { memo } from 'react'
 import {
   addLevelEdits,
+  elevationEdits,
   followable,
   followAgainEdits,
+  formatValue,
   layoutOfLevelEdits,
+  levelAtEdits,
   newLayout,
   ownLayoutEdits,
   ownReaches,
+  parseQuantity,
   readLengths,
   recordsOf,
   removeLevelEdits,
   storeyHeightEdits,
+  unitOf,
+  withTyped,
   type Level,
   type OwnReach,
+  type TypedText,
 } from '@hedrion/core'
 import { useStore } from 'zustand'
 import { useShallow } from 'zustand/react/shallow'
@@ -51,6 +58,8 @@ export const LevelLines = memo(function LevelLines() {
   const format = useFormat()
   const edit = useEdit()
   const levels = [...(overview?.levels ?? [])].reverse()
+  const [top, second] = records.map(({ elevation }) => elevation).sort((a, b) => b - a)
+  const between = ((top ?? 6) + (second ?? 0)) / 2
   const add = () => edit.apply('New level on top', addLevelEdits(getDocument(), Math.random))
   const addSeveral = (text: string): string | undefined => {
     if (text === '') return undefined
@@ -60,6 +69,16 @@ export const LevelLines = memo(function LevelLines() {
     return edit.apply(
       count === 1 ? 'New level on top' : `${count} new levels on top`,
       addLevelEdits(getDocument(), Math.random, read.lengths),
+    )
+  }
+  const addAt = (text: string): string | undefined => {
+    if (text === '') return undefined
+    const read = parseQuantity(text, 'length', format)
+    if (!read.ok) return read.problem
+    if (Math.abs(read.value) > 500) return 'A level is added within 500 m of the datum.'
+    return edit.apply(
+      `New level at ${text} ${unitOf('length', format)}`,
+      levelAtEdits(getDocument(), read.value, Math.random),
     )
   }
   const addLayout = () => {
@@ -90,6 +109,17 @@ export const LevelLines = memo(function LevelLines() {
           placeholder="5 x 3.5, 4.2"
           onCommit={addSeveral}
         />
+      </Line>
+      <Line reference="one more">
+        at elevation{' '}
+        <TextLine
+          label="Elevation of one more level"
+          value=""
+          maxLength={40}
+          placeholder={formatValue(between, 'length', format)}
+          onCommit={addAt}
+        />{' '}
+        <small>{unitOf('length', format)}, without a layout</small>
       </Line>
       {levels.map(({ id, layoutId }, i) => {
         const record = records.find((level) => level.id === id)
@@ -130,6 +160,8 @@ function LevelLine({ level, layoutId, isBase }: LevelLineProps) {
   const levels = [...useRecords('level')].sort((a, b) => a.elevation - b.elevation)
   const below = levels[levels.findIndex(({ id }) => id === level.id) - 1]
   const height = below ? level.elevation - below.elevation : null
+  const moved = (elevation: number, typed: TypedText | undefined) =>
+    elevationEdits(getDocument(), level, withTyped({ ...level, elevation }, typed), Math.random)
   return (
     <Line
       reference={<NameField label={`Name of level ${level.name}`} record={level} />}
@@ -177,6 +209,15 @@ function LevelLine({ level, layoutId, isBase }: LevelLineProps) {
       )}
       <QuantityField
         {...fieldOf(level, 'elevation', `elevation of level ${level.name}`, 'length', { min: -500, max: 2000 })}
+        onDraft={(value) => setDraft(typeof value === 'number' ? moved(value, undefined) : null)}
+        onCommit={(value, text) =>
+          value === null
+            ? 'Type an elevation.'
+            : edit.apply(
+                note.value(level, 'elevation', 'length', level.elevation, value),
+                moved(value, { path: 'elevation', text }),
+              )
+        }
       />{' '}
       {!isBase && <LayoutOfLevel level={level} layoutId={layoutId} />}
     </Line>
