@@ -103,7 +103,14 @@ test('a house with every kind of load', async ({ page, request }) => {
   const beams = 2 * (3 * 6 * 84.5e-4 + 4 * 4 * 39.1e-4) * steel
   const columns = 6 * 6 * 106e-4 * steel
   await expectCase(page, 'self-weight', slabs + beams + columns)
+  // another factor than 1 is counted, asked about, and taken back in one step
   await find(page, 'actions step')
+  await type(page, 'factor on self-weight', '1.1')
+  await expectCase(page, 'self-weight', 1.1 * (slabs + beams + columns))
+  await expect(page.getByText(/^Self-weight counts 1\.10 times/)).toBeVisible()
+  await page.getByRole('button', { name: 'Count it once' }).click()
+  await expectCase(page, 'self-weight', slabs + beams + columns)
+  await expect(page.getByText(/^Self-weight counts/)).toHaveCount(0)
   await giveAll(page, 'Floor', '1.0')
   await expectCase(page, 'build-ups', floor * 0.5)
   await expectCase(page, 'imposed: imposed, category A', floor * 2)

@@ -189,7 +189,7 @@ export { goingOf } from './building/stairs'
 export { gridCrossings } from './building/grid'
 export { lineMore, readFreeGrid, readSpacings, type ReadGrid } from './editing/gridText'
 export { gridMoveEdits } from './editing/gridMove'
-export { buildUpWeight } from './actions/ownWeight'
+export { buildUpWeight, timesFactor } from './actions/ownWeight'
 export { isTypedLoad, typedValue, type TypedLoad } from './actions/typedLoads'
 export {
   barrierCase,

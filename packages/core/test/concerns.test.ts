@@ -397,6 +397,14 @@ const triggers: readonly Trigger[] = [
     mends: ['Take topping out of the build-up'],
   },
   {
+    code: 'selfweight.factor',
+    make: storeyWith(({ building }) => {
+      building.records.splice(0, 1, { ...building.basis, selfWeightFactor: 1.1 })
+    }),
+    says: /^Self-weight counts 1\.10 times, in every combination and in the masses\./,
+    mends: ['Count it once'],
+  },
+  {
     code: 'key.no-use',
     make: storeyWith(({ building }) => building.key(2000, { use: null, name: 'Loft' })),
     says: /^Load key “Loft” has a load and no use, so the load belongs to no case and is not applied\. Give it a use\.$/,

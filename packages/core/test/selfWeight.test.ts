@@ -3,11 +3,13 @@ import { selfWeight } from '../src/actions/cases'
 import { balanceOf } from '../src/derivation/balance'
 import { Memo } from '../src/derivation/memo'
 import { deriveProject } from '../src/derivation/project'
-import { documentOf, recordsOf, seededRandom } from '../src/document/document'
+import { documentOf, recordsOf, seededRandom, type Document } from '../src/document/document'
 import { bayGrid } from '../src/generate/bayGrid'
 import { distance } from '../src/geometry/segment'
 import { signedArea } from '../src/geometry/polygon'
 import { present } from '../src/outcome/assert'
+import { why } from '../src/queries/why/why'
+import { demoDocument } from './demo'
 
 const brief = fc.record({
   baysX: fc.integer({ min: 1, max: 3 }),
@@ -21,12 +23,21 @@ const brief = fc.record({
   sort: fc.constant('offices' as const),
   family: fc.constantFrom('EN', 'ASCE', 'IS', 'BS'),
 })
+const factor = fc.oneof(fc.constantFrom(0, 1), fc.double({ min: 0.01, max: 2, noNaN: true }))
 
-// law: every member and slab weighs once, by its own A γ l and t γ A, with the factor 1, whatever the family
+/** The document with another factor on self-weight. */
+const counted = (document: Document, selfWeightFactor: number): Document =>
+  documentOf(
+    [...document.records.values()].map((record) =>
+      record.kind === 'basis' ? { ...record, selfWeightFactor } : record,
+    ),
+  )
+
+// law: every member and slab weighs once, by its own A γ l and t γ A, times the project's factor, whatever the family
 test('self-weight is the sum of what is drawn, each once, in one case', () => {
   fc.assert(
-    fc.property(brief, (of) => {
-      const document = documentOf(bayGrid(of, 'Grid', seededRandom(1)))
+    fc.property(brief, factor, (of, f) => {
+      const document = counted(documentOf(bayGrid(of, 'Grid', seededRandom(1))), f)
       const record = <K extends 'section' | 'material' | 'layout'>(kind: K, id: string) =>
         present(
           recordsOf(document, kind).find((one) => one.id === id),
@@ -55,9 +66,43 @@ test('self-weight is the sum of what is drawn, each once, in one case', () => {
       )
       const sum = [...members, ...slabs].reduce((total, weight) => total + weight, 0)
       const state = deriveProject(new Memo(), document)
-      expect(Math.abs(balanceOf(state, selfWeight).applied - sum)).toBeLessThan(1e-9 * sum)
+      expect(Math.abs(balanceOf(state, selfWeight).applied - f * sum)).toBeLessThanOrEqual(1e-9 * f * sum)
       expect(state.caseIds.filter((id) => id === selfWeight)).toHaveLength(1)
     }),
     { numRuns: 40 },
   )
+})
+
+// law: trusses, members in space, bearing walls, slopes and stairs count as often too, and each trace says so
+test('everything that the demo weighs counts as often as its factor says', () => {
+  const [once, more] = [demoDocument(), counted(demoDocument(), 1.25)].map((document) =>
+    deriveProject(new Memo(), document),
+  )
+  if (!once || !more) throw new Error('No demo')
+  const applied = balanceOf(once, selfWeight).applied
+  expect(applied).toBeGreaterThan(1e5)
+  expect(balanceOf(more, selfWeight).applied / applied).toBeCloseTo(1.25, 9)
+  // the other cases do not know it
+  for (const caseId of once.caseIds.filter((id) => id !== selfWeight))
+    expect(balanceOf(more, caseId).applied).toBe(balanceOf(once, caseId).applied)
+  let seen = 0
+  const expectTraced = (address: string, value: number, before: number) => {
+    const traced = why(more, address)
+    expect([address, traced?.value]).toEqual([address, expect.closeTo(value, 6)])
+    expect(value).toBeCloseTo(1.25 * before, 6)
+    if (value !== 0) expect(JSON.stringify(traced)).toContain('factor on self-weight, set in the project')
+    seen++
+  }
+  more.floors.forEach(({ weights, floor, operator }, i) => {
+    const before = present(once.floors[i], floor.level.name).weights
+    for (const [id, value] of weights.members) expectTraced(`beamWeight:${id}`, value, before.members.get(id) ?? NaN)
+    for (const [id, value] of weights.slabs) expectTraced(`slab:${id}`, value, before.slabs.get(id) ?? NaN)
+    for (const source of operator.plan.sources) {
+      if (source.kind !== 'stair') continue
+      const traced = why(more, `stairEnd:${source.stair.id}:${selfWeight}`)?.value ?? NaN
+      expect(traced).toBeCloseTo(1.25 * (why(once, `stairEnd:${source.stair.id}:${selfWeight}`)?.value ?? NaN), 6)
+      seen++
+    }
+  })
+  expect(seen).toBeGreaterThan(100)
 })

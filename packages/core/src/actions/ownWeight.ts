@@ -50,6 +50,35 @@ export const trussWeight = formula({
   evaluate: ({ A_t, L_t, A_b, L_b, A_w, L_w, gamma }) => ((A_t * L_t + A_b * L_b + A_w * L_w) * gamma) / L_t,
 })
 
+/** An own weight per length, as often as the project counts it. */
+export const factoredLine = formula({
+  symbol: 'g',
+  quantity: 'lineLoad',
+  clause: 'factor on self-weight, set in the project',
+  inputs: { f: 'factor', g_0: 'lineLoad' },
+  expression: 'f * g_0',
+  evaluate: ({ f, g_0 }) => f * g_0,
+})
+
+/** An own weight per area, as often as the project counts it. */
+export const factoredArea = formula({
+  symbol: 'g',
+  quantity: 'pressure',
+  clause: 'factor on self-weight, set in the project',
+  inputs: { f: 'factor', g_0: 'pressure' },
+  expression: 'f * g_0',
+  evaluate: ({ f, g_0 }) => f * g_0,
+})
+
+/** An own weight, N/m or Pa, with the project's factor where that is not 1. */
+export function timesFactor(weight: Traced<'lineLoad'> | Traced<'pressure'>, factor: number): Traced {
+  if (factor === 1) return weight
+  const f = given('f', 'factor', factor, 'of the project')
+  return weight.quantity === 'lineLoad'
+    ? factoredLine({ f, g_0: { ...weight, quantity: 'lineLoad' } })
+    : factoredArea({ f, g_0: { ...weight, quantity: 'pressure' } })
+}
+
 /** What lies in a slope, per area in plan. */
 export const loadOnPlan = formula({
   symbol: 'g',

@@ -21,7 +21,7 @@ import { pressureConcerns } from '../actions/surfacePressures'
 import { unloadedPanels } from './unloadedPanels'
 import { unusualValues } from './usualRanges'
 import { wallHeights } from './walls'
-import { weightTwice } from './weightTwice'
+import { weightNotOnce, weightTwice } from './weightTwice'
 import { velocityOfAnotherKind, windOfFamily } from './windOfFamily'
 import { windOfSlopes } from './windOfSlopes'
 
@@ -48,6 +48,7 @@ const checks: readonly Check[] = [
   panelsOffTheirBeams,
   strutEnds,
   weightTwice,
+  weightNotOnce,
   ({ keys }) => [...keys.values()].flatMap(({ concerns }) => concerns),
   ({ document, standard }) => typedConcerns(typedLoadsOf(document), standard),
   ({ document, standard }) => pressureConcerns(recordsOf(document, 'wallSurface'), standard),

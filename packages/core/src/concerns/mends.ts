@@ -223,6 +223,15 @@ const makers: Readonly<Record<string, Maker>> = {
   'layout.on-no-level': emptied,
   'patch.on-nothing': ({ document, records: [record], data }) => deleted(document, record, `patch ${data['label']}`),
   'selfweight.twice': weighedOnce,
+  'selfweight.factor': ({ records: [record] }) =>
+    record?.kind === 'basis'
+      ? [
+          {
+            words: 'Count it once',
+            edits: [edit(record, without({ ...record, selfWeightFactor: 1 }, 'selfWeightFactor'))],
+          },
+        ]
+      : [],
   'wall.no-height': wallRule((format) => `Make it ${formatQuantity(parapet, 'length', format)} high`, {
     heightRule: 'typed',
     height: parapet,

@@ -5,6 +5,13 @@ import type { BuildUp } from '../document/recordKinds'
 import type { Concern } from '../outcome/outcome'
 import type { RegionSource } from '../rundown/sources'
 
+/** Self-weight that does not count once: with another factor, or left to others. */
+export function weightNotOnce({ basis }: ProjectState): readonly Concern[] {
+  if (!basis || basis.selfWeightFactor === 1) return []
+  const data = { factor: basis.selfWeightFactor }
+  return [{ code: 'selfweight.factor', severity: 'caution', about: [basis.id], data }]
+}
+
 /** A slab weighed through its thickness and again as a concrete layer of the build-up on it; once per build-up. */
 export function weightTwice(state: ProjectState): readonly Concern[] {
   const found = new Map<string, Concern>()

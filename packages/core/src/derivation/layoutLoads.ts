@@ -130,6 +130,7 @@ function weightsOf(
     inUse(recordsOf(document, 'material')).map(materialWeight),
     trusses.map((member) => memo.get(trussStage, trussShape(member), slopes)),
     stairs.map(stairStock),
+    recordsOf(document, 'basis')[0]?.selfWeightFactor ?? 1,
   )
 }
 

@@ -9,7 +9,7 @@ import {
   constructionPermanent,
 } from '../actions/cases'
 import { keyLoads, type KeyLoads } from '../actions/keyLoads'
-import { layerWeight, memberWeight, stretchWeight, trussWeight } from '../actions/ownWeight'
+import { factoredArea, factoredLine, layerWeight, memberWeight, stretchWeight, trussWeight } from '../actions/ownWeight'
 import { flightInputs, flightWeight } from '../actions/stairLoad'
 import { stretchesOf } from '../building/bearingWalls'
 import type { TrussLengths } from '../building/truss'
@@ -73,6 +73,8 @@ export const weightsStage = stage(
     materials: readonly MaterialWeight[],
     trusses: readonly TrussWeight[],
     stairs: readonly StairStock[],
+    /** How often it counts. */
+    f: number,
   ): OwnWeights => {
     const [areaOf, widthOf, gammaOf] = [
       new Map(sections.map(({ id, area }) => [id as string, area])),
@@ -81,6 +83,8 @@ export const weightsStage = stage(
     ]
     const gamma = (material: string) => gammaOf.get(material) ?? 0
     const trussOf = new Map(trusses.map((truss) => [truss.member, truss]))
+    const onLine = (g_0: number) => factoredLine.evaluate({ f, g_0 })
+    const onArea = (g_0: number) => factoredArea.evaluate({ f, g_0 })
     const perLength = ({ id, section, material }: MemberStock): number => {
       const own = { A: areaOf.get(section) ?? 0, gamma: gamma(material) }
       const truss = trussOf.get(id)
@@ -91,20 +95,20 @@ export const weightsStage = stage(
     const perHeight = ({ id, path, section, material, openShare }: WallStock) =>
       stretchesOf(legsOf(path)).map(({ s0, s1 }, k): readonly [string, number] => {
         const own = { t: widthOf.get(section) ?? 0, l: s1 - s0, gamma: gamma(material), o: openShare }
-        return [stretchId(id, k), stretchWeight.evaluate(own)]
+        return [stretchId(id, k), onLine(stretchWeight.evaluate(own))]
       })
     return {
       members: new Map([
-        ...members.map((member) => [member.id, perLength(member)] as const),
+        ...members.map((member) => [member.id, onLine(perLength(member))] as const),
         ...walls.flatMap(perHeight),
       ]),
       slabs: new Map(
         panels.flatMap(({ id, slab }) =>
-          slab ? [[id, layerWeight.evaluate({ t: slab.thickness, gamma: gamma(slab.material) })] as const] : [],
+          slab ? [[id, onArea(layerWeight.evaluate({ t: slab.thickness, gamma: gamma(slab.material) }))] as const] : [],
         ),
       ),
       stairs: new Map(
-        stairs.map((stair) => [stair.id, flightWeight.evaluate(flightInputs(stair, gamma(stair.material)))]),
+        stairs.map((stair) => [stair.id, onArea(flightWeight.evaluate(flightInputs(stair, gamma(stair.material))))]),
       ),
     }
   },

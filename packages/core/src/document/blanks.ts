@@ -22,6 +22,7 @@ export const blankBasis = (name: string, random: Random): Basis => ({
   terrain: 'II',
   altitude: 0,
   ground: 0,
+  selfWeightFactor: 1,
   supportReach: onLine,
   spanLimit: alongSpan,
   handedLoads: 'exact',

@@ -48,6 +48,8 @@ export const recordKinds = {
     altitude: number('length', { min: -500, max: 5000 }),
     /** Of the ground beside the building, as levels are measured: heights in the wind count from it. */
     ground: withDefault(number('length', { min: -500, max: 2000 }), 0),
+    /** How often self-weight counts: once, or as one who knows why has said, which is a concern. */
+    selfWeightFactor: withDefault(number('factor', { min: 0, max: 10 }), 1),
     /** How far off its edge a member may lie that supports a panel, and the least angle to the span at which it does. */
     supportReach: withDefault(number('smallLength', reachBounds), onLine),
     spanLimit: withDefault(number('angle', spanLimitBounds), alongSpan),

@@ -72,6 +72,10 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `Level ${d['level']} is pushed sideways, by ${show('force', 'force')} in ${d['case']} alone: by what rakes, by loads square to a slope, or by pressure on walls. Nothing here holds that; it is handed on to the frame analysis.`,
   'selfweight.twice': (d, show) =>
     `The slab of ${d['panel']} (${show('slab', 'smallLength')}) is weighed already, and its build-up has ${d['layer']} of ${show('thickness', 'smallLength')} as well. Take one of them out.`,
+  'selfweight.factor': (d, show) =>
+    d['factor'] === 0
+      ? 'Self-weight does not count: its factor is nought. Combinations, reactions and masses are without it.'
+      : `Self-weight counts ${show('factor', 'factor')} times, in every combination and in the masses. What connections weigh belongs to the unit weight of the material.`,
   'load.no-use': (d) =>
     `Imposed load ${d['label']} has no use that the standard knows, so it belongs to no case and is not applied. Give it a use.`,
   'barrier.no-value': (d) =>

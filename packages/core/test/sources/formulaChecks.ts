@@ -330,6 +330,20 @@ export const formulaChecks: readonly FormulaCheck[] = [
     within: 0.5,
   },
   {
+    formula: 'factoredLine',
+    source: 'common practice: 5 % more for connections',
+    inputs: { f: 1.05, g_0: 571 },
+    result: 599.55,
+    within: 1e-9,
+  },
+  {
+    formula: 'factoredArea',
+    source: 'common practice: 5 % more',
+    inputs: { f: 1.05, g_0: 2400 },
+    result: 2520,
+    within: 1e-9,
+  },
+  {
     // 24 cm of 24 kN/m³ over 1 m is 5.76 kN per metre of height, less a quarter for doors
     formula: 'stretchWeight',
     source: 'common practice: volume by unit weight',

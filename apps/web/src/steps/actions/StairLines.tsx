@@ -1,8 +1,18 @@
 import { memo } from 'react'
-import { atEnd, buildUps, formatQuantity, goingOf, selfWeight, weightOfFlight, type Stair } from '@hedrion/core'
+import {
+  atEnd,
+  buildUps,
+  formatQuantity,
+  goingOf,
+  selfWeight,
+  timesFactor,
+  weightOfFlight,
+  type Stair,
+} from '@hedrion/core'
 import { useAnswer, useFormat, useRecord, useRecords } from '../../compute/SessionContext'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
+import { useSelfWeightFactor } from '../../sheet/SelfWeightFactor'
 import { Several } from '../../sheet/Several'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { severalWord } from '../../sheet/several'
@@ -91,7 +101,8 @@ function KeyChoice({ stairs }: { readonly stairs: readonly Stair[] }) {
 function EndLoads({ stair }: { readonly stair: Stair }) {
   const material = useRecord(stair.material)
   const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === stair.key)
-  const weight = material?.kind === 'material' ? weightOfFlight(stair, material) : null
+  const factor = useSelfWeightFactor()
+  const weight = material?.kind === 'material' ? timesFactor(weightOfFlight(stair, material), factor) : null
   const rows = [
     ['own weight', weight, selfWeight],
     ['build-up', loads?.buildUp, buildUps],

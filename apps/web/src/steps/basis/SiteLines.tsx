@@ -80,7 +80,8 @@ export function SiteLines({ basis }: { readonly basis: Basis }) {
         <FromSite basis={basis} field="groundSnow" />
         <small> kept; no snow load is derived yet</small>
       </Line>
-      <ConcernsHere ids={basis.id} />
+      <ConcernsHere ids={basis.id} codes="value." />
+      <ConcernsHere ids={basis.id} codes="wind." />
     </Section>
   )
 }

@@ -4,6 +4,7 @@ import { useDocumentState, useGetDocument, useRecord, useRecords } from '../../c
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
+import { TimesFactor, useSelfWeightFactor } from '../../sheet/SelfWeightFactor'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
 import { severalWord, shared, wordOf } from '../../sheet/several'
@@ -224,6 +225,7 @@ function Weight({ member, sections }: { readonly member: Member; readonly sectio
   const section = sections.find(({ id }) => id === member.section)
   const material = useRecord(member.material)
   const fieldOf = useFieldOf()
+  const factor = useSelfWeightFactor()
   if (!section || material?.kind !== 'material') return null
   if (member.role === 'wall')
     return (
@@ -231,7 +233,7 @@ function Weight({ member, sections }: { readonly member: Member; readonly sectio
         reference="own weight"
         result={
           <Value
-            value={section.width * material.unitWeight * (1 - member.openShare)}
+            value={factor * section.width * material.unitWeight * (1 - member.openShare)}
             quantity="pressure"
             strong={false}
           />
@@ -243,17 +245,23 @@ function Weight({ member, sections }: { readonly member: Member; readonly sectio
           {...fieldOf([member], 'openShare', 'share of openings in the wall', 'factor', { min: 0, max: 1 })}
         />{' '}
         of it for openings
+        <TimesFactor />
       </Line>
     )
   return (
     <Line
       reference="own weight"
       result={
-        <Value value={section.area * material.unitWeight} quantity="lineLoad" address={`beamWeight:${member.id}`} />
+        <Value
+          value={factor * section.area * material.unitWeight}
+          quantity="lineLoad"
+          address={`beamWeight:${member.id}`}
+        />
       }
     >
       <Symbol name="g_0" /> = A · γ = <Value value={section.area} quantity="sectionArea" strong={false} /> ·{' '}
       <Value value={material.unitWeight} quantity="unitWeight" strong={false} />
+      <TimesFactor />
     </Line>
   )
 }

@@ -6,6 +6,7 @@ import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { setDraft } from '../../sheet/draftStore'
 import { lights } from '../../sheet/litStore'
 import { NameField } from '../../sheet/NameField'
+import { TimesFactor, useSelfWeightFactor } from '../../sheet/SelfWeightFactor'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
 import { severalWord, shared, wordOf } from '../../sheet/several'
@@ -140,13 +141,14 @@ function SlabLine({ panels, materialId, set }: SlabLineProps) {
   const thickness = shared(thicknesses)
   const [first] = panels
   const material = useRecord(first?.slab?.material)
+  const factor = useSelfWeightFactor()
   const usual = first?.slab?.material ?? materialId
   /** A panel keeps the material of its slab; one without takes the usual. */
   const slabOf = ({ slab }: Panel, value: number | null): Partial<Panel> => {
     const of = slab?.material ?? usual
     return { slab: value !== null && of ? { thickness: value, material: of } : null }
   }
-  const weight = material?.kind === 'material' && thickness !== null ? thickness * material.unitWeight : null
+  const weight = material?.kind === 'material' && thickness !== null ? factor * thickness * material.unitWeight : null
   return (
     <Line
       reference="slab, self-weight"
@@ -187,6 +189,7 @@ function SlabLine({ panels, materialId, set }: SlabLineProps) {
         <>
           {' · '}
           <Value value={material.unitWeight} quantity="unitWeight" strong={false} />
+          <TimesFactor />
         </>
       )}
     </Line>

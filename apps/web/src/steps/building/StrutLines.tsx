@@ -4,6 +4,7 @@ import { useEdit, useNote } from '../../compute/useEdit'
 import { strutNames } from '../../drawing/describe'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
+import { TimesFactor, useSelfWeightFactor } from '../../sheet/SelfWeightFactor'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { severalWord, shared } from '../../sheet/several'
 import { Symbol } from '../../sheet/Symbol'
@@ -23,6 +24,7 @@ export function StrutLines({ struts }: { readonly struts: readonly Strut[] }) {
   const edit = useEdit()
   const note = useNote()
   const fieldOf = useFieldOf()
+  const factor = useSelfWeightFactor()
   const [first] = struts
   const material = useRecord(first?.material)
   if (!first) return null
@@ -61,11 +63,16 @@ export function StrutLines({ struts }: { readonly struts: readonly Strut[] }) {
       {struts.length === 1 && section && material?.kind === 'material' && (
         <Line
           reference="own weight"
-          result={<Value value={section.area * material.unitWeight * length} quantity="force" />}
+          result={<Value value={factor * section.area * material.unitWeight * length} quantity="force" />}
         >
           <Symbol name="G" /> = A · γ · l ={' '}
-          <Value value={section.area * material.unitWeight} quantity="lineLoad" address={`beamWeight:${first.id}`} /> ·{' '}
-          <Value value={length} quantity="length" strong={false} />
+          <Value
+            value={factor * section.area * material.unitWeight}
+            quantity="lineLoad"
+            address={`beamWeight:${first.id}`}
+          />{' '}
+          · <Value value={length} quantity="length" strong={false} />
+          <TimesFactor />
         </Line>
       )}
       <Note>

@@ -3,6 +3,7 @@ import { useMemo } from 'react'
 import styled from 'styled-components'
 import { useFormat, useRecord, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
+import { TimesFactor, useSelfWeightFactor } from '../../sheet/SelfWeightFactor'
 import { Line, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
@@ -110,15 +111,19 @@ interface TrussWeightProps {
 function TrussWeight({ member, truss, lengths: { top, bottom, web } }: TrussWeightProps) {
   const sections = useRecords('section')
   const material = useRecord(member.material)
+  const factor = useSelfWeightFactor()
   const areaOf = (id: string) => sections.find((section) => section.id === id)?.area ?? 0
   if (material?.kind !== 'material') return null
   const volume = areaOf(member.section) * top + areaOf(truss.bottomSection) * bottom + areaOf(truss.webSection) * web
   return (
     <Line
       reference="own weight"
-      result={<Value value={volume * material.unitWeight} quantity="force" address={`beamWeight:${member.id}`} />}
+      result={
+        <Value value={factor * volume * material.unitWeight} quantity="force" address={`beamWeight:${member.id}`} />
+      }
     >
       all parts by their lengths, joints not counted
+      <TimesFactor />
     </Line>
   )
 }

@@ -1,4 +1,4 @@
-import { loadOnPlan, memberWeight, stretchWeight, trussWeight, withSource } from '../../actions/ownWeight'
+import { loadOnPlan, memberWeight, stretchWeight, timesFactor, trussWeight, withSource } from '../../actions/ownWeight'
 import { selfWeight } from '../../actions/cases'
 import { atEnd, weightOfFlight } from '../../actions/stairLoad'
 import { stretchesOf } from '../../building/bearingWalls'
@@ -17,6 +17,15 @@ const areaOf = (symbol: string, section: Section) => given(symbol, 'sectionArea'
 
 /** `beamWeight:MEMBER`: per true length, of a column, a truss or a strut as well; of a stretch of wall per metre of its height. */
 export function weightOfMember(state: ProjectState, address: string): Traced | null {
+  const weight = drawnWeight(state, address)
+  return weight && timesFactor(weight, selfWeightFactor(state))
+}
+
+/** How often self-weight counts in the project. */
+export const selfWeightFactor = ({ basis }: ProjectState): number => basis?.selfWeightFactor ?? 1
+
+/** What a member weighs as it is drawn. */
+function drawnWeight(state: ProjectState, address: string): Traced<'lineLoad'> | null {
   const { document } = state
   const [id, stretch] = splitStretch(address)
   const member = document.records.get(id)
@@ -35,7 +44,7 @@ function weightOfStretch(
   stretch: number,
   section: Section,
   gamma: Traced<'unitWeight'>,
-): Traced | null {
+): Traced<'lineLoad'> | null {
   const found = stretchesOf(legsOf(path))[stretch]
   if (!found) return null
   const t = given('t', 'smallLength', section.width, withSource(section))
@@ -48,7 +57,7 @@ function weightOfTruss(
   member: Member,
   top: Section,
   gamma: Traced<'unitWeight'>,
-): Traced | null {
+): Traced<'lineLoad'> | null {
   const slopes = floors.find(({ floor }) => floor.layoutId === member.layout)?.operator.plan.slopes ?? []
   const lengths = trussLengths(trussParts(trussShape(member), slopes))
   const bottom = sectionAt(document, member.truss?.bottomSection ?? '')
@@ -89,5 +98,6 @@ export function stairEnd(state: ProjectState, rest: string, why: Why): Traced | 
     return load ? atEnd(stair, load) : null
   }
   const material = state.document.records.get(stair.material)
-  return material?.kind === 'material' ? atEnd(stair, weightOfFlight(stair, material)) : null
+  if (material?.kind !== 'material') return null
+  return atEnd(stair, timesFactor(weightOfFlight(stair, material), selfWeightFactor(state)))
 }

@@ -1,6 +1,6 @@
 import { barrierLoad } from '../../actions/barriers'
 import { constructionImposed, constructionPermanent, lateralCase, windDirectionOf } from '../../actions/cases'
-import { buildUpWeight, slabWeight } from '../../actions/ownWeight'
+import { buildUpWeight, slabWeight, timesFactor } from '../../actions/ownWeight'
 import { isTypedLoad, typedValue } from '../../actions/typedLoads'
 import { pressureAt } from '../../derivation/climate'
 import { floorAt } from '../../derivation/floorQueries'
@@ -9,7 +9,7 @@ import { earthquakeOf, storeyForcesOf } from '../../derivation/storeyForces'
 import type { ProjectState } from '../../derivation/project'
 import { recordsOf } from '../../document/document'
 import { splitExpanded } from '../../document/labels'
-import { onPlan, stairEnd, weightOfMember } from './ownWeights'
+import { onPlan, selfWeightFactor, stairEnd, weightOfMember } from './ownWeights'
 import { massOfLevel } from '../massViews'
 import { reductionFactor, slabReductionFactor } from './reductionFactor'
 import { parameter } from '../../standards/layer'
@@ -119,11 +119,14 @@ function weightOfLayers({ document }: ProjectState, id: string): Traced | null {
 }
 
 /** `slab:PANEL`. */
-function weightOfSlab({ document }: ProjectState, id: string): Traced | null {
+function weightOfSlab(state: ProjectState, id: string): Traced | null {
+  const { document } = state
   const panel = document.records.get(id)
   const slab = panel?.kind === 'panel' ? panel.slab : null
   const material = slab && document.records.get(slab.material)
-  return slab && material?.kind === 'material' ? slabWeight(slab.thickness, material) : null
+  return slab && material?.kind === 'material'
+    ? timesFactor(slabWeight(slab.thickness, material), selfWeightFactor(state))
+    : null
 }
 
 /** `wall:RUN/SEGMENT@LEVEL`. */
