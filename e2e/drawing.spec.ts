@@ -312,6 +312,11 @@ test('sections, materials and layers come from tables by a word of their name, w
   // EN 1991-1-1 table A.2 (from memory): 27 to 30 kN/m³, of which the upper is taken; 50 mm of it are 1.50 kN/m²
   await expect(page.getByRole('textbox', { name: /^unit weight of granite/ })).toHaveValue('30.0')
   await expect(page.getByText('EN 1991-1-1 table A.2, from memory')).toBeVisible()
+  // the section through the floor has it, over the slab that is weighed elsewhere; hand: 120 mm · 24 kN/m³
+  const picture = page.getByRole('img', { name: 'Section through the floor, to scale' }).first()
+  await expect(picture).toContainText('granite, syenite, porphyry 50 mm, 1.50 kN/m²')
+  await expect(picture).toContainText('slab 120 mm, 2.88 kN/m²')
+  await expect(picture).toContainText('The slab is weighed in self-weight, and not here.')
   // ASCE 7-16 table C3.1-1 (from memory): what it weighs by area, 10 lb/ft², is a layer by load
   await page.getByRole('button', { name: 'from a table', exact: true }).first().click()
   await layer.fill('suspended metal lath and gypsum')
@@ -362,6 +367,9 @@ test('a wall is made of its layers, and its weight is their sum', async ({ page 
   await layer.press('ArrowDown')
   await layer.press('Enter')
   await type(page, 'thickness of gypsum mortar', '15')
+  await expect(page.getByRole('img', { name: 'Section through the layers of the wall, to scale' })).toContainText(
+    'gypsum mortar 15 mm, 0.27 kN/m²',
+  )
   // hand: 2.30 + 0.015 · 18 = 2.57 kN/m² on 1.10 m is 2.83 kN/m
   await expect(page.getByRole('button', { name: '2.57 kN/m², why' })).toBeVisible()
   await expect(page.getByRole('button', { name: '2.83 kN/m, why' }).first()).toBeVisible()

@@ -180,6 +180,7 @@ export type { EnvelopeRow, GoverningRival, GoverningSide, GoverningTerm, Governi
 export type { ElementView, LateralView, StoreyView } from './queries/lateralView'
 export type { KeyLoads } from './actions/keyLoads'
 export type { KeySum } from './queries/keySums'
+export type { SlabUnderKey } from './queries/keySlabs'
 export type { MassRow } from './queries/massViews'
 export type { WindProfile } from './queries/windProfile'
 export { listLimit, type RuleView } from './queries/ruleViews'

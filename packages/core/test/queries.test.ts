@@ -254,6 +254,7 @@ test('every answer is plain JSON, so that it may travel as text', () => {
     { kind: 'byValue', text: 'walls above 1 kN/m', caseId },
     { kind: 'keys' },
     { kind: 'keySums' },
+    { kind: 'keySlabs' },
     { kind: 'masses' },
     { kind: 'walls', levelId: levelId },
     { kind: 'wind' },
@@ -283,3 +284,21 @@ function notPlain(value: unknown, path: string): readonly string[] {
   if (Object.prototype.toString.call(value) !== '[object Object]') return [path]
   return Object.entries(value as object).flatMap(([key, entry]) => notPlain(entry, `${path}.${key}`))
 }
+
+test('slabs under each load key: each thickness once, thin ones first, with what they weigh', () => {
+  const storey = oneStorey(2000)
+  bay(storey)
+  const { building, layout, key } = storey
+  const concrete = building.material({ name: 'Concrete', unitWeight: 25_000 })
+  for (const [x, thickness] of [
+    [0, 0.2],
+    [6, 0.15],
+    [12, 0.2],
+  ] as const)
+    building.panel(layout, rectangle(x, 4, x + 6, 8), { slab: { thickness, material: concrete.id } })
+  // the panel of the bay itself has no slab; hand: 0.15 · 25 and 0.20 · 25 kN/m³
+  expect(ask(building.state(), { kind: 'keySlabs' })).toEqual([
+    { keyId: key.id, thickness: 0.15, weight: 3750 },
+    { keyId: key.id, thickness: 0.2, weight: 5000 },
+  ])
+})

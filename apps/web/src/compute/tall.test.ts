@@ -89,6 +89,7 @@ describe('a tower of forty storeys', () => {
     { kind: 'balance', caseId: 'permanent/walls' },
     { kind: 'keys' },
     { kind: 'keySums' },
+    { kind: 'keySlabs' },
   ]
 
   async function edited() {
@@ -144,8 +145,8 @@ describe('a tower of forty storeys', () => {
     const changes = toWorker.filter(({ kind }) => kind === 'apply')
     expect(changes).toHaveLength(1)
     expect(bytesOf(toWorker)).toBeLessThan(4000)
-    // load keys and their sums are the same as before
-    expect(fromWorker.filter(({ kind }) => kind === 'same').length).toBe(2)
+    // load keys, their sums and the slabs under them are the same as before
+    expect(fromWorker.filter(({ kind }) => kind === 'same').length).toBe(3)
     const back = bytesOf(fromWorker)
     say(`tower: ${bytesOf(toWorker)} bytes to the worker, ${back} back, of ${bytesOf([...document.records.values()])}`)
     expect(back).toBeLessThan(20_000)

@@ -22,6 +22,7 @@ import { elevationView, type ElevationAxis } from './elevationView'
 import { envelopeRows, governing } from './envelopeViews'
 import { floorView } from './floorView'
 import { joints } from './joints'
+import { keySlabs } from './keySlabs'
 import { keySums } from './keySums'
 import { lateralView } from './lateralView'
 import { massViews } from './massViews'
@@ -66,6 +67,7 @@ export type Query =
   | { readonly kind: 'byValue'; readonly text: string; readonly caseId: string }
   | { readonly kind: 'keys' }
   | { readonly kind: 'keySums' }
+  | { readonly kind: 'keySlabs' }
   | { readonly kind: 'masses' }
   | { readonly kind: 'lateral'; readonly caseId: string }
   | { readonly kind: 'reducedBase'; readonly caseId: string }
@@ -110,6 +112,7 @@ const answers = {
   byValue: (state, { text, caseId }) => byValue(state, text, caseId, formatOf(state)),
   keys: (state) => [...state.keys.values()],
   keySums: (state) => keySums(state),
+  keySlabs: (state) => keySlabs(state),
   masses: (state) => massViews(state),
   lateral: (state, { caseId }) => lateralView(state, caseId),
   reducedBase: (state, { caseId }) => reducedBase(state, caseId),

@@ -1,5 +1,12 @@
 import { useState } from 'react'
-import { buildUpWeight, layerTableLimits, readLayerTable, withTyped, type BuildUp } from '@hedrion/core'
+import {
+  buildUpWeight,
+  layerTableLimits,
+  readLayerTable,
+  withTyped,
+  type BuildUp,
+  type SlabUnderKey,
+} from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { setDraft } from '../../sheet/draftStore'
@@ -10,12 +17,23 @@ import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 import { QuantityField } from '../../ui/QuantityField'
 import { TextLine } from '../../ui/TextLine'
+import { BuildUpPicture } from './BuildUpPicture'
 import { LayerFromTable } from './LayerFromTable'
 
 type Layer = BuildUp['layers'][number]
 
+interface BuildUpLinesProps {
+  readonly buildUp: BuildUp
+  /** The slabs that carry it, drawn under it. */
+  readonly slabs?: readonly SlabUnderKey[]
+  /** Of a wall. */
+  readonly upright?: boolean
+}
+
+const none: readonly SlabUnderKey[] = []
+
 /** The layers of a build-up: thickness × unit weight, or a load typed as it is. */
-export function BuildUpLines({ buildUp }: { readonly buildUp: BuildUp }) {
+export function BuildUpLines({ buildUp, slabs = none, upright = false }: BuildUpLinesProps) {
   const edit = useEdit()
   const [looking, setLooking] = useState(false)
   const [pasting, setPasting] = useState(false)
@@ -50,6 +68,7 @@ export function BuildUpLines({ buildUp }: { readonly buildUp: BuildUp }) {
           pasted
         </Button>
       </Line>
+      <BuildUpPicture buildUp={buildUp} slabs={slabs} upright={upright} />
       {pasting && (
         <PastedLayers
           onAdd={(layers) => {
@@ -172,7 +191,7 @@ function LayerLine({ buildUp, layer, index }: LayerLineProps) {
       />{' '}
       {layer.load === null ? (
         <>
-          {field('thickness', 'smallLength', 10)} · {field('unitWeight', 'unitWeight', 2e5)} =
+          {field('thickness', 'smallLength', 10)} · {field('unitWeight', 'unitWeight', 2e5)}
         </>
       ) : (
         field('load', 'pressure', 1e6)

@@ -56,6 +56,7 @@ const KeySection = memo(function KeySection({ loadKey, here }: { readonly loadKe
   const edit = useEdit()
   const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === loadKey.id)
   const buildUp = useRecord(loadKey.buildUp)
+  const slabs = (useAnswer({ kind: 'keySlabs' }) ?? []).filter(({ keyId }) => keyId === loadKey.id)
   return (
     <Section
       title={
@@ -73,7 +74,7 @@ const KeySection = memo(function KeySection({ loadKey, here }: { readonly loadKe
         )
       }
     >
-      {buildUp?.kind === 'buildUp' && <BuildUpLines buildUp={buildUp} />}
+      {buildUp?.kind === 'buildUp' && <BuildUpLines buildUp={buildUp} slabs={slabs} />}
       <Line
         reference="permanent"
         result={

@@ -200,7 +200,7 @@ function MakeLines({ runs }: { readonly runs: readonly WallRun[] }) {
           <Several records={runs} textOf={({ weight }) => formatQuantity(weight, 'pressure', format)} />
         )}
       </Line>
-      {make?.kind === 'buildUp' && <BuildUpLines buildUp={make} />}
+      {make?.kind === 'buildUp' && <BuildUpLines buildUp={make} upright />}
     </>
   )
 }

@@ -259,7 +259,8 @@ function Weight({ member, sections }: { readonly member: Member; readonly sectio
         />
       }
     >
-      <Symbol name="g_0" /> = A · γ = <Value value={section.area} quantity="sectionArea" strong={false} /> ·{' '}
+      <Symbol name={factor === 1 ? 'g_0' : 'g'} /> = A · γ ={' '}
+      <Value value={section.area} quantity="sectionArea" strong={false} /> ·{' '}
       <Value value={material.unitWeight} quantity="unitWeight" strong={false} />
       <TimesFactor />
     </Line>
