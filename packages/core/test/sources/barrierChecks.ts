@@ -9,7 +9,7 @@ const [kilo, key] = [1000, 'barrier.q_k']
 const poundPerFoot = 14.5939
 
 const asceFloors =
-  'access-floor-office access-floor-computer armories assembly-fixed-seats assembly-lobbies assembly-movable-seats assembly-platforms assembly-stage-floors assembly-other balconies catwalks corridors-first-floor dining elevator-grating light-floor-plate fire-escapes garages helipads helipads-light hospital-operating hospital-patients hospital-corridors library-reading library-stacks library-corridors manufacturing-light manufacturing-heavy marquees office-lobbies offices office-corridors penal-cells penal-corridors recreation-bowling recreation-dance recreation-gymnasiums recreation-stands recreation-fixed-seats residential-rooms residential-public roof-garden-assembly roof-used school-classrooms school-corridors school-corridors-first scuttles sidewalks stairs storage-above-ceilings storage-light storage-heavy retail-first-floor retail-upper wholesale walkways terraces'
+  'access-floor-office access-floor-computer armories assembly-fixed-seats assembly-lobbies assembly-movable-seats assembly-platforms assembly-stage-floors assembly-other balconies catwalks corridors-first-floor corridors-other dining elevator-grating light-floor-plate fire-escapes garages helipads helipads-light hospital-operating hospital-patients hospital-corridors library-reading library-stacks library-corridors manufacturing-light manufacturing-heavy marquees office-lobbies offices office-corridors penal-cells penal-corridors recreation-bowling recreation-dance recreation-gymnasiums recreation-stands recreation-fixed-seats residential-rooms residential-public roof-garden-assembly roof-used school-classrooms school-corridors school-corridors-first scuttles sidewalks stairs storage-above-ceilings storage-light storage-heavy retail-first-floor retail-upper wholesale walkways terraces'
 
 const isCrowded =
   'assembly-fixed-seats assembly-open assembly-restaurants assembly-stages assembly-corridors assembly-corridors-wheels education-classrooms education-corridors'
@@ -29,7 +29,7 @@ const bs: ByValue = {
 export const enBarrierChecks: readonly StandardCheck[] = [
   ...byValue('EN 1991-1-1 table 6.12 (kN/m)', key, kilo, {
     '0.5': 'A A-stairs A-balconies B C1 I-A I-B I-C1',
-    '0.8': 'C2 C3 C4 D1 D2 E1 E2 I-C2 I-C3 I-C4 I-D1 I-D2',
+    '0.8': 'C2 C3 C4 D1 D2 E1 E2 E2-FL1 E2-FL2 E2-FL3 E2-FL4 E2-FL5 E2-FL6 I-C2 I-C3 I-C4 I-D1 I-D2',
     '3': 'C5 I-C5',
   }),
   remembered('EN 1991-1-1 6.4(2): not above 1.20 m', 'barrier.z_max', 1.2),

@@ -25,7 +25,7 @@ export const byValue = (source: string, prefix: string, unit: number, table: ByV
 const [psf, lb] = [47.88026, 4.448222]
 
 const asceUniform: ByValue = {
-  '0': 'elevator-grating light-floor-plate roof-members roof-panel-points scuttles',
+  '0': 'elevator-grating light-floor-plate roof-maintenance roof-members roof-panel-points scuttles',
   '5': 'awnings-fabric awnings-screens',
   '10': 'attics-bare',
   '20': 'attics-storage roof roof-landscaped awnings-other storage-above-ceilings',
@@ -43,7 +43,7 @@ const asceUniform: ByValue = {
 }
 const asceConcentrated: ByValue = {
   '200': 'awnings-screens light-floor-plate scuttles',
-  '300': 'catwalks elevator-grating roof-members stairs stairs-homes',
+  '300': 'catwalks elevator-grating roof-maintenance roof-members stairs stairs-homes',
   '1000':
     'hospital-operating hospital-patients hospital-corridors library-reading library-stacks library-corridors school-classrooms school-corridors school-corridors-first retail-first-floor retail-upper wholesale',
   '2000':

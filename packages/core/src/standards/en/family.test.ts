@@ -39,10 +39,16 @@ describe('tables and values as shipped', () => {
         expect(value).toBeLessThanOrEqual(meaning?.max ?? -Infinity)
         expect(clause).toMatch(/^(DIN )?EN 199/)
       }
-    // E2 and K have no uniform load, E2 no concentrated one either: they are typed, as are barriers against vehicles and of roofs
+    // E2, forklifts and K have no uniform load, E2 no concentrated one either: they are typed, as are barriers against vehicles and of roofs
     expect(Object.keys(enFamily.meanings).filter((key) => !enFamily.recommended.values[key])).toEqual([
       'imposed.q_k.E2',
       'imposed.Q_k.E2',
+      'imposed.q_k.E2-FL1',
+      'imposed.q_k.E2-FL2',
+      'imposed.q_k.E2-FL3',
+      'imposed.q_k.E2-FL4',
+      'imposed.q_k.E2-FL5',
+      'imposed.q_k.E2-FL6',
       'barrier.q_k.F',
       'barrier.q_k.G',
       'barrier.q_k.H',

@@ -4,8 +4,8 @@ import type { UseRow } from '../tabled'
 type Row = readonly [id: string, name: string, q_k: number | null, Q_k: number | null, table: string, sort?: UseSort]
 
 /**
- * EN 1991-1-1, tables 6.2, 6.4, 6.8, 6.10 and 6.11: recommended values in kN/m² and kN, for F and G the axle. Names in
- * words of our own (tables 6.1, 6.3, 6.7 and 6.9). Roofs that people use (I) carry what a floor of the same use does
+ * EN 1991-1-1, tables 6.2, 6.4, 6.6, 6.8, 6.10 and 6.11: recommended values in kN/m² and kN, for forklifts, F and G the axle. Names in
+ * words of our own (tables 6.1, 6.3, 6.5, 6.7 and 6.9). Roofs that people use (I) carry what a floor of the same use does
  * (6.3.4.1). E2 has no recommended value: what is made or stored decides (6.3.2.1).
  */
 const rows: readonly Row[] = [
@@ -22,6 +22,12 @@ const rows: readonly Row[] = [
   ['D2', 'department stores', 5.0, 7.0, '6.2', 'department stores'],
   ['E1', 'storage, books', 7.5, 7.0, '6.4', 'storage'],
   ['E2', 'industry, value to be typed', null, null, '6.4'],
+  ['E2-FL1', 'industry, forklifts of 21 kN, value to be typed', null, 26, '6.6'],
+  ['E2-FL2', 'industry, forklifts of 31 kN, value to be typed', null, 40, '6.6'],
+  ['E2-FL3', 'industry, forklifts of 44 kN, value to be typed', null, 63, '6.6'],
+  ['E2-FL4', 'industry, forklifts of 60 kN, value to be typed', null, 90, '6.6'],
+  ['E2-FL5', 'industry, forklifts of 90 kN, value to be typed', null, 140, '6.6'],
+  ['E2-FL6', 'industry, forklifts of 110 kN, value to be typed', null, 170, '6.6'],
   ['F', 'light vehicles', 2.5, 20, '6.8', 'cars'],
   ['G', 'medium vehicles', 5.0, 90, '6.8', 'lorries'],
   ['H', 'roof, repair only', 0.4, 1.0, '6.10', 'roof'],
