@@ -22,6 +22,19 @@ describe('a section by its name', () => {
     ['HEM 100', 'HEM 100', 53.2],
     ['UB 457 x 191 x 67', 'UB 457x191x67', 85.5],
     ['uc254x254x73', 'UC 254x254x73', 93.1],
+    ['IPE A 200', 'IPE A 200', 23.5],
+    ['ipe 200 a', 'IPE A 200', 23.5],
+    ['IPEAA 120', 'IPE AA 120', 10.6],
+    ['ipe o 600', 'IPE O 600', 196.8],
+    ['IPE 750 x 147', 'IPE 750x147', 187.5],
+    ['HE 200 AA', 'HEAA 200', 44.1],
+    ['heaa200', 'HEAA 200', 44.1],
+    ['HE 1000 x 393', 'HE 1000x393', 500.2],
+    ['hd 260 x 68.2', 'HD 260x68.2', 86.8],
+    ['HL1000x321', 'HL 1000x321', 408.8],
+    ['HP 305 x 110', 'HP 305x110', 140],
+    ['ubp 305x305x110', 'UBP 305x305x110', 140.1],
+    ['IPN 200', 'IPN 200', 33.4],
   ])('%s is %s', (text, name, area) => {
     expect(figures(text)).toMatchObject({ name, shape: 'H', area })
   })
@@ -29,6 +42,8 @@ describe('a section by its name', () => {
   test.each([
     ['UPE 200', 'UPE 200', 'channel', 29],
     ['upn200', 'UPN 200', 'channel', 32.2],
+    ['pfc 200 x 90 x 30', 'PFC 200x90x30', 'channel', 37.9],
+    ['U 60x30', 'U 60x30', 'channel', 6.46],
     ['L 80 x 80 x 8', 'L 80x8', 'angle', 12.3],
     ['l80x8', 'L 80x8', 'angle', 12.3],
     ['L 45x45x4.5', 'L 45x4.5', 'angle', 3.9],
@@ -49,6 +64,11 @@ describe('a section by its name', () => {
       ok: false,
       problem: 'UB 457x191x70 is not rolled; UB 457x191x67 and UB 457x191x74 are.',
     })
+    expect(read('HD 400x200')).toEqual({
+      ok: false,
+      problem: 'HD 400x200 is not rolled; HD 400x187 and HD 400x216 are.',
+    })
+    expect(read('IPE A 310')).toEqual({ ok: false, problem: 'IPE A 310 is not rolled; IPE A 300 and IPE A 330 are.' })
     expect(read('IPE 40')).toEqual({ ok: false, problem: 'IPE 40 is not rolled; IPE 80 is.' })
   })
 })

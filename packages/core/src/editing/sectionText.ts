@@ -94,12 +94,23 @@ const writings: readonly (readonly [
     ([, a = '', b = '', thickness]) => [Number(a) > Number(b) ? `L ${a}x${b}x` : `L ${b}x${a}x`, thickness],
   ],
   [
-    /^(ipe|upe|upn|he ?[abm]?) ?(\d+) ?([abm]?)$/i,
+    /^(ubp|pfc) ?(\d+) ?[x×] ?(\d+) ?[x×] ?(\d+)$/i,
+    ([, kind = '', high = '', wide = '', mass]) => [`${kind.toUpperCase()} ${high}x${wide}x`, mass],
+  ],
+  [
+    /^(hp|hd|hl|he|ipe|u) ?(\d+) ?[x×] ?(\d+(?:\.\d)?)$/i,
+    ([, kind = '', high = '', mass]) => [`${kind.toUpperCase()} ${high}x`, mass],
+  ],
+  // the letters of a lighter or heavier row stand before its size or after it
+  [/^ipe ?(aa|a|o) ?(\d+)$/i, ([, letters = '', size]) => [`IPE ${letters.toUpperCase()} `, size]],
+  [/^ipe ?(\d+) ?(aa|a|o)$/i, ([, size, letters = '']) => [`IPE ${letters.toUpperCase()} `, size]],
+  [
+    /^(ipe|ipn|upe|upn|he ?(?:aa|[abm])?) ?(\d+) ?(aa|[abm])?$/i,
     ([, series = '', size, suffix = '']) => [`${`${series.replace(' ', '')}${suffix}`.toUpperCase()} `, size],
   ],
 ]
 
-/** "ipe330", "HE 200 B" and "HEB 200" alike, "L 80 x 80 x 8", "L 80x8" and "L 75x100x8", and "W14 x 90"; a size that is not rolled names its neighbours. */
+/** "ipe330", "HE 200 B" and "HEB 200" alike, "IPE A 200", "HD 400 x 187", "L 80 x 80 x 8", "L 80x8" and "L 75x100x8", and "W14 x 90"; a size that is not rolled names its neighbours. */
 function readRolled(text: string, random: Random): ReadSection | null {
   for (const [pattern, read] of writings) {
     const parts = pattern.exec(text)

@@ -230,8 +230,11 @@ describe('universal beams and columns against their masses', () => {
 
 /** Mass in kg/m as handbooks print it, in the order of the sizes (from memory); 1 cm² of steel is 0.785 kg/m (EN 10365). */
 const masses: Readonly<Record<string, string>> = {
+  IPN: '5.94 8.34 11.1 14.3 17.9 21.9 26.2 31.1 36.2 41.9 47.9 54.2 61.0 68.0 76.1 84.0 92.4 115 141 166 199',
   UPE: '7.90 9.82 12.1 14.5 17.0 19.7 22.8 26.6 30.2 35.2 44.4 53.2 61.2 72.2',
   UPN: '8.64 10.6 13.4 16.0 18.8 22.0 25.3 29.4 33.2 37.9 41.8 46.2 59.5 60.6 63.1 71.8',
+  PFC: '10.2 14.8 17.9 23.9 20.3 26.1 23.4 29.7 25.7 32.2 27.6 34.8 41.4 45.5 54.0 64.4',
+  U: '1.74 2.87 4.87 3.86 5.59 5.07 7.09',
   L: '0.882 1.12 1.45 1.36 1.78 2.09 2.42 2.97 3.06 3.06 3.77 4.47 4.57 5.42 7.09 6.83 6.38 7.38 6.85 8.99 9.63 11.9 9.61 10.9 12.2 13.4 12.2 15.0 17.8 18.2 21.6 23.6 23.0 27.3 33.8 36.2 43.5 48.6 48.5 54.3 59.9 71.1 104 128',
   unequal:
     '1.12 1.46 1.77 1.93 2.25 2.96 3.36 3.76 4.46 4.35 5.41 5.65 7.39 5.41 7.07 7.36 6.84 8.97 8.77 9.94 12.3 10.6 13.0 15.4 12.2 15.0 17.8 12.2 15.0 17.8 12.2 15.0 15.4 17.0 20.2 24.8 18.2 21.6 26.6 19.0 22.5 23.0 27.3 33.8 32.0 39.6 47.1',
@@ -246,7 +249,7 @@ const roots: Readonly<Record<string, number>> = {
   ...{ '135x65': 11, '150x75': 12, '150x90': 12, '150x100': 12, '200x100': 15, '200x150': 15 },
 }
 
-describe('channels and angles against their masses', () => {
+describe('tapered beams, channels and angles against their masses', () => {
   const isUnequal = (name: string) => /^L \d+x\d+x/.test(name)
   const named = (series: string) =>
     [...lightShapes].filter(([name]) =>

@@ -1,16 +1,16 @@
-/** A channel or an angle by what loads need of it: m² and m. */
+/** A tapered beam, a channel or an angle by what loads need of it: m² and m. */
 export interface LightShape {
   readonly area: number
   readonly depth: number
   readonly width: number
-  readonly shape: 'channel' | 'angle'
+  readonly shape: 'H' | 'channel' | 'angle'
 }
 
-/** Height: width in mm, area in cm². */
-type Channels = Readonly<Record<number, readonly [width: number, area: number]>>
+/** Width in mm and area in cm² by the height. */
+type ByHeight = Readonly<Record<number, readonly [width: number, area: number]>>
 
 // EN 10365, channels with parallel flanges, row by row: width and area. From memory.
-const UPE: Channels = {
+const UPE: ByHeight = {
   80: [50, 10.1],
   100: [55, 12.5],
   120: [60, 15.4],
@@ -27,8 +27,64 @@ const UPE: Channels = {
   400: [115, 91.9],
 }
 
+// EN 10365, UK channels with parallel flanges, by height x width x mass: area. From memory.
+const PFC: Readonly<Record<string, number>> = {
+  '100x50x10': 13.0,
+  '125x65x15': 18.8,
+  '150x75x18': 22.8,
+  '150x90x24': 30.4,
+  '180x75x20': 25.9,
+  '180x90x26': 33.2,
+  '200x75x23': 29.9,
+  '200x90x30': 37.9,
+  '230x75x26': 32.7,
+  '230x90x32': 41.0,
+  '260x75x28': 35.1,
+  '260x90x35': 44.4,
+  '300x90x41': 52.7,
+  '300x100x46': 58.0,
+  '380x100x54': 68.7,
+  '430x100x64': 82.1,
+}
+
+// EN 10365, small channels with tapered flanges, by height x width: area. From memory.
+const U: Readonly<Record<string, number>> = {
+  '30x15': 2.21,
+  '40x20': 3.66,
+  '40x35': 6.21,
+  '50x25': 4.92,
+  '50x38': 7.12,
+  '60x30': 6.46,
+  '65x42': 9.03,
+}
+
+// EN 10365, beams with tapered flanges, by their height: width and area. From memory.
+const IPN: ByHeight = {
+  80: [42, 7.57],
+  100: [50, 10.6],
+  120: [58, 14.2],
+  140: [66, 18.2],
+  160: [74, 22.8],
+  180: [82, 27.9],
+  200: [90, 33.4],
+  220: [98, 39.5],
+  240: [106, 46.1],
+  260: [113, 53.3],
+  280: [119, 61.0],
+  300: [125, 69.0],
+  320: [131, 77.7],
+  340: [137, 86.7],
+  360: [143, 97.0],
+  380: [149, 107],
+  400: [155, 118],
+  450: [170, 147],
+  500: [185, 179],
+  550: [200, 212],
+  600: [215, 254],
+}
+
 // EN 10365, channels with tapered flanges. From memory.
-const UPN: Channels = {
+const UPN: ByHeight = {
   80: [45, 11.0],
   100: [50, 13.5],
   120: [55, 17.0],
@@ -154,16 +210,29 @@ const unequal: UnequalAngles = [
 
 export const lightSource = 'EN 10365, EN 10056-1, from memory'
 
-const channels = (name: string, sizes: Channels): readonly (readonly [string, LightShape])[] =>
+const byHeight = (
+  name: string,
+  sizes: ByHeight,
+  shape: LightShape['shape'] = 'channel',
+): readonly (readonly [string, LightShape])[] =>
   Object.entries(sizes).map(([height, [width, area]]) => [
     `${name} ${height}`,
-    { area: area / 1e4, depth: Number(height) / 1000, width: width / 1000, shape: 'channel' },
+    { area: area / 1e4, depth: Number(height) / 1000, width: width / 1000, shape },
   ])
 
-/** Channels, then angles of equal and of unequal legs, each in rising size. */
+const bySize = (name: string, sizes: Readonly<Record<string, number>>): readonly (readonly [string, LightShape])[] =>
+  Object.entries(sizes).map(([size, area]) => {
+    const [height = NaN, width = NaN] = size.split('x').map(Number)
+    return [`${name} ${size}`, { area: area / 1e4, depth: height / 1000, width: width / 1000, shape: 'channel' }]
+  })
+
+/** Tapered beams, channels, then angles of equal and of unequal legs, each in rising size. */
 export const lightShapes: ReadonlyMap<string, LightShape> = new Map([
-  ...channels('UPE', UPE),
-  ...channels('UPN', UPN),
+  ...byHeight('IPN', IPN, 'H'),
+  ...byHeight('UPE', UPE),
+  ...byHeight('UPN', UPN),
+  ...bySize('PFC', PFC),
+  ...bySize('U', U),
   ...L.map(([leg, thickness, area]): readonly [string, LightShape] => [
     `L ${leg}x${thickness}`,
     { area: area / 1e4, depth: leg / 1000, width: leg / 1000, shape: 'angle' },

@@ -1,3 +1,4 @@
+import { furtherShapes } from './furtherSections'
 import { lightShapes, lightSource } from './lightSections'
 import { rolledArea, rolledShapes, rolledSource } from './rolledSections'
 import { universalShapes } from './universalSections'
@@ -13,10 +14,10 @@ export interface StockSection {
   readonly source: string
 }
 
-/** Every rolled section by its name: European H and I shapes, universal beams and columns, channels and angles, then US wide-flange shapes. */
+/** Every rolled section by its name: European H and I shapes, the usual ones first, universal beams and columns, tapered beams, channels and angles, then US wide-flange shapes. */
 export const stockSections: ReadonlyMap<string, StockSection> = new Map(
   [
-    ...[...rolledShapes, ...universalShapes].map(([name, shape]): StockSection => ({
+    ...[...rolledShapes, ...furtherShapes, ...universalShapes].map(([name, shape]): StockSection => ({
       name,
       area: rolledArea(shape),
       depth: shape.depth,
