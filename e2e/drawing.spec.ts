@@ -115,6 +115,17 @@ test('a patch and a wall run by pointer and by typing; deleting them again', asy
   await saved(page)
   expect(await drawn(page, 'patch')).toHaveLength(4)
 
+  // another one over it, the tool is still at hand: 3.6 · 1 m of both, where the later one counts
+  for (const place of ['A1 + 3.6 m east', '7.2 m east', '1 m north']) await typePlace(page, place)
+  await typePlace(page, '7.2 m west', 'Control+Enter')
+  await expect(page.getByText(/^stands instead of A\d+ there$/).first()).toBeVisible()
+  await expect(page.getByText('3.6', { exact: true }).first()).toBeVisible()
+  await page.getByRole('button', { name: 'How the patch stands' }).click()
+  await page.getByRole('option', { name: 'on top of what is below' }).click()
+  await expect(page.getByText('both count there').first()).toBeVisible()
+  await page.getByRole('button', { name: /^Delete A/ }).click()
+  await saved(page)
+
   await page.getByRole('radio', { name: 'wall run', exact: true }).click()
   const picture = page.getByTestId('drawing')
   const box = await picture.boundingBox()

@@ -1,6 +1,7 @@
 import type { OpeningShape, PanelShape, PatchShape, SlopeShape } from '../document/shapes'
 import { difference, intersection, isEmpty, regionOf } from '../geometry/clip'
 import { boxesTouch, boxOf, type Region } from '../geometry/polygon'
+import { patchOrder } from './patchOverlaps'
 import { areaStretch, planeOf, type RoofPlane } from './slopes'
 
 /** Part of a panel that carries one load key and lies in one plane. `base` parts cover the panel once; others lie on top of them. */
@@ -40,9 +41,7 @@ export function planPanel(
   const box = boxOf(panel.outline)
   const holes = openings.filter((opening) => boxesTouch(boxOf(opening.outline), box))
   const net = holes.reduce<Region>((rest, hole) => difference(rest, regionOf(hole.outline)), outline)
-  const touching = patches
-    .filter((patch) => boxesTouch(boxOf(patch.outline), box))
-    .sort((p, q) => p.order - q.order || (p.id < q.id ? -1 : 1))
+  const touching = patches.filter((patch) => boxesTouch(boxOf(patch.outline), box)).sort(patchOrder)
   let regions: readonly Level[] = [{ patchId: null, region: net, base: true }]
   for (const patch of touching) {
     const drawn = regionOf(patch.outline)

@@ -1,5 +1,5 @@
 import { memo } from 'react'
-import { signedArea, type Patch } from '@hedrion/core'
+import { patchOverlaps, signedArea, type Patch } from '@hedrion/core'
 import { useRecords } from '../../compute/SessionContext'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
@@ -46,7 +46,28 @@ export const PatchLines = memo(function PatchLines({ patches }: { readonly patch
         )}
         <Several records={patches} textOf={({ mode }) => wordOf(patchModes, mode)} />
       </Line>
+      {alone && <Overlaps patch={first} />}
       <ConcernsHere ids={patches.map(({ id }) => id).join()} />
     </Section>
   )
 })
+
+/** Where it and other patches lie on one another, and which of them counts there. */
+function Overlaps({ patch }: { readonly patch: Patch }) {
+  const patches = useRecords('patch')
+  const others = patches.filter(({ layout }) => layout === patch.layout)
+  const labelOf = (id: string) => others.find((other) => other.id === id)?.label ?? ''
+  return patchOverlaps(patch, others).map(({ otherId, area, isOver, replaces }) => (
+    <Line
+      key={otherId}
+      reference={isOver ? `over ${labelOf(otherId)}` : `under ${labelOf(otherId)}`}
+      result={<Value value={area} quantity="area" strong={false} />}
+    >
+      {replaces
+        ? isOver
+          ? `stands instead of ${labelOf(otherId)} there`
+          : `${labelOf(otherId)} stands instead of it there`
+        : 'both count there'}
+    </Line>
+  ))
+}
