@@ -1,7 +1,7 @@
 import { newId, type Random } from '../document/document'
 import type { Material, Section } from '../document/recordKinds'
 import { rolledSection } from '../editing/sectionText'
-import { rolledShapes } from '../standards/stock/rolledSections'
+import { rolledShapes } from '../standards/stock/shapes/rolledSections'
 
 /** Structural steel: 78.5 kN/m³, the upper of 77.0 to 78.5 (EN 1991-1-1 table A.4, from memory); E of EN 1993-1-1, 3.2.6. */
 export const steel = (random: Random): Material => ({

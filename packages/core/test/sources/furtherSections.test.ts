@@ -1,6 +1,6 @@
-import { furtherShapes } from '../../src/standards/stock/furtherSections'
-import { exactArea, rolledShapes } from '../../src/standards/stock/rolledSections'
-import { universalShapes } from '../../src/standards/stock/universalSections'
+import { furtherShapes } from '../../src/standards/stock/shapes/furtherSections'
+import { exactArea, rolledShapes } from '../../src/standards/stock/shapes/rolledSections'
+import { universalShapes } from '../../src/standards/stock/shapes/universalSections'
 
 /**
  * Areas in cm² as handbooks of EN 10365 sections print them, in rising size; from memory, and apart from the dimensions:

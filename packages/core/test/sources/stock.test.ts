@@ -1,8 +1,8 @@
-import { lightShapes } from '../../src/standards/stock/lightSections'
-import { exactArea, rolledArea, rolledNames, rolledShapes } from '../../src/standards/stock/rolledSections'
+import { lightShapes } from '../../src/standards/stock/shapes/lightSections'
+import { exactArea, rolledArea, rolledNames, rolledShapes } from '../../src/standards/stock/shapes/rolledSections'
 import { stockMaterials } from '../../src/standards/stock/materials'
-import { universalShapes } from '../../src/standards/stock/universalSections'
-import { wideFlanges } from '../../src/standards/stock/wideFlanges'
+import { universalShapes } from '../../src/standards/stock/shapes/universalSections'
+import { wideFlanges } from '../../src/standards/stock/shapes/wideFlanges'
 
 /**
  * Areas in cm² as handbooks of EN 10365 sections print them; from memory, and apart from the dimensions, which were

@@ -1,8 +1,8 @@
-import { furtherShapes } from './furtherSections'
-import { lightShapes, lightSource } from './lightSections'
-import { rolledArea, rolledShapes, rolledSource } from './rolledSections'
-import { universalShapes } from './universalSections'
-import { wideFlanges, wideFlangeSource } from './wideFlanges'
+import { furtherShapes } from './shapes/furtherSections'
+import { lightShapes, lightSource } from './shapes/lightSections'
+import { rolledArea, rolledShapes, rolledSource } from './shapes/rolledSections'
+import { universalShapes } from './shapes/universalSections'
+import { wideFlanges, wideFlangeSource } from './shapes/wideFlanges'
 
 /** A rolled section by what loads need of it: m² and m. */
 export interface StockSection {

@@ -116,17 +116,27 @@ const series = { IPE, HEA, HEB, HEM } as const
 export const rolledSource = 'EN 10365, from memory'
 
 /** A printed row as a shape. */
-export function shapeOf(row: RolledRow): RolledShape {
+function shapeOf(row: RolledRow): RolledShape {
   const [depth, width, web, flange, root] = row.map((mm) => mm / 1000) as unknown as RolledRow
   return { depth, width, web, flange, root }
 }
 
+/** Printed rows of series as shapes by their names, `IPE 200` or `UB 457x191x67`, series after series in the order of the print. */
+export const shapesByName = (
+  of: Readonly<Record<string, Readonly<Record<string, RolledRow>>>>,
+  between = ' ',
+): ReadonlyMap<string, RolledShape> =>
+  new Map(
+    Object.entries(of).flatMap(([name, sizes]) =>
+      Object.entries(sizes).map(([size, row]): readonly [string, RolledShape] => [
+        `${name}${between}${size}`,
+        shapeOf(row),
+      ]),
+    ),
+  )
+
 /** Every section by its name, series after series in rising size. */
-export const rolledShapes: ReadonlyMap<string, RolledShape> = new Map(
-  Object.entries(series).flatMap(([name, sizes]) =>
-    Object.entries(sizes).map(([size, row]): readonly [string, RolledShape] => [`${name} ${size}`, shapeOf(row)]),
-  ),
-)
+export const rolledShapes = shapesByName(series)
 
 export const rolledNames: readonly string[] = [...rolledShapes.keys()]
 

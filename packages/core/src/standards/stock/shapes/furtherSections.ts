@@ -1,4 +1,4 @@
-import { shapeOf, type RolledRow, type RolledShape } from './rolledSections'
+import { shapesByName, type RolledRow } from './rolledSections'
 
 /** By the size that stands in the name: the nominal depth, or with it the mass in kg/m. */
 type Series = Readonly<Record<string, RolledRow>>
@@ -206,8 +206,4 @@ const UBP: Series = {
 const series = { 'IPE AA': IPEAA, 'IPE A': IPEA, 'IPE O': IPEO, IPE, HEAA, HE, HL, HD, HP, UBP } as const
 
 /** I and H shapes by their names, `IPE A 200`, `HEAA 200`, `HD 400x187`, series after series in rising size. */
-export const furtherShapes: ReadonlyMap<string, RolledShape> = new Map(
-  Object.entries<Series>(series).flatMap(([name, sizes]) =>
-    Object.entries(sizes).map(([size, row]): readonly [string, RolledShape] => [`${name} ${size}`, shapeOf(row)]),
-  ),
-)
+export const furtherShapes = shapesByName(series)

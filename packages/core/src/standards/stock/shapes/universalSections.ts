@@ -1,4 +1,4 @@
-import { shapeOf, type RolledRow, type RolledShape } from './rolledSections'
+import { shapesByName, type RolledRow } from './rolledSections'
 
 /** By the series and the mass in kg/m that the name says. */
 type Series = Readonly<Record<string, Readonly<Record<number, RolledRow>>>>
@@ -184,14 +184,8 @@ const UC: Series = {
   },
 }
 
+const named = (kind: string, series: Series): Series =>
+  Object.fromEntries(Object.entries(series).map(([size, byMass]) => [`${kind} ${size}`, byMass]))
+
 /** Universal beams, then columns, by their name `UB 457x191x67`, series after series in rising size. */
-export const universalShapes: ReadonlyMap<string, RolledShape> = new Map(
-  Object.entries({ UB, UC }).flatMap(([kind, series]) =>
-    Object.entries(series).flatMap(([size, byMass]) =>
-      Object.entries(byMass).map(([mass, row]): readonly [string, RolledShape] => [
-        `${kind} ${size}x${mass}`,
-        shapeOf(row),
-      ]),
-    ),
-  ),
-)
+export const universalShapes = shapesByName({ ...named('UB', UB), ...named('UC', UC) }, 'x')
