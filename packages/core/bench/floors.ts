@@ -23,6 +23,7 @@ const brief: BuildingBrief = {
   slab: 0.15,
   sort: 'offices',
   family: 'EN',
+  units: 'metric',
 }
 
 /** A building of so many bays; every floor is drawn for itself, so that nothing is shared between levels. */

@@ -218,7 +218,7 @@ export { drawUpright, drawsUpright, type UprightPlane } from './editing/drawnUpr
 export { readSpacePlaces, type SpaceNames } from './editing/spacePlaceText'
 export type { Made } from './editing/made'
 export { readUprightPlaces, type UprightNames } from './editing/uprightPlaceText'
-export { readLengths } from './editing/lengthsText'
+export { lengthsExample, readLengths } from './editing/lengthsText'
 export {
   addLevelEdits,
   elevationEdits,

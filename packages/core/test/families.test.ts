@@ -68,7 +68,14 @@ describe('one building by each family: 36 m² of offices and 36 m² of roof', ()
   ] as const)('the opening sentence may name it: %s', (family, words) => {
     const said = built(`offices, ${words}`)
     expect(basisOf(said).family).toBe(family)
-    expect(totalsOf(said).cases).toEqual(totalsOf(inFamily(built('offices, EN'), family)).cases)
+    // but for what it weighs: a sentence takes the sections of where its family is in use
+    const loads = (document: Document) =>
+      Object.entries(totalsOf(document).cases).filter(([id]) => id !== 'permanent/self-weight')
+    expect(loads(said)).toEqual(loads(inFamily(built('offices, EN'), family)))
+    const sections = recordsOf(said, 'section').map(({ name }) => name.slice(0, 2))
+    expect(new Set(sections)).toEqual(
+      new Set({ EN: ['IP', 'HE'], IS: ['IP', 'HE'], BS: ['UB', 'UC'], ASCE: ['W1'] }[family]),
+    )
   })
 })
 

@@ -22,6 +22,7 @@ const brief = fc.record({
   slab: fc.double({ min: 0.08, max: 0.3, noNaN: true }),
   sort: fc.constant('offices' as const),
   family: fc.constantFrom('EN', 'ASCE', 'IS', 'BS'),
+  units: fc.constant('metric' as const),
 })
 const factor = fc.oneof(fc.constantFrom(0, 1), fc.double({ min: 0.01, max: 2, noNaN: true }))
 

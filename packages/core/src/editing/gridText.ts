@@ -6,7 +6,7 @@ import { distance } from '../geometry/segment'
 import { onLine, tidy, tidyPoint } from '../geometry/tolerance'
 import { orRefused, refuse } from '../outcome/refusal'
 import type { NumberFormat } from '../units/format'
-import { partsOf, readLengths } from './lengthsText'
+import { partsOf, lengthsExample, readLengths } from './lengthsText'
 import { amount, readPlaces } from './placeText'
 
 export type ReadGrid =
@@ -35,7 +35,8 @@ export const readFreeGrid = (text: string, ground: Ground): ReadGrid =>
 const reading = (read: () => readonly GridLine[]): ReadGrid => orRefused(() => ({ ok: true, lines: read() }))
 
 function spacings(text: string, axis: 'x' | 'y', ground: Ground): readonly GridLine[] {
-  const read = readLengths(text, ground.format, { name: 'spacing', example: '3 x 7.2, 6.0', least: 0.05, most: 1e5 })
+  const example = lengthsExample('spacings', ground.format)
+  const read = readLengths(text, ground.format, { name: 'spacing', example, least: 0.05, most: 1e5 })
   if (!read.ok) return refuse(read.problem)
   const last = risingLines(axis, ground.grid).at(-1)
   const labels = nextLabels(axis, ground.grid)

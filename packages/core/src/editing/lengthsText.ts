@@ -12,6 +12,17 @@ interface Wanted {
   readonly most: number
 }
 
+const examples = {
+  storeys: { metric: '5 x 3.5, 4.2', us: '5 x 12.5, 14' },
+  spacings: { metric: '3 x 7.2, 6.0', us: '3 x 24.5, 20' },
+} as const satisfies Record<string, Readonly<Record<NumberFormat['system'], string>>>
+
+/** How one would write some of them, in the unit and with the decimal sign of the project. */
+export function lengthsExample(of: keyof typeof examples, { system, decimal }: NumberFormat): string {
+  const text = examples[of][system]
+  return decimal === 'comma' ? text.replaceAll(',', ';').replaceAll('.', ',') : text
+}
+
 /** Lengths that one text makes, at most. */
 const limit = 200
 

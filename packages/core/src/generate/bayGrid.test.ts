@@ -6,7 +6,7 @@ import { gridLetter } from '../document/labels'
 import { bayGrid } from './bayGrid'
 import { readOpeningSentence, type BuildingBrief } from './openingSentence'
 import { rolledSection } from '../editing/sectionText'
-import { assumedBeam, concrete, steel } from './stock'
+import { assumedBeam, assumedOf, concrete, steel } from './stock'
 
 const briefOf = (text: string): BuildingBrief => {
   const read = readOpeningSentence(text)
@@ -29,7 +29,12 @@ describe('the opening sentence', () => {
       slab: 0.1,
       sort: 'homes',
       family: 'EN',
+      // as soon as one of them is in metres
+      units: 'metric',
     })
+    expect(
+      briefOf('3 x 30 ft by 2 x 25 ft, 3 storeys of 13 ft, beams every 10 ft, 5 in concrete, offices, ASCE 7'),
+    ).toMatchObject({ units: 'us', family: 'ASCE', spanX: expect.closeTo(9.144, 9), slab: expect.closeTo(0.127, 9) })
     expect(briefOf('1 x 9 m by 1 x 9 m, 1 story of 4 m, beams every 3 m, 0.2 m of concrete, car park').sort).toBe(
       'cars',
     )
@@ -63,6 +68,7 @@ describe('the building that follows', () => {
     slab: fc.constant(0.15),
     sort: fc.constant('offices'),
     family: fc.constant('EN'),
+    units: fc.constant('metric'),
   })
 
   test('is legal, covered by panels once, with columns at every crossing and beams no wider apart than said', () => {
@@ -115,7 +121,21 @@ describe('stock (from memory: EN 10365, EN 1991-1-1 annex A)', () => {
   })
 
   test('common practice: a first guess of a beam is a twentieth of its span deep', () => {
-    expect(assumedBeam(7.2, seededRandom(1)).name).toBe('IPE 360')
-    expect(assumedBeam(20, seededRandom(1)).name).toBe('IPE 600')
+    expect(assumedBeam(7.2, 'EN', seededRandom(1)).name).toBe('IPE 360')
+    expect(assumedBeam(20, 'EN', seededRandom(1)).name).toBe('IPE 600')
+    // 28 ft is 336 in, a twentieth of it 16.8 in; 25 ft of 300 in is 15 in, which no 14 in shape has
+    expect(assumedBeam(28 * 0.3048, 'ASCE', seededRandom(1)).name).toBe('W18x50')
+    expect(assumedBeam(25 * 0.3048, 'ASCE', seededRandom(1)).name).toBe('W16x36')
+    expect(assumedBeam(9, 'BS', seededRandom(1)).name).toBe('UB 457x191x67')
+    for (const family of ['EN', 'ASCE', 'IS', 'BS'] as const)
+      for (const what of ['columns', 'hallColumns', 'purlins'] as const) {
+        const [light, heavy] = [false, true].map((isHeavy) => assumedOf(what, isHeavy, family, seededRandom(1)))
+        expect([what, family, light?.assumed, (heavy?.area ?? 0) > (light?.area ?? 0)]).toEqual([
+          what,
+          family,
+          true,
+          true,
+        ])
+      }
   })
 })

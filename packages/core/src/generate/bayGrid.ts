@@ -19,8 +19,7 @@ import type {
 import { familyOf } from '../standards/families'
 import { useOfSort } from '../standards/family'
 import type { BuildingBrief } from './openingSentence'
-import { rolledSection } from '../editing/sectionText'
-import { assumedBeam, concrete, steel } from './stock'
+import { assumedBeam, assumedOf, concrete, steel } from './stock'
 
 /** All records of a regular building: grid, levels, two layouts (floors and roof), sections marked as assumed. */
 export function bayGrid(brief: BuildingBrief, name: string, random: Random): readonly Rec[] {
@@ -30,9 +29,9 @@ export function bayGrid(brief: BuildingBrief, name: string, random: Random): rea
   const stock = {
     steel: steel(random),
     concrete: concrete(random),
-    beam: assumedBeam(spanX, random),
-    girder: assumedBeam(spanY * 1.3, random),
-    column: rolledSection(storeys > 4 ? 'HEB 300' : 'HEB 240', random, true),
+    beam: assumedBeam(spanX, brief.family, random),
+    girder: assumedBeam(spanY * 1.3, brief.family, random),
+    column: assumedOf('columns', storeys > 4, brief.family, random),
   }
   const keys = loadKeys(brief, random)
   const levels = Array.from({ length: storeys + 1 }, (_, i): Level => ({
@@ -45,7 +44,7 @@ export function bayGrid(brief: BuildingBrief, name: string, random: Random): rea
   const roof = layoutRecords('Roof', keys.roof, levels[storeys], levels[storeys], random)
   const layouts = [...floors, ...roof].filter((record): record is Layout => record.kind === 'layout')
   return [
-    { ...blankBasis(name, random), family: brief.family },
+    { ...blankBasis(name, random), family: brief.family, units: brief.units },
     part(random),
     ...gridLines(xs, ys, random),
     ...levels,

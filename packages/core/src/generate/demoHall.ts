@@ -16,6 +16,7 @@ export function workshopHall(steel: HallStock['steel']): readonly Rec[] {
     frames: 'trusses',
     purlins: 2,
     family: 'EN',
+    units: 'metric',
   }
   const sure = (section: Section): Section => ({ ...section, assumed: false })
   const assumed = hallStock(brief, random)

@@ -22,7 +22,7 @@ import { familyOf } from '../standards/families'
 import { useOfSort } from '../standards/family'
 import { metricPoint } from '../units/format'
 import type { HallBrief } from './hallSentence'
-import { assumedBeam, steel } from './stock'
+import { assumedBeam, assumedOf, steel } from './stock'
 
 /** All records of a hall with a duo-pitch roof on its own: grid, levels, one layout, sections marked as assumed. */
 export function hall(brief: HallBrief, name: string, random: Random): readonly Rec[] {
@@ -56,7 +56,7 @@ export function hall(brief: HallBrief, name: string, random: Random): readonly R
   }
   const line = (axis: 'x' | 'y', label: string, at: number) => newGridLine(axis, label, at, random)
   return [
-    { ...blankBasis(name, random), family: brief.family },
+    { ...blankBasis(name, random), family: brief.family, units: brief.units },
     {
       kind: 'buildingPart',
       id: newId('buildingPart', random),
@@ -90,7 +90,7 @@ export interface HallStock {
 }
 
 /** Sections to begin with (common practice), marked as assumed. */
-export function hallStock({ span, bay, frames }: HallBrief, random: Random): HallStock {
+export function hallStock({ span, bay, frames, family }: HallBrief, random: Random): HallStock {
   const tube = (size: string): Section => {
     const read = readSection(`tube ${size}`, metricPoint, random)
     if (!read.ok) throw new Error(read.problem)
@@ -99,11 +99,11 @@ export function hallStock({ span, bay, frames }: HallBrief, random: Random): Hal
   const trussed = frames === 'trusses'
   return {
     steel: steel(random),
-    column: rolledSection(span > 20 ? 'HEB 240' : 'HEB 200', random, true),
-    main: trussed ? tube('150 x 150 x 6.3') : assumedBeam(span / 2.2, random),
+    column: assumedOf('hallColumns', span > 20, family, random),
+    main: trussed ? tube('150 x 150 x 6.3') : assumedBeam(span / 2.2, family, random),
     bottom: tube('120 x 120 x 6.3'),
     web: tube('80 x 80 x 4'),
-    purlin: rolledSection(bay > 6 ? 'IPE 180' : 'IPE 160', random, true),
+    purlin: assumedOf('purlins', bay > 6, family, random),
     brace: tube('100 x 100 x 4'),
   }
 }

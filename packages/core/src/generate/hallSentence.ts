@@ -1,8 +1,9 @@
+import type { Basis } from '../document/recordKinds'
 import type { FamilyId } from '../standards/family'
 import { metricPoint } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 import type { Quantity } from '../units/quantity'
-import { familyIn } from './openingSentence'
+import { familyIn, unitsIn } from './openingSentence'
 
 /** What the opening sentence of a hall says; lengths in m, pitch in rad. */
 export interface HallBrief {
@@ -17,6 +18,7 @@ export interface HallBrief {
   /** The most that purlins stand apart in plan. */
   readonly purlins: number
   readonly family: FamilyId
+  readonly units: Basis['units']
 }
 
 export const hallSentence =
@@ -57,6 +59,7 @@ export function readHallSentence(text: string): Read {
     frames: /truss/i.test(found.frames ?? '') ? 'trusses' : 'rafters',
     purlins: value(found.purlins, 'length'),
     family: familyIn(clean),
+    units: unitsIn(clean),
   }
   const problem = limitProblem(brief)
   return problem ? { ok: false, problem } : { ok: true, brief }

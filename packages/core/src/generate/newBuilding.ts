@@ -1,5 +1,5 @@
 import type { Random } from '../document/document'
-import type { Rec } from '../document/recordKinds'
+import type { Basis, Rec } from '../document/recordKinds'
 import type { FamilyId } from '../standards/family'
 import { bayGrid } from './bayGrid'
 import { hall } from './hall'
@@ -9,6 +9,8 @@ import { readOpeningSentence } from './openingSentence'
 /** What an opening sentence makes: its records, and what to say of them. */
 export interface NewBuilding {
   readonly family: FamilyId
+  /** Feet and inches where the sentence says lengths so. */
+  readonly units: Basis['units']
   /** “4 storeys of 3 by 3 bays”. */
   readonly summary: string
   /** All floors or the roof, in plan, m². */
@@ -29,6 +31,7 @@ export function readNewBuilding(text: string): Read {
       ok: true,
       building: {
         family: brief.family,
+        units: brief.units,
         summary: `A hall of ${brief.bays} ${brief.bays === 1 ? 'bay' : 'bays'} on ${brief.bays + 1} ${what}`,
         area: brief.span * brief.bays * brief.bay,
         records: (name, random) => hall(brief, name, random),
@@ -43,6 +46,7 @@ export function readNewBuilding(text: string): Read {
     ok: true,
     building: {
       family: brief.family,
+      units: brief.units,
       summary: `${storeys} ${storeys === 1 ? 'storey' : 'storeys'} of ${baysX} by ${baysY} bays`,
       area: baysX * spanX * baysY * spanY * storeys,
       records: (name, random) => bayGrid(brief, name, random),

@@ -1,3 +1,4 @@
+import type { Basis } from '../document/recordKinds'
 import type { UseSort } from '../document/useSorts'
 import type { FamilyId } from '../standards/family'
 import { parseQuantity } from '../units/parseQuantity'
@@ -15,6 +16,7 @@ export interface BuildingBrief {
   readonly slab: number
   readonly sort: UseSort
   readonly family: FamilyId
+  readonly units: Basis['units']
 }
 
 export const openingSentence =
@@ -39,6 +41,10 @@ const familyWords: readonly (readonly [RegExp, FamilyId])[] = [
   [/\bIS ?(875|456|800)\b/i, 'IS'],
   [/\bBS ?(6399|8110)\b/i, 'BS'],
 ]
+
+/** Who says all lengths in feet and inches reads them so as well. */
+export const unitsIn = (text: string): Basis['units'] =>
+  /\d ?(ft|feet|foot|in|inch|inches)\b/i.test(text) && !/\d ?[cm]?m\b/i.test(text) ? 'us' : 'metric'
 
 /** The family that a sentence names; EN where it names none. */
 export const familyIn = (text: string): FamilyId => familyWords.find(([word]) => word.test(text))?.[1] ?? 'EN'
@@ -74,6 +80,7 @@ export function readOpeningSentence(text: string): Read {
     slab: length(slab[1]),
     sort: use[1],
     family: familyIn(clean),
+    units: unitsIn(clean),
   }
   const problem = limitProblem(brief)
   return problem ? { ok: false, problem } : { ok: true, brief }

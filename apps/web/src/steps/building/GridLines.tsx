@@ -3,6 +3,7 @@ import {
   formatQuantity,
   formatValue,
   gridMoveEdits,
+  lengthsExample,
   lineMore,
   readFreeGrid,
   readSpacings,
@@ -83,6 +84,7 @@ interface AxisLinesProps {
 function AxisLines({ axis, name, lines }: AxisLinesProps) {
   const edit = useEdit()
   const add = useAddLines()
+  const format = useFormat()
   const all = useRecords('gridLine')
   const rising = [...lines].sort((a, b) => a.at - b.at)
   const addOne = () => {
@@ -105,7 +107,7 @@ function AxisLines({ axis, name, lines }: AxisLinesProps) {
         label={`Spacings that go on, ${axis}`}
         value=""
         maxLength={200}
-        placeholder="and on by 3 x 7.2, 6.0"
+        placeholder={`and on by ${lengthsExample('spacings', format)}`}
         onCommit={(text) => (text === '' ? undefined : add((ground) => readSpacings(text, axis, ground)))}
       />
     </Line>

@@ -6,6 +6,7 @@ import {
   followAgainEdits,
   formatValue,
   layoutOfLevelEdits,
+  lengthsExample,
   levelAtEdits,
   newLayout,
   ownLayoutEdits,
@@ -61,9 +62,10 @@ export const LevelLines = memo(function LevelLines() {
   const [top, second] = records.map(({ elevation }) => elevation).sort((a, b) => b - a)
   const between = ((top ?? 6) + (second ?? 0)) / 2
   const add = () => edit.apply('New level on top', addLevelEdits(getDocument(), Math.random))
+  const example = lengthsExample('storeys', format)
   const addSeveral = (text: string): string | undefined => {
     if (text === '') return undefined
-    const read = readLengths(text, format, { name: 'storey', example: '5 x 3.5, 4.2', least: 0.1, most: 100 })
+    const read = readLengths(text, format, { name: 'storey', example, least: 0.1, most: 100 })
     if (!read.ok) return read.problem
     const count = read.lengths.length
     return edit.apply(
@@ -102,13 +104,7 @@ export const LevelLines = memo(function LevelLines() {
       }
     >
       <Line reference="and on up">
-        <TextLine
-          label="Storeys that go on up"
-          value=""
-          maxLength={200}
-          placeholder="5 x 3.5, 4.2"
-          onCommit={addSeveral}
-        />
+        <TextLine label="Storeys that go on up" value="" maxLength={200} placeholder={example} onCommit={addSeveral} />
       </Line>
       <Line reference="one more">
         at elevation{' '}

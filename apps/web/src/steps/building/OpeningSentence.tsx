@@ -23,9 +23,12 @@ export function OpeningSentence() {
     if (!read.ok) return
     // the project has its basis already; everything else of the sentence is new
     const records: readonly Rec[] = read.building.records('', Math.random).filter(({ kind }) => kind !== 'basis')
+    const { family } = read.building
+    // metres leave a project in feet as it is
+    const units = read.building.units === 'us' ? 'us' : (basis?.units ?? 'metric')
     const edits: readonly Edit[] = [
-      ...(basis && basis.family !== read.building.family
-        ? [{ id: basis.id, before: basis, after: { ...basis, family: read.building.family } }]
+      ...(basis && (basis.family !== family || basis.units !== units)
+        ? [{ id: basis.id, before: basis, after: { ...basis, family, units } }]
         : []),
       ...records.map((record) => ({ id: record.id, before: null, after: record })),
     ]
