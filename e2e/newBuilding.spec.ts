@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { balance, find, saved } from './support'
+import { balance, builtFrom, find, saved } from './support'
 
 test('from nothing to a rundown by keyboard alone', async ({ page }) => {
   await page.goto('/')
@@ -62,4 +62,36 @@ test('a sentence that is not understood says what it looks for, and nothing is b
   await sentence.fill('a house by the sea')
   await expect(page.getByRole('alert')).toHaveText(/Say the bays like/)
   await expect(page.getByRole('button', { name: 'Build this' })).toBeDisabled()
+})
+
+test('a clinic said in feet is read in feet, by ASCE 7, with its sections and layers', async ({ page, request }) => {
+  await builtFrom(
+    page,
+    request,
+    'Clinic',
+    '3 x 30 ft by 2 x 25 ft, 3 storeys of 13 ft, beams every 10 ft, 5 in concrete, offices, ASCE 7',
+  )
+  await expect(page.getByRole('textbox', { name: 'elevation of level Roof' })).toHaveValue('39.00')
+  await page.getByRole('button', { name: 'as a list' }).click()
+  await page.getByRole('option', { name: /^Beam B1,/ }).click()
+  await expect(page.getByRole('button', { name: /Section$/ })).toContainText('W18x50')
+  await find(page, 'live')
+  // hand: 50 psf of offices (ASCE 7-16 table 4.3-1, from memory) on two floors of 90 · 50 ft are 450 kip
+  await expect.poll(() => balance(page)).toContain('applied 450.0 kip')
+  await find(page, 'actions step')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'from a table', exact: true }).first().click()
+  const layer = page.getByRole('combobox', { name: 'Material of the layer' })
+  await layer.fill('quarry tile, 3/4 in., on 1/2 in.')
+  await layer.press('ArrowDown')
+  await layer.press('Enter')
+  // table C3.1-1 (from memory): 16 psf of tile on a mortar bed, 144 kip on both
+  await find(page, 'build-ups')
+  await expect.poll(() => balance(page)).toContain('applied 144.0 kip')
+  await page.getByRole('button', { name: 'Partition rule of Floor' }).click()
+  await page.getByRole('option', { name: 'least of the standard' }).click()
+  await find(page, 'imposed: partitions')
+  // 4.3.2: 15 psf, 135 kip
+  await expect.poll(() => balance(page)).toContain('applied 135.0 kip')
+  await saved(page)
 })

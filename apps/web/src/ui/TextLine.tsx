@@ -41,6 +41,7 @@ export function TextLine({ label, value, placeholder, maxLength = 60, preview, o
   return (
     <Field aria-label={label} value={text} onChange={retype} isInvalid={problem !== null} maxLength={maxLength}>
       <Box
+        title={text}
         size={Math.max(4, text.length + 1, placeholder?.length ?? 0)}
         {...(placeholder === undefined ? {} : { placeholder })}
         onBlur={finish}

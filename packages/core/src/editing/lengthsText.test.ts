@@ -8,6 +8,6 @@ test('examples are read as they are written, in every unit and with either decim
       ] as const) {
         const format = { system, decimal }
         const read = readLengths(lengthsExample(of, format), format, { name: 'x', example: '', least: 1, most: 10 })
-        expect(read).toMatchObject({ ok: true, lengths: expect.objectContaining({ length: count }) })
+        expect(read.ok ? read.lengths : read.problem).toHaveLength(count)
       }
 })
