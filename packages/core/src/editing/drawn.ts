@@ -29,6 +29,7 @@ import { freeLabel, labeller, type Drawn } from './shaped'
 import {
   usualBarrier,
   usualLoad,
+  usualPatchKey,
   usualSlab,
   usualSharing,
   usualSpan,
@@ -380,9 +381,7 @@ function drawPatch(
   base: Pick<Patch, 'layout' | 'label'>,
   { document, layout, random }: Ground,
 ): Made {
-  const keys = recordsOf(document, 'loadKey')
-  // a patch with the default's own key would change nothing
-  const key: LoadKey | undefined = keys.find(({ id }) => id !== layout.defaultKey) ?? keys[0]
+  const key = usualPatchKey(document, layout)
   if (!key) return problem('There is no load key yet. Add one first.')
   const orders = recordsOf(document, 'patch')
     .filter((patch) => patch.layout === layout.id)
@@ -392,7 +391,7 @@ function drawPatch(
     id: newId('patch', random),
     ...base,
     outline: points,
-    key: key.id,
+    key,
     mode: 'insteadOf',
     order: Math.max(0, ...orders) + 1,
   })

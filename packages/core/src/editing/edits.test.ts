@@ -340,6 +340,28 @@ describe('drawing', () => {
     expect(draw('patch', building.document, floors)).toMatchObject({ order: 8, key: key.id, mode: 'insteadOf' })
   })
 
+  test('a patch takes the key of the one before, else one that is no default of a layout, else any other', () => {
+    const building = new Building()
+    building.level('Base', 0)
+    const [floor, roof, plant, paving] = ['Floor', 'Roof', 'Plant', 'Paving'].map((name) =>
+      building.key(1000, { name }),
+    )
+    if (!floor || !roof || !plant || !paving) throw new Error('No key')
+    const floors = building.layout('Floors', floor, building.level('1', 3))
+    building.layout('Roof', roof, building.level('Roof', 6))
+    const drawnKey = () => draw('patch', building.document, floors)
+    expect(drawnKey()).toMatchObject({ key: paving.id })
+    building.patch(floors, plant, rectangle(0, 0, 1, 1), { order: 3 })
+    building.patch(floors, paving, rectangle(0, 0, 1, 1), { order: 2 })
+    expect(drawnKey()).toMatchObject({ key: plant.id, order: 4 })
+    const two = documentOf(
+      [...building.records]
+        .filter(({ id }) => id !== plant.id && id !== paving.id)
+        .filter(({ kind }) => kind !== 'patch'),
+    )
+    expect(draw('patch', two, floors)).toMatchObject({ key: roof.id })
+  })
+
   test('a wall run closes only where it has a corner; without a stock nothing can be drawn', () => {
     const { document, floors } = tower()
     expect(draw('wallRun', document, floors, shapes.wallRun, true)).toMatchObject({ closed: true })

@@ -4,6 +4,7 @@ import type {
   Barrier,
   Layout,
   LineLoad,
+  LoadKey,
   Material,
   Member,
   Panel,
@@ -93,6 +94,22 @@ export function usualWall(
     openingShare: 0,
     openingSizes: [],
   }
+}
+
+/**
+ * The load key of the patch that was drawn last on the layout; else one that is no layout's default, since what carries
+ * a whole floor or roof is seldom a patch on another; else any but the layout's own, which would change nothing.
+ */
+export function usualPatchKey(document: Document, layout: Layout): LoadKey['id'] | null {
+  const [last] = recordsOf(document, 'patch')
+    .filter((patch) => patch.layout === layout.id && patch.key !== layout.defaultKey)
+    .sort((p, q) => q.order - p.order)
+  if (last) return last.key
+  const keys = [...recordsOf(document, 'loadKey')].sort((a, b) => (a.name < b.name ? -1 : 1))
+  const defaults = new Set(recordsOf(document, 'layout').map(({ defaultKey }) => defaultKey))
+  const found =
+    keys.find(({ id }) => !defaults.has(id)) ?? keys.find(({ id }) => id !== layout.defaultKey) ?? keys.at(0)
+  return found?.id ?? null
 }
 
 type FlightFields = Pick<Stair, 'width' | 'rise' | 'waist' | 'riser' | 'material' | 'key'>
