@@ -28,10 +28,14 @@ export const views = [
     },
   },
   {
-    name: 'paths-dark',
-    address: `${demo}/paths`,
-    shows: 'Level by level',
-    then: press('Show in dark colours'),
+    // in dark colours, with the section through a build-up
+    name: 'actions-dark',
+    address: `${demo}/actions?shown=area`,
+    shows: 'What stands on the floor',
+    then: async (page) => {
+      await press('Show in dark colours')(page)
+      await page.getByRole('img', { name: 'Section through the floor, to scale' }).first().scrollIntoViewIfNeeded()
+    },
   },
   { name: 'building', address: `${demo}/building`, shows: 'Levels' },
   {
