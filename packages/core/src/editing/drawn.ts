@@ -4,7 +4,6 @@ import type {
   Barrier,
   Layout,
   LineLoad,
-  LoadKey,
   Member,
   Opening,
   Panel,

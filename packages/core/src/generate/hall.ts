@@ -16,7 +16,7 @@ import type {
   Slope,
   Strut,
 } from '../document/recordKinds'
-import { readSection, rolledSection } from '../editing/sectionText'
+import { readSection } from '../editing/sectionText'
 import type { Point } from '../geometry/point'
 import { familyOf } from '../standards/families'
 import { useOfSort } from '../standards/family'
