@@ -116,8 +116,14 @@ describe('stock (from memory: EN 10365, EN 1991-1-1 annex A)', () => {
   })
 
   test('steel 78.5 kN/m³ and 210 GPa; concrete 24 kN/m³', () => {
-    expect(steel(seededRandom(1))).toMatchObject({ unitWeight: 78_500, elasticModulus: 210e9 })
-    expect(concrete(seededRandom(1)).unitWeight).toBe(24_000)
+    expect(steel('EN', seededRandom(1))).toMatchObject({ unitWeight: 78_500, elasticModulus: 210e9 })
+    expect(concrete('EN', seededRandom(1)).unitWeight).toBe(24_000)
+    // ASCE 7-16 table C3.1-2: 492 and 150 lb/ft³, of 157.0875 N/m³ each (NIST SP 811); IS 875-1 table 1: 77 and 24.8 kN/m³
+    expect(steel('ASCE', seededRandom(1)).unitWeight).toBeCloseTo(492 * 157.0875, 0)
+    expect(concrete('ASCE', seededRandom(1)).unitWeight).toBeCloseTo(150 * 157.0875, 0)
+    expect([steel('IS', seededRandom(1)), concrete('IS', seededRandom(1))].map(({ unitWeight }) => unitWeight)).toEqual(
+      [77_000, 24_800],
+    )
   })
 
   test('common practice: a first guess of a beam is a twentieth of its span deep', () => {

@@ -27,8 +27,8 @@ export function bayGrid(brief: BuildingBrief, name: string, random: Random): rea
   const xs = Array.from({ length: brief.baysX + 1 }, (_, i) => i * spanX)
   const ys = Array.from({ length: brief.baysY + 1 }, (_, i) => i * spanY)
   const stock = {
-    steel: steel(random),
-    concrete: concrete(random),
+    steel: steel(brief.family, random),
+    concrete: concrete(brief.family, random),
     beam: assumedBeam(spanX, brief.family, random),
     girder: assumedBeam(spanY * 1.3, brief.family, random),
     column: assumedOf('columns', storeys > 4, brief.family, random),

@@ -27,8 +27,8 @@ import { concrete, steel } from './stock'
 // void, a balcony with a masonry parapet and plant on the roof; beside it the workshop, a hall with a duo-pitch roof on
 // trusses. Two concerns are left in on purpose.
 const stock = {
-  steel: steel(random),
-  concrete: concrete(random),
+  steel: steel('EN', random),
+  concrete: concrete('EN', random),
   beam: rolledSection('IPE 360', random, false),
   girder: rolledSection('IPE 500', random, false),
   edge: rolledSection('IPE 300', random, false),

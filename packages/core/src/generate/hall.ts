@@ -98,7 +98,7 @@ export function hallStock({ span, bay, frames, family }: HallBrief, random: Rand
   }
   const trussed = frames === 'trusses'
   return {
-    steel: steel(random),
+    steel: steel(family, random),
     column: assumedOf('hallColumns', span > 20, family, random),
     main: trussed ? tube('150 x 150 x 6.3') : assumedBeam(span / 2.2, family, random),
     bottom: tube('120 x 120 x 6.3'),

@@ -3,25 +3,39 @@ import type { Material, Section } from '../document/recordKinds'
 import { rolledSection } from '../editing/sectionText'
 import type { FamilyId } from '../standards/family'
 import { stockSections } from '../standards/stock/sections'
+import { weightOf } from '../standards/stock/unitWeights'
 
-/** Structural steel: 78.5 kN/m³, the upper of 77.0 to 78.5 (EN 1991-1-1 table A.4, from memory); E of EN 1993-1-1, 3.2.6. */
-export const steel = (random: Random): Material => ({
+interface Weighed {
+  readonly steel: string
+  readonly concrete: string
+}
+
+const annexA: Weighed = { steel: 'steel', concrete: 'normal weight concrete' }
+
+/** Rows of the table of unit weights that a family has; BS has none here and takes those of EN. */
+const weighedAs: Readonly<Record<FamilyId, Weighed>> = {
+  EN: annexA,
+  BS: annexA,
+  IS: { steel: 'steel, rolled', concrete: 'reinforced cement concrete, 2 % steel' },
+  ASCE: { steel: 'steel, cold-drawn', concrete: 'concrete, reinforced, stone' },
+}
+
+/** Structural steel by the table of the family, of a range the upper value; E of EN 1993-1-1, 3.2.6. */
+export const steel = (family: FamilyId, random: Random): Material => ({
   kind: 'material',
   id: newId('material', random),
   name: 'Structural steel',
-  unitWeight: 78_500,
   elasticModulus: 210e9,
-  source: 'EN 1991-1-1 table A.4, from memory',
+  ...weightOf(weighedAs[family].steel),
 })
 
-/** Normal weight concrete: 24 kN/m³ (EN 1991-1-1 table A.1, from memory); E of C30/37 in EN 1992-1-1 table 3.1. */
-export const concrete = (random: Random): Material => ({
+/** Concrete of normal weight by the table of the family; E of C30/37 in EN 1992-1-1 table 3.1. */
+export const concrete = (family: FamilyId, random: Random): Material => ({
   kind: 'material',
   id: newId('material', random),
   name: 'Concrete',
-  unitWeight: 24_000,
   elasticModulus: 33e9,
-  source: 'EN 1991-1-1 table A.1, from memory',
+  ...weightOf(weighedAs[family].concrete),
 })
 
 /** What a stockholder where a family is in use has on the shelf (common practice). */

@@ -1,4 +1,4 @@
-import { sourceOf, unitWeights } from './unitWeights'
+import { weightOf } from './unitWeights'
 
 /** What members and slabs are made of: unit weight in N/m³ and where it comes from, modulus of elasticity in Pa. */
 export interface StockMaterial {
@@ -6,13 +6,6 @@ export interface StockMaterial {
   readonly unitWeight: number
   readonly elasticModulus: number
   readonly source: string
-}
-
-/** The upper value of a row of EN 1991-1-1, Annex A: what weighs is not taken too light. */
-function weightOf(name: string): Pick<StockMaterial, 'unitWeight' | 'source'> {
-  const found = unitWeights.find((row) => row.name === name)
-  if (!found) throw new Error(`No unit weight of ${name}`)
-  return { unitWeight: found.to, source: sourceOf(found) }
 }
 
 /** EN 1992-1-1, table 3.1: E_cm in GPa. From memory. */

@@ -38,3 +38,10 @@ export const areaWeights: readonly TabledWeight[] = [
 /** How a record says where its value came from. */
 export const sourceOf = ({ clause, fromMemory }: TabledWeight): string =>
   `${clause}${fromMemory ? ', from memory' : ''}`
+
+/** The upper value of a row, N/m³, with its source: what weighs is not taken too light. A name that no row has is a programming error. */
+export function weightOf(name: string): { readonly unitWeight: number; readonly source: string } {
+  const row = unitWeights.find((entry) => entry.name === name)
+  if (!row) throw new Error(`No unit weight of ${name}`)
+  return { unitWeight: row.to, source: sourceOf(row) }
+}
