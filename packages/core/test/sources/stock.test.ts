@@ -300,6 +300,7 @@ const moduli: readonly (readonly [of: RegExp, GPa: readonly number[]])[] = [
   [/^Timber C/, [7, 8, 9, 10, 11, 11.5, 12, 13, 14]],
   [/^Timber D/, [11, 12, 13, 14, 17, 20]],
   [/^Glued/, [11.5, 12.6, 14.2, 11, 12.5, 13.5]],
+  [/^Masonry/, [7.3, 5.9, 4.5, 4.5, 13.8, 4.5, 4.5, 2.3]],
   [/^Aluminium$/, [70]],
 ]
 
@@ -312,6 +313,19 @@ describe('materials of members', () => {
 
   test('every material is covered', () => {
     expect(stockMaterials).toHaveLength(moduli.reduce((sum, [, GPa]) => sum + GPa.length, 0))
+  })
+
+  // EN 1996-1-1, 3.6.1.2 and 3.7.2: E = 1000 K f_b^0.7 f_m^0.3, here by strengths of units (from memory) in mortar M5
+  test('masonry follows the formula of its characteristic strength', () => {
+    const strengths = [20, 15, 10, 10, 50, 10, 10, 5]
+    const masonry = stockMaterials.filter(({ name }) => name.startsWith('Masonry'))
+    masonry.forEach(({ name, elasticModulus }, i) => {
+      const K = name.includes('lightweight') ? 0.45 : 0.55
+      const f_k = K * (strengths[i] ?? NaN) ** 0.7 * 5 ** 0.3
+      expect([name, Math.abs(f_k - elasticModulus / 1e9) <= 0.051]).toEqual([name, true])
+    })
+    // common practice: brickwork weighs about 16 to 24 kN/m³
+    for (const { unitWeight } of masonry) expect(unitWeight > 15_500 && unitWeight < 24_000).toBe(true)
   })
 
   // EN 1992-1-1, table 3.1: E_cm = 22 (f_cm/10)^0.3 in GPa with f_cm = f_ck + 8 MPa, printed without decimals

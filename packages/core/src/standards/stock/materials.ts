@@ -51,6 +51,22 @@ const timbers: Readonly<Record<string, number>> = {
   'glued laminated timber GL32c': 13.5,
 }
 
+/**
+ * Masonry in mortar M5 of units of usual strength: E = 1000 f_k (EN 1996-1-1, 3.7.2(2)) in GPa, where f_k = K f_b^0.7 f_m^0.3
+ * (3.6.1.2, K = 0.55 of table 3.3, 0.45 of lightweight concrete units) for f_b of 20, 15, 10, 10, 50, 10, 10 and 5 N/mm².
+ * EN 1991-1-1 leaves its weight to EN 771: it stands in ASCE 7 and IS 875-1. From memory.
+ */
+const masonries: readonly (readonly [name: string, weighedAs: string, E: number])[] = [
+  ['Masonry of hard clay bricks', 'brick, hard', 7.3],
+  ['Masonry of medium clay bricks', 'brick, medium', 5.9],
+  ['Masonry of soft clay bricks', 'brick, soft', 4.5],
+  ['Masonry of common burnt clay bricks', 'brick masonry, common burnt clay bricks', 4.5],
+  ['Masonry of engineering bricks', 'brick masonry, engineering bricks', 13.8],
+  ['Masonry of normal-weight concrete units', 'concrete masonry, normal-weight units', 4.5],
+  ['Masonry of medium-weight concrete units', 'concrete masonry, medium-weight units', 4.5],
+  ['Masonry of lightweight concrete units', 'concrete masonry, lightweight units', 2.3],
+]
+
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** Moduli of steel and aluminium: EN 1993-1-1, 3.2.6 and EN 1999-1-1, 3.2.5. From memory. */
@@ -62,5 +78,6 @@ export const stockMaterials: readonly StockMaterial[] = [
     elasticModulus: E * 1e9,
   })),
   ...Object.entries(timbers).map(([name, E]) => ({ name: capital(name), ...weightOf(name), elasticModulus: E * 1e9 })),
+  ...masonries.map(([name, weighedAs, E]) => ({ name, ...weightOf(weighedAs), elasticModulus: E * 1e9 })),
   { name: 'Aluminium', ...weightOf('aluminium'), elasticModulus: 70e9 },
 ]
