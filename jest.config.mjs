@@ -37,6 +37,8 @@ export default {
   moduleNameMapper: { '^three$': '<rootDir>/node_modules/three/build/three.module.js' },
   modulePathIgnorePatterns: ['/dist/', '/.cache/'],
   watchman: false,
+  // both processors of a small machine: tests share nothing, those of the server have a database each
+  maxWorkers: '100%',
   // no test measures time, and a machine that is busy with others is slow
   testTimeout: 60_000,
 }
