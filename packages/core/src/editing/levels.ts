@@ -55,36 +55,23 @@ export function standingEdits(
  * base keeps it too, which is refused with the change: the base carries none.
  */
 export function elevationEdits(document: Document, before: Level, after: Level, random: Random): readonly Edit[] {
-  const layouts = layoutsByLevel(document)
   const levels = rising(document).map((level) => (level.id === before.id ? after : level))
-  return [
-    { id: before.id, before, after },
-    ...rangesFor(document, levels, (level) => layouts.get(level.id) ?? null, random),
-  ]
+  return [{ id: before.id, before, after }, ...keptRanges(document, levels, random)]
 }
 
 /** A level at an elevation, without a layout; all others keep theirs, and their elevations. */
 export function levelAtEdits(document: Document, elevation: number, random: Random): readonly Edit[] {
-  const layouts = layoutsByLevel(document)
   const name = freeNames(document)()
   const level: Level = { kind: 'level', id: newId('level', random), name, elevation: tidy(elevation) }
-  return [
-    { id: level.id, before: null, after: level },
-    ...rangesFor(document, [...rising(document), level], ({ id }) => layouts.get(id) ?? null, random),
-  ]
+  return [{ id: level.id, before: null, after: level }, ...keptRanges(document, [...rising(document), level], random)]
 }
 
-const layoutsByLevel = (document: Document): ReadonlyMap<string, Layout['id'] | null> =>
-  new Map(floorsOf(document).map(({ level, layoutId }) => [level.id, layoutId as Layout['id'] | null]))
-
-const rangesFor = (
-  document: Document,
-  levels: readonly Level[],
-  layoutOf: (level: Level) => Layout['id'] | null,
-  random: Random,
-): readonly Edit[] => {
+/** Ranges by which levels at other elevations keep their layouts; a level that is new has none. */
+function keptRanges(document: Document, levels: readonly Level[], random: Random): readonly Edit[] {
+  const layouts = new Map<string, string | null>(floorsOf(document).map(({ level, layoutId }) => [level.id, layoutId]))
   const sorted = [...levels].sort((a, b) => a.elevation - b.elevation)
-  return rangeEdits(document, sorted, sorted.map(layoutOf), random)
+  const kept = sorted.map(({ id }) => (layouts.get(id) ?? null) as Layout['id'] | null)
+  return rangeEdits(document, sorted, kept, random)
 }
 
 /** Numbers that no level has for its name, one after another. */

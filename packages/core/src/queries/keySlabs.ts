@@ -12,7 +12,9 @@ export interface SlabUnderKey {
 /** The slabs under each load key, each thickness and weight once, thin ones first. */
 export function keySlabs(state: ProjectState): readonly SlabUnderKey[] {
   const found = new Map<string, SlabUnderKey>()
-  for (const { operator, weights } of state.floors)
+  // levels of one layout have the same panels and slabs
+  const layouts = new Map(state.floors.map(({ operator, weights }) => [operator, weights]))
+  for (const [operator, weights] of layouts)
     for (const source of operator.plan.sources) {
       const id = source.kind === 'region' ? source.panel.panel.id : null
       const slab = id === null ? null : panelOf(state.document, id)?.slab

@@ -22,15 +22,18 @@ export function BuildUpPicture({ buildUp, slabs, upright }: BuildUpPictureProps)
   if (bands.length === 0) return null
   const said = (thickness: number, weight: number) =>
     `${formatQuantity(thickness, 'smallLength', format)}, ${formatQuantity(weight, 'pressure', format)}`
-  const whole = bands.reduce((sum, { size }) => sum + size, 0)
-  const drawn = whole * scale
+  const last = bands.at(-1)
+  const drawn = last ? (last.from + last.size) * scale : 0
+  const slab = bands.find(({ isSlab }) => isSlab)
+  // of its own build-up: there are as many such pictures on a sheet as load keys
+  const hatch = `slab-under-${buildUp.id}`
   const places = labelPlaces(
     bands.map(({ from, size }) => (from + size / 2) * scale),
     line,
   )
   const thin = buildUp.layers.filter(({ thickness }) => thickness === null).map(({ name }) => name)
   const notes = [
-    ...(bands.some(({ isSlab }) => isSlab) ? ['The slab is weighed in self-weight, and not here.'] : []),
+    ...(slab ? ['The slab is weighed in self-weight, and not here.'] : []),
     ...(thin.length > 0 ? [`Without a thickness: ${thin.join(', ')}.`] : []),
   ]
   const under = 20 + Math.max(upright ? cut : drawn, (places.at(-1) ?? 0) + line / 2)
@@ -41,11 +44,11 @@ export function BuildUpPicture({ buildUp, slabs, upright }: BuildUpPictureProps)
       role="img"
       aria-label={upright ? 'Section through the layers of the wall, to scale' : 'Section through the floor, to scale'}
     >
-      <defs>
-        <pattern id="slab-cut" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+      {slab && (
+        <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <path d="M0 0V7" stroke="var(--quiet)" />
         </pattern>
-      </defs>
+      )}
       {bands.map(({ name, from, size, weight, isSlab }, i) => {
         const [at, part] = [from * scale, size * scale]
         const place = y0 + (places[i] ?? 0)
@@ -56,7 +59,7 @@ export function BuildUpPicture({ buildUp, slabs, upright }: BuildUpPictureProps)
               {...(upright
                 ? { x: left + at, y: y0, width: part, height: cut }
                 : { x: left, y: y0 + at, width: cut, height: part })}
-              fill={isSlab ? 'url(#slab-cut)' : i % 2 === 0 ? 'var(--accent-soft)' : 'var(--hairline)'}
+              fill={isSlab ? `url(#${hatch})` : i % 2 === 0 ? 'var(--accent-soft)' : 'var(--hairline)'}
               stroke="var(--ink)"
               strokeDasharray={isSlab ? '5 3' : undefined}
             />

@@ -15,7 +15,7 @@ interface Section {
   readonly scale: number
 }
 
-/** A millimetre of the thinnest layer is drawn at most this large, so that paper does not look like a slab. */
+/** Units of the picture per metre at most, so that paper does not look like a slab. */
 const largest = 1200
 
 /**
@@ -47,10 +47,9 @@ export function sectionOf(layers: BuildUp['layers'], slabs: readonly SlabUnderKe
 /** Places of labels in a column, near where they belong and at least `gap` apart, none above the first line. */
 export function labelPlaces(wanted: readonly number[], gap: number): readonly number[] {
   let least = gap / 2
-  const down = wanted.map((place) => {
+  return wanted.map((place) => {
     const at = Math.max(place, least)
     least = at + gap
     return at
   })
-  return down
 }
