@@ -72,7 +72,36 @@ export function randomBuilding(seed: number): Document {
       building.areaLoad(layout, rectangle(1.0371, 0.5713, 5.1137, 4.0391), 1500, { endValue: 200, angle: seed % 6 })
   if (seed % 16 === 1) layouts.forEach((layout, i) => addWallSurfaces(building, layout, lines, seed + i))
   if ([0, 5, 6, 7, 8].includes(seed % 10)) shareOtherwise(building.records, seed)
+  if (seed % 4 === 3) layouts.forEach((layout, i) => addMeetings(building, layout, layouts[i + 1], seed + i))
   return building.document
+}
+
+/**
+ * Beams that end at one point of a longer one, from columns of their own and from nothing, and some that pass there; over it a column
+ * or hanger of another layout, a force and the end of a wall. Without a throw of the dice.
+ */
+function addMeetings(building: Building, layout: Layout, above: Layout | undefined, seed: number): void {
+  const girder = building.records.find(
+    (record): record is Member =>
+      record.kind === 'member' && record.layout === layout.id && record.role === 'beam' && record.path.length === 2,
+  )
+  const [a, b] = girder?.path ?? []
+  if (!girder || !a || !b) return
+  const at = (t: number, off: number): Point => {
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
+    const length = Math.hypot(dx, dy)
+    return [a[0] + t * dx - (off * dy) / length, a[1] + t * dy + (off * dx) / length]
+  }
+  const point = at(0.31, 0)
+  building.beam(layout, point, at(0.37, 3.17))
+  building.column(layout, at(0.37, 3.17))
+  if (seed % 3 !== 0) building.beam(layout, at(0.11, -2.73), point)
+  if (seed % 3 === 1) building.beam(layout, at(0.2, -2.03), at(0.42, 2.03))
+  if (seed % 5 === 2) building.beam(layout, at(0.3 - 0.29, 0), at(0.3 + 0.29, 0))
+  building.pointLoad(layout, point, 7000 + (seed % 1000))
+  if (above && seed % 2 === 0) building.column(above, point)
+  if (above && seed % 2 === 1) building.member(layout, 'hanger', [at(0.6, 0)])
+  if (above && seed % 7 === 3) building.member(above, 'wall', [point, at(0.33, 1.2)])
 }
 
 /** Round three sides of the grid or all four, with a girt and posts in its planes that may end at nothing, without a throw of the dice. */

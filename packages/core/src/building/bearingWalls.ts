@@ -79,7 +79,7 @@ export function placesOnWall(
 }
 
 /** Rising things, parted where the next is farther than a gap. */
-function groupsOf<T>(rising: readonly T[], of: (thing: T) => number, gap: number): readonly (readonly T[])[] {
+export function groupsOf<T>(rising: readonly T[], of: (thing: T) => number, gap: number): readonly (readonly T[])[] {
   const groups: T[][] = []
   rising.forEach((thing, i) => {
     const before = rising[i - 1]

@@ -1,11 +1,11 @@
 import { once } from '../document/once'
 import type { SlopeShape } from '../document/shapes'
-import { feetAlong } from '../geometry/course'
 import { nearby } from '../geometry/nearby'
 import type { Point } from '../geometry/point'
 import { touches } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
+import { beamsAt } from './bearers'
 import { farEnd, isHanger, pointsOfBeam, type FramePlan, type Landing } from './frame'
 import type { PanelPlan } from './panelRegions'
 import { heightAt } from './slopes'
@@ -36,7 +36,7 @@ export const nothingHung: HungPlan = { landings: [], unsupported: [], rises: [] 
 
 /**
  * A hanger holds up what rests on it at its own level, and hangs from the hanger at the same place of the floor over it, else from
- * a beam there. Over a level with neither member nor floor at its place it goes on up, as a column goes on down; one that rakes ends at its
+ * the beam that bears there (`bearers`). Over a level with neither member nor floor at its place it goes on up, as a column goes on down; one that rakes ends at its
  * upper end.
  * @param aboves - the carrying floors over it, the next one first
  */
@@ -46,9 +46,9 @@ export function hungPlan(own: FloorOver, aboves: readonly FloorOver[]): HungPlan
   const rises = own.frame.columns.map((column, row): number | null => {
     if (!isHanger(column)) return null
     const found = hangFrom(farEnd(column), column.far !== undefined, aboves)
-    const top = aboves[found ? found.up - 1 : 0]
-    if (found) landings.push({ row, part: 1, ...found })
-    else unsupported.push(row)
+    const top = aboves[(found[0]?.up ?? 1) - 1]
+    landings.push(...found.map((held) => ({ row, ...held })))
+    if (found.length === 0) unsupported.push(row)
     return top ? Math.max(0, heightOf(top, farEnd(column)) - heightOf(own, column.at)) : 0
   })
   return { landings, unsupported, rises }
@@ -56,7 +56,7 @@ export function hungPlan(own: FloorOver, aboves: readonly FloorOver[]): HungPlan
 
 const heightOf = ({ elevation, slopes }: FloorOver, at: Point): number => elevation + heightAt(slopes, at)
 
-type Held = Pick<HungLanding, 'on' | 'index' | 's'>
+type Held = Pick<HungLanding, 'on' | 'index' | 's' | 'part'>
 
 /** Where columns and beams of a frame are looked up. */
 const placesIn = once((frame: FramePlan) => ({
@@ -64,25 +64,23 @@ const placesIn = once((frame: FramePlan) => ({
   beamsNear: nearby(frame.beams.map(pointsOfBeam)),
 }))
 
-function heldBy({ frame }: FloorOver, at: Point): Held | null {
+/** Hangers at the point, else the beams that bear there; by equal parts where nothing tells them apart. */
+function heldBy({ frame }: FloorOver, at: Point): readonly Held[] {
   const { columnsNear, beamsNear } = placesIn(frame)
-  const index = columnsNear([at]).find((i) => {
+  const hangers = columnsNear([at]).filter((i) => {
     const column = frame.columns[i]
     return column && isHanger(column) && distance(column.at, at) <= onLine
   })
-  if (index !== undefined) return { on: 'column', index, s: 0 }
-  for (const i of beamsNear([at])) {
-    const [s] = feetAlong(frame.beams[i]?.legs ?? [], at, onLine)
-    if (s !== undefined) return { on: 'beam', index: i, s }
-  }
-  return null
+  if (hangers.length > 0) return hangers.map((index) => ({ on: 'column', index, s: 0, part: 1 / hangers.length }))
+  const beams = beamsAt(at, frame, beamsNear)
+  return beams.map(({ index, s }) => ({ on: 'beam', index, s, part: 1 / beams.length }))
 }
 
-function hangFrom(at: Point, rakes: boolean, aboves: readonly FloorOver[]): Omit<HungLanding, 'row' | 'part'> | null {
+function hangFrom(at: Point, rakes: boolean, aboves: readonly FloorOver[]): readonly Omit<HungLanding, 'row'>[] {
   for (const [i, over] of aboves.entries()) {
     const found = heldBy(over, at)
-    if (found) return { ...found, up: i + 1 }
-    if (rakes || over.panels.some(({ net }) => touches(net, at))) return null
+    if (found.length > 0) return found.map((held) => ({ ...held, up: i + 1 }))
+    if (rakes || over.panels.some(({ net }) => touches(net, at))) return []
   }
-  return null
+  return []
 }

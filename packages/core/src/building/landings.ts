@@ -1,9 +1,9 @@
-import { feetAlong } from '../geometry/course'
-import { nearby, type Near } from '../geometry/nearby'
+import { nearby } from '../geometry/nearby'
 import type { Point } from '../geometry/point'
 import { touches } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
+import { beamsAt } from './bearers'
 import { farEnd, isHanger, pointsOfBeam, type Column, type FramePlan, type Landing } from './frame'
 import type { PanelPlan } from './panelRegions'
 import { wallFeet, type Ground } from './wallFeet'
@@ -15,7 +15,7 @@ export interface FootPlan {
 }
 
 /**
- * Columns stand on a column at the same point, else on a beam or wall under it, else on nothing. Stretches of a wall stand on
+ * Columns stand on a column at the same point, else on the beam or wall that bears there (`bearers`), else on nothing. Stretches of a wall stand on
  * what is under each; over a gap they go to both sides of it (`wallFeet`). Hangers have no feet and bear none.
  */
 export function standFeet(above: FramePlan, below: FramePlan): FootPlan {
@@ -60,22 +60,14 @@ export const passingColumns = (
 
 const overFloor = ({ at }: Column, panels: readonly PanelPlan[]): boolean => panels.some(({ net }) => touches(net, at))
 
+/** Columns at the point, else the beams that bear there; by equal parts where nothing tells them apart. */
 function columnFeet(column: Column, row: number, { frame, columnsNear, beamsNear }: Ground): readonly Landing[] {
   const at = farEnd(column)
-  const onColumn = columnsNear([at]).find((i) => stands(frame.columns[i], at))
-  if (onColumn !== undefined) return [{ row, on: 'column', index: onColumn, s: 0, part: 1 }]
-  return onBeam(at, row, frame, beamsNear)
+  const under = columnsNear([at]).filter((i) => stands(frame.columns[i], at))
+  if (under.length > 0) return under.map((index) => ({ row, on: 'column', index, s: 0, part: 1 / under.length }))
+  const beams = beamsAt(at, frame, beamsNear)
+  return beams.map(({ index, s }) => ({ row, on: 'beam', index, s, part: 1 / beams.length }))
 }
 
 const stands = (column: Column | undefined, at: Point): boolean =>
   column !== undefined && !column.stretch && !isHanger(column) && distance(column.at, at) <= onLine
-
-function onBeam(at: Point, row: number, { beams }: FramePlan, near: Near): readonly Landing[] {
-  for (const index of near([at])) {
-    const beam = beams[index]
-    if (!beam) continue
-    const [s] = feetAlong(beam.legs, at, onLine)
-    if (s !== undefined) return [{ row, on: 'beam', index, s, part: 1 }]
-  }
-  return []
-}

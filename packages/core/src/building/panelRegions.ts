@@ -1,8 +1,9 @@
 import type { OpeningShape, PanelShape, PatchShape, SlopeShape } from '../document/shapes'
 import { difference, intersection, isEmpty, regionOf } from '../geometry/clip'
-import { boxesTouch, boxOf, type Region } from '../geometry/polygon'
+import { boxesTouch, boxOf, centroid, type Region, type Ring } from '../geometry/polygon'
+import { ringOrder } from '../geometry/ringOrder'
 import { patchOrder } from './patchOverlaps'
-import { areaStretch, planeOf, type RoofPlane } from './slopes'
+import { areaStretch, heightOn, planeOf, type RoofPlane } from './slopes'
 
 /** Part of a panel that carries one load key and lies in one plane. `base` parts cover the panel once; others lie on top of them. */
 export interface LoadRegion {
@@ -29,7 +30,7 @@ export interface PanelPlan {
 
 /**
  * Patches clipped to the panel, in their order: *instead of* removes what is below, *on top of* adds to it. Each part is
- * then cut by the slopes of the roof; where these overlap the first takes it.
+ * then cut by the slopes of the roof; where these overlap the one that is higher in its middle takes it.
  */
 export function planPanel(
   panel: PanelShape,
@@ -39,7 +40,7 @@ export function planPanel(
 ): PanelPlan {
   const outline = regionOf(panel.outline)
   const box = boxOf(panel.outline)
-  const holes = openings.filter((opening) => boxesTouch(boxOf(opening.outline), box))
+  const holes = openings.filter((opening) => boxesTouch(boxOf(opening.outline), box)).sort(byPlace)
   const net = holes.reduce<Region>((rest, hole) => difference(rest, regionOf(hole.outline)), outline)
   const touching = patches.filter((patch) => boxesTouch(boxOf(patch.outline), box)).sort(patchOrder)
   let regions: readonly Level[] = [{ patchId: null, region: net, base: true }]
@@ -55,6 +56,9 @@ export function planPanel(
   const under = slopes.filter(({ id }) => lying.some(({ slopeId }) => slopeId === id))
   return { panel, outline, net, regions: lying, plane: planeUnder(lying, slopes), slopes: under }
 }
+
+const byPlace = (a: { readonly outline: Ring }, b: { readonly outline: Ring }): number =>
+  ringOrder(a.outline, b.outline)
 
 function planeUnder(regions: readonly LoadRegion[], slopes: readonly SlopeShape[]): RoofPlane | null {
   const [first, ...others] = new Set(regions.map(({ slopeId }) => slopeId))
@@ -81,6 +85,7 @@ export function lyingIn(
   const box = boxOf(rest.flat())
   const lying = slopes
     .filter(({ outline }) => boxesTouch(boxOf(outline), box))
+    .sort((p, q) => middleHeight(q) - middleHeight(p) || byPlace(p, q))
     .map((slope) => {
       const plane = regionOf(slope.outline)
       const region = intersection(rest, plane)
@@ -89,6 +94,8 @@ export function lyingIn(
     })
   return [{ region: rest, slope: null }, ...lying]
 }
+
+const middleHeight = (slope: SlopeShape): number => heightOn(slope, centroid([slope.outline]))
 
 /** What strips of the panel run through: the outline, or the outline less openings where these interrupt the span; no plate bridges one. */
 export const stripOutline = ({ panel, outline, net }: PanelPlan): Region =>

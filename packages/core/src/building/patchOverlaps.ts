@@ -1,6 +1,7 @@
 import type { PatchShape } from '../document/shapes'
 import { intersection, isEmpty, regionOf } from '../geometry/clip'
 import { boxesTouch, boxOf, regionArea } from '../geometry/polygon'
+import { ringOrder } from '../geometry/ringOrder'
 
 /** Where another patch of the layout lies on the same floor: m² that both outlines cover, and what happens there. */
 export interface PatchOverlap {
@@ -14,9 +15,9 @@ export interface PatchOverlap {
 
 type Lying = Pick<PatchShape, 'id' | 'outline' | 'order' | 'mode'>
 
-/** The order in which patches lie on the default, the first below: by number, then as ids go. */
-export const patchOrder = (p: Pick<Lying, 'id' | 'order'>, q: Pick<Lying, 'id' | 'order'>): number =>
-  p.order - q.order || (p.id < q.id ? -1 : 1)
+/** The order in which patches lie on the default, the first below: by number; those of one number by their place, whatever their ids. */
+export const patchOrder = (p: Pick<Lying, 'outline' | 'order'>, q: Pick<Lying, 'outline' | 'order'>): number =>
+  p.order - q.order || ringOrder(p.outline, q.outline)
 
 /** What a patch and the others of its layout do to one another where they overlap, from the lowest of the others up. */
 export function patchOverlaps(patch: Lying, others: readonly Lying[]): readonly PatchOverlap[] {

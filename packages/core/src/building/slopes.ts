@@ -14,7 +14,7 @@ export function heightOn(slope: SlopeShape, at: Point): number {
   return slope.eaves + Math.tan(slope.pitch) * (uphillOf(slope, at) - lowest)
 }
 
-/** The slope in which a point lies, its border counted in: the first by id that is highest there. */
+/** The slope in which a point lies, its border counted in: the highest there. Of two of one height the first: their planes meet there. */
 export function slopeAt(slopes: readonly SlopeShape[], at: Point): SlopeShape | null {
   let found: SlopeShape | null = null
   for (const slope of slopes)

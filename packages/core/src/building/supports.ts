@@ -58,7 +58,7 @@ const freeEnds = (draft: Draft): readonly { readonly point: Point; readonly s: n
     { point: draft.b, s: draft.length },
   ].filter(({ s }) => !draft.supports.some((support) => Math.abs(support.s - s) <= onLine))
 
-/** An end inside the length of another beam stands on it; of several, on the one with most columns, then by id. */
+/** An end inside the length of another beam stands on it; of several, on the one with most columns, or on all that have as many. */
 function standOnBeams(draft: Draft, drafts: readonly Draft[], near: Near): void {
   for (const { point, s } of freeEnds(draft)) {
     const under = near([point]).flatMap((index) => {
@@ -67,9 +67,19 @@ function standOnBeams(draft: Draft, drafts: readonly Draft[], near: Near): void 
       const at = insideOf(other, point, s === 0 ? draft.legs[0] : draft.legs.at(-1))
       return at === undefined ? [] : [{ other, index, at }]
     })
-    const best = under.sort((p, q) => columnCount(q.other) - columnCount(p.other) || p.index - q.index)[0]
-    if (best) draft.supports.push({ s, on: 'beam', index: best.index, at: best.at })
+    for (const { index, at } of withMostColumns(under)) draft.supports.push({ s, on: 'beam', index, at })
   }
+}
+
+interface Under {
+  readonly other: Draft
+  readonly index: number
+  readonly at: number
+}
+
+function withMostColumns(under: readonly Under[]): readonly Under[] {
+  const most = Math.max(...under.map(({ other }) => columnCount(other)))
+  return under.filter(({ other }) => columnCount(other) === most)
 }
 
 const columnCount = (draft: Draft): number => draft.supports.filter(({ on }) => on === 'column').length
@@ -115,29 +125,36 @@ const standsApart = ({ legs }: Draft, stops: readonly number[]): boolean =>
     )
   })
 
-/** An end that meets the tip of a beam that stands by itself hangs on that tip (the edge beam of a balcony). */
+/**
+ * An end that meets the tip of a beam that stands by itself hangs on that tip (the edge beam of a balcony). In rounds: what stands
+ * when a round begins decides, so that the order of the beams does not.
+ */
 function standOnTips(beams: readonly Draft[], drafts: readonly Draft[], near: Near): void {
   let waiting = beams.filter((draft) => !isStable(draft))
   for (let changed = true; changed;) {
-    changed = false
-    for (const draft of waiting)
-      for (const end of freeEnds(draft)) if (hangOnTip(draft, end, drafts, near)) changed = true
+    const hung = waiting.flatMap((draft) =>
+      freeEnds(draft).flatMap((end) =>
+        tipsAt(draft, end.point, drafts, near).map(({ index, at }) => ({
+          draft,
+          support: { s: end.s, on: 'beam', index, at } as const,
+        })),
+      ),
+    )
+    for (const { draft, support } of hung) draft.supports.push(support)
     waiting = waiting.filter((draft) => !isStable(draft))
+    changed = hung.length > 0
   }
 }
 
-function hangOnTip(
-  draft: Draft,
-  end: ReturnType<typeof freeEnds>[number],
-  drafts: readonly Draft[],
-  near: Near,
-): boolean {
-  const meets = (p: Point) => distance(p, end.point) <= onLine
-  for (const index of near([end.point])) {
-    const other = drafts[index]
-    if (!other || other === draft || !isStable(other) || !(meets(other.a) || meets(other.b))) continue
-    draft.supports.push({ s: end.s, on: 'beam', index, at: meets(other.a) ? 0 : other.length })
-    return true
-  }
-  return false
+/** Tips at a point of beams that stand by themselves: those with most columns. */
+function tipsAt(draft: Draft, point: Point, drafts: readonly Draft[], near: Near): readonly Under[] {
+  const meets = (p: Point) => distance(p, point) <= onLine
+  return withMostColumns(
+    near([point]).flatMap((index): readonly Under[] => {
+      const other = drafts[index]
+      if (!other || other === draft || !isStable(other)) return []
+      if (meets(other.a)) return [{ other, index, at: 0 }]
+      return meets(other.b) ? [{ other, index, at: other.length }] : []
+    }),
+  )
 }

@@ -1,3 +1,4 @@
+import { bearersOf, type Bearer } from '../building/bearers'
 import type { Column, FramePlan } from '../building/frame'
 import { framePlan } from '../building/framePlan'
 import { planPanel, type PanelPlan } from '../building/panelRegions'
@@ -47,6 +48,7 @@ import {
   type LayoutPlan,
   type Source,
 } from '../rundown/sources'
+import { feetUnder } from '../sharing/feetUnder'
 import { carriersAmong, usualLimits, type Limits } from '../sharing/rails'
 import type { Share } from '../sharing/share'
 import { byLayout } from './byLayout'
@@ -307,6 +309,14 @@ function sharingOf(memo: Memo, shapes: LayoutShapes, frame: FramePlan, plans: re
   }
   // what makes a panel stiff is looked for once, however many walls stand on it
   const plates = new Map(plans.filter(({ panel }) => isPlate(panel)).map((plan) => [plan, plateUnder(plan)]))
+  // how well a member bears counts where several meet at a point: under a force, or under the corner of a panel that rests on those
+  const bearerOf = new Map(bearersOf(frame).map((bearer) => [bearer.member, bearer]))
+  const bearersAt = (at: Point): readonly Bearer[] => {
+    const feet = feetUnder(at, carriersNear([at]))
+    return feet.length < 2 ? [] : feet.flatMap(({ member }) => bearerOf.get(member) ?? [])
+  }
+  const bearersUnder = (under: readonly PanelPlan[]): readonly Bearer[] =>
+    under.filter(({ panel }) => panel.sharing === 'corners').flatMap(({ panel }) => panel.outline.flatMap(bearersAt))
   const platesUnder = (under: readonly PanelPlan[]): readonly Plated[] =>
     under.map((plan) => plates.get(plan) ?? notPlated)
   // what a line or a point can land on: the panels there, and the members near them
@@ -317,21 +327,25 @@ function sharingOf(memo: Memo, shapes: LayoutShapes, frame: FramePlan, plans: re
   return {
     panelShare: (plan: PanelPlan): Shares => {
       const plated = plates.get(plan) ?? notPlated
-      return memo.get(panelShareStage, plan, carriersNear(plan.panel.outline), columnsUnder([plan]), limits, plated)
+      const [near, columns, bearers] = [carriersNear(plan.panel.outline), columnsUnder([plan]), bearersUnder([plan])]
+      return memo.get(panelShareStage, plan, near, columns, bearers, limits, plated)
     },
     lineShare: (segment: WallSegment): Shares => {
       const [near, under] = groundUnder(segment.a, segment.b)
-      return memo.get(wallShareStage, segment, near, columnsUnder(under), limits, under, platesUnder(under))
+      const [columns, bearers] = [columnsUnder(under), bearersUnder(under)]
+      return memo.get(wallShareStage, segment, near, columns, bearers, limits, under, platesUnder(under))
     },
     areaShare: (load: AreaLoadShape): AreaShares => {
       const [near, under] = groundUnder(...load.outline)
       const slopes = load.measured === 'plan' ? [] : slopesNear(load.outline)
-      return memo.get(areaShareStage, load, slopes, near, columnsUnder(under), limits, under, platesUnder(under))
+      const [columns, bearers] = [columnsUnder(under), bearersUnder(under)]
+      return memo.get(areaShareStage, load, slopes, near, columns, bearers, limits, under, platesUnder(under))
     },
     forceShare: (at: Point): Shares => {
       const [near, under] = groundUnder(at)
       const columns = [...new Set([...columnsNear([at]), ...columnsUnder(under)])]
-      return memo.get(forceShareStage, at, near, columns, limits, under, platesUnder(under))
+      const bearers = [...bearersAt(at), ...bearersUnder(under)]
+      return memo.get(forceShareStage, at, near, columns, bearers, limits, under, platesUnder(under))
     },
   }
 }

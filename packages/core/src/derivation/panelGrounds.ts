@@ -8,6 +8,7 @@ import { plateOf } from '../sharing/byStiffness'
 import { groundOf } from '../sharing/ground'
 import type { Ground } from '../sharing/sharer'
 import { carriersAmong } from '../sharing/rails'
+import { bearersOf } from '../building/bearers'
 import type { PanelPlan } from '../building/panelRegions'
 
 export interface PanelGround {
@@ -27,7 +28,7 @@ export function panelGrounds({ document }: ProjectState, { operator }: FloorStat
       const near = carriers.filter(({ a, b }) => boxesTouch(boxOf([a, b]), boxOf(plan.panel.outline), limits.reach))
       return plateOf(plan, ground, elasticUnder(stock, frame, plan.panel.id, near))
     }
-    const ground = groundOf(plan, { carriers, columns, limits, plateOf: solve })
+    const ground = groundOf(plan, { carriers, columns, bearers: bearersOf(frame), limits, plateOf: solve })
     return { plan, ground }
   })
 }

@@ -1,3 +1,4 @@
+import type { Bearer } from '../building/bearers'
 import type { Column } from '../building/frame'
 import type { PanelPlan } from '../building/panelRegions'
 import type { WallSegment } from '../building/wallSegments'
@@ -30,18 +31,20 @@ export const notPlated: Plated = Object.freeze({ plate: null })
 
 const bytesOfShares = ({ shares }: Shares): number => shares.reduce((sum, { lines }) => sum + 80 * lines.length, 500)
 
-/** What a load may stand on: members, columns, panels, the limits of what supports these, and the plates among them. */
+/** What a load may stand on: members, columns, how members bear that meet, panels, the limits of what supports these, and the plates among them. */
 type Under = readonly [
   carriers: readonly Carrier[],
   columns: readonly Column[],
+  bearers: readonly Bearer[],
   limits: Limits,
   panels: readonly PanelPlan[],
   plates: readonly Plated[],
 ]
 
-const standing = (...[carriers, columns, limits, panels, plates]: Under): Standing => ({
+const standing = (...[carriers, columns, bearers, limits, panels, plates]: Under): Standing => ({
   carriers,
   columns,
+  bearers,
   limits,
   plateOf: (plan) => plates[panels.indexOf(plan)]?.plate ?? undefined,
 })
@@ -55,7 +58,7 @@ export const plateStage = stage(
     limits: Limits,
     elastic: Elastic,
   ): Plated => {
-    const ground = groundOf(plan, standing(carriers, columns, limits, [], []))
+    const ground = groundOf(plan, standing(carriers, columns, [], limits, [], []))
     return { plate: plateOf(plan, ground, elastic) ?? null }
   },
   ({ plate }) => (plate ? 8 * plate.kept + 500 * plate.mesh.points.length : 0) + 500,
@@ -68,10 +71,11 @@ export const panelShareStage = stage(
     plan: PanelPlan,
     carriers: readonly Carrier[],
     columns: readonly Column[],
+    bearers: readonly Bearer[],
     limits: Limits,
     plated: Plated,
   ): Shares => {
-    const sharer = sharerOf(groundOf(plan, standing(carriers, columns, limits, [plan], [plated])))
+    const sharer = sharerOf(groundOf(plan, standing(carriers, columns, bearers, limits, [plan], [plated])))
     return { shares: plan.regions.map(({ region }) => sharer.area(region)) }
   },
   bytesOfShares,
@@ -79,7 +83,7 @@ export const panelShareStage = stage(
 
 export const wallShareStage = stage(
   'wallShare',
-  (segment: WallSegment, ...under: Under): Shares => ({ shares: [shareWall(segment, under[3], standing(...under))] }),
+  (segment: WallSegment, ...under: Under): Shares => ({ shares: [shareWall(segment, under[4], standing(...under))] }),
   bytesOfShares,
 )
 
@@ -87,7 +91,7 @@ export const wallShareStage = stage(
 export const areaShareStage = stage(
   'areaShare',
   (load: AreaLoadShape, slopes: readonly SlopeShape[], ...under: Under): AreaShares => ({
-    ends: shareVaryingArea(load, under[3], standing(...under), slopes),
+    ends: shareVaryingArea(load, under[4], standing(...under), slopes),
   }),
   ({ ends }) =>
     bytesOfShares({ shares: ends.flatMap(({ share, sideways }) => [share, ...sideways.map((one) => one.share)]) }),
@@ -95,6 +99,6 @@ export const areaShareStage = stage(
 
 export const forceShareStage = stage(
   'forceShare',
-  (at: Point, ...under: Under): Shares => ({ shares: [shareForce(at, under[3], standing(...under))] }),
+  (at: Point, ...under: Under): Shares => ({ shares: [shareForce(at, under[4], standing(...under))] }),
   bytesOfShares,
 )

@@ -4,6 +4,7 @@ import type { ReductionRegion } from '../document/recordKinds'
 import type { Beam } from '../building/frame'
 import { lengthOfLegs, pointAlong } from '../geometry/course'
 import { signedArea, touches } from '../geometry/polygon'
+import { ringOrder } from '../geometry/ringOrder'
 import { given, type Traced } from '../trace/traced'
 
 /** The regions of every layout, the smallest first: of several over a place the smallest holds. */
@@ -12,7 +13,7 @@ const regionsByLayout = once((document: Document): ReadonlyMap<string, readonly 
   for (const region of recordsOf(document, 'reductionRegion'))
     found.set(region.layout, [...(found.get(region.layout) ?? []), region])
   const size = ({ outline }: ReductionRegion) => Math.abs(signedArea(outline))
-  for (const regions of found.values()) regions.sort((a, b) => size(a) - size(b) || (a.id < b.id ? -1 : 1))
+  for (const regions of found.values()) regions.sort((a, b) => size(a) - size(b) || ringOrder(a.outline, b.outline))
   return found
 })
 

@@ -49,7 +49,7 @@ const surfaceShareStage = stage(
   ): SurfaceShares => {
     // openings are known already, and may touch the border
     const plan = { ...planPanel(panelOf(shape, outline), [], []), net }
-    const standing = { carriers: rests, columns: [], limits, plateOf: () => undefined }
+    const standing = { carriers: rests, columns: [], bearers: [], limits, plateOf: () => undefined }
     const load = { region: net, angle: upwards, measured: 'plan' } as const
     const sharer = sharerOf(groundOf(plan, standing))
     const even = { ...sharer.area(net), applied: regionArea(net), appliedMoments: regionMoments(net) }

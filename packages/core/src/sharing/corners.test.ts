@@ -11,6 +11,7 @@ const onColumns = (ring: Ring, points: readonly Point[] = ring) =>
     regionOf(ring),
     [],
     points.map((at, i) => columnAt(String(i), at)),
+    [],
   )
 const bay: Ring = [
   [0, 0],

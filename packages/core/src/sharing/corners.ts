@@ -1,9 +1,10 @@
+import type { Bearer } from '../building/bearers'
 import type { Column } from '../building/frame'
 import type { Point } from '../geometry/point'
 import { corners as cornersOfRing, meanOf, type Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
-import { feetUnder } from './feetUnder'
+import { feetBearing } from './feetUnder'
 import type { Carrier } from './rails'
 import { emptyShare, sumOfShares, type Share } from './share'
 
@@ -18,23 +19,29 @@ export function cornerSupports(
   outline: Region,
   carriers: readonly Carrier[],
   columns: readonly Column[],
+  bearers: readonly Bearer[],
 ): readonly CornerSupport[] {
   return outline.flatMap(cornersOfRing).flatMap((at): CornerSupport[] => {
-    const share = standsOn(at, carriers, columns)
+    const share = standsOn(at, carriers, columns, bearers)
     return share ? [{ at: share.appliedMoments, share }] : []
   })
 }
 
-function standsOn(at: Point, carriers: readonly Carrier[], columns: readonly Column[]): Share | undefined {
-  const column = columns.find((entry) => distance(entry.at, at) <= onLine)
-  if (column)
+function standsOn(
+  at: Point,
+  carriers: readonly Carrier[],
+  columns: readonly Column[],
+  bearers: readonly Bearer[],
+): Share | undefined {
+  const under = columns.filter((entry) => !entry.stretch && distance(entry.at, at) <= onLine)
+  if (under.length > 0)
     return {
       ...emptyShare,
-      onColumns: [{ member: column.member.id, at: column.at, force: 1 }],
+      onColumns: under.map((column) => ({ member: column.member.id, at: column.at, force: 1 / under.length })),
       applied: 1,
-      appliedMoments: column.at,
+      appliedMoments: meanOf(under.map((column) => column.at)),
     }
-  const feet = feetUnder(at, carriers)
+  const feet = feetBearing(at, carriers, bearers)
   if (feet.length === 0) return undefined
   return {
     ...emptyShare,

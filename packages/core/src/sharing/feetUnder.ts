@@ -1,6 +1,8 @@
+import { bearingAmong, type Bearer } from '../building/bearers'
 import type { Point } from '../geometry/point'
 import { along, distance, footOn } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
+import { present } from '../outcome/assert'
 import type { Carrier } from './rails'
 
 export interface FootUnder {
@@ -22,4 +24,17 @@ export function feetUnder(at: Point, carriers: readonly Carrier[]): readonly Foo
     if (!known || gap < known.gap) feet.set(member, { member, s: from + s, at: foot, gap })
   }
   return [...feet.values()]
+}
+
+/**
+ * Of those the members that bear a force there; several where nothing tells them apart.
+ * @param bearers - one for each of the members wherever several meet
+ */
+export function feetBearing(at: Point, carriers: readonly Carrier[], bearers: readonly Bearer[]): readonly FootUnder[] {
+  const feet = feetUnder(at, carriers)
+  if (feet.length < 2) return feet
+  const of = new Map(bearers.map((one) => [one.member, one]))
+  return bearingAmong(
+    feet.map((foot) => ({ ...foot, bearer: present(of.get(foot.member), `how ${foot.member} bears`) })),
+  )
 }

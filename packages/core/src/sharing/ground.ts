@@ -1,3 +1,4 @@
+import type { Bearer } from '../building/bearers'
 import type { Column } from '../building/frame'
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import { regionArea, regionMoments } from '../geometry/polygon'
@@ -18,6 +19,8 @@ import { shareAreaEvenly, shareAreaToNearest, shareLineToNearest, sharePointToNe
 export interface Standing {
   readonly carriers: readonly Carrier[]
   readonly columns: readonly Column[]
+  /** How those of the members bear of which several meet at a point or at a corner; others need not be among them. */
+  readonly bearers: readonly Bearer[]
   readonly limits: Limits
   readonly plateOf: (plan: PanelPlan) => Plate | undefined
 }
@@ -36,7 +39,7 @@ export function sparesOn({ sparedAngle, sparedMembers }: Supported, { along }: L
   return (carrier) => spared.has(carrier.member) || (sparedAngle !== null && runsAlong(carrier, sparedAngle, along))
 }
 
-export function groundOf(plan: PanelPlan, { carriers, columns, limits, plateOf }: Standing): Ground {
+export function groundOf(plan: PanelPlan, { carriers, columns, bearers, limits, plateOf }: Standing): Ground {
   const { panel } = plan
   const own = limitsOn(panel, limits)
   const sparesNone = panel.sparedAngle === null && panel.sparedMembers.length === 0
@@ -52,6 +55,7 @@ export function groundOf(plan: PanelPlan, { carriers, columns, limits, plateOf }
     carriers: sparesNone ? carriers : carriers.filter((carrier) => !spares(carrier)),
     limits: own,
     columns,
+    bearers,
     plate: () => plateOf(plan),
   }
 }
@@ -73,8 +77,8 @@ const rules: Readonly<Record<SharingRule, (ground: Ground) => Sharer>> = {
       dividing: () => [],
     }
   },
-  corners: ({ border, carriers, columns }) => {
-    const supports = cornerSupports(border, carriers, columns)
+  corners: ({ border, carriers, columns, bearers }) => {
+    const supports = cornerSupports(border, carriers, columns, bearers)
     return {
       area: (region) => shareToCorners(supports, regionArea(region), regionMoments(region)),
       line: (a, b) => {

@@ -1,3 +1,4 @@
+import type { Bearer } from '../building/bearers'
 import type { Column } from '../building/frame'
 import type { PanelPlan } from '../building/panelRegions'
 import type { RoofPlane } from '../building/slopes'
@@ -30,6 +31,7 @@ export interface Ground {
   readonly carriers: readonly Carrier[]
   readonly limits: Limits
   readonly columns: readonly Column[]
+  readonly bearers: readonly Bearer[]
   /** The panel solved as a plate; asked for where it is shared by stiffness. */
   readonly plate: () => Plate | undefined
 }

@@ -5,7 +5,7 @@ import { planPanel, type PanelPlan } from '../building/panelRegions'
 import { wallSegments, type WallSegment } from '../building/wallSegments'
 import type { PanelShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
-import { along, overlapOn } from '../geometry/segment'
+import { along, distance, overlapOn } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { Column } from '../building/frame'
 import { auditShare } from './audit'
@@ -22,6 +22,7 @@ const wall = (a: Point, b: Point): WallSegment => {
 const on = (carriers: readonly Carrier[], columns: readonly Column[]): Standing => ({
   carriers,
   columns,
+  bearers: carriers.map(({ member, a, b }) => ({ member, length: distance(a, b), sound: true, columns: 2 })),
   limits: usualLimits,
   plateOf: () => undefined,
 })
@@ -276,7 +277,7 @@ describe('a force at a point goes to what is under it', () => {
     expect(forces(share)['north']).toBeCloseTo(0.25, 6)
   })
 
-  test('on a column without a beam it goes to the column, not to the slab round it; a beam there goes before', () => {
+  test('on a column it goes to the column, not to the slab round it nor to a beam that meets it there', () => {
     const column = [columnAt('C', [3, 1])]
     expect(forceOn([3, 1.005], bay, column, floor)).toMatchObject({
       points: [],
@@ -284,7 +285,8 @@ describe('a force at a point goes to what is under it', () => {
       notCarried: 0,
     })
     expect(forceOn([3, 1.02], bay, column, floor).onColumns).toEqual([])
-    expect(forceOn([2.5, 0], bay, [columnAt('C', [2.5, 0])], floor).onColumns).toEqual([])
+    const onBoth = forceOn([2.5, 0], bay, [columnAt('C', [2.5, 0])], floor)
+    expect([onBoth.points, onBoth.onColumns.map(({ force }) => force)]).toEqual([[], [1]])
   })
 
   test('beyond every beam and panel nothing carries it', () => {

@@ -4,7 +4,7 @@ import type { Point } from '../geometry/point'
 import { meanOf } from '../geometry/polygon'
 import { along, distance, overlapOn, project } from '../geometry/segment'
 import { onLine, samePoint } from '../geometry/tolerance'
-import { feetUnder } from './feetUnder'
+import { feetBearing } from './feetUnder'
 import { groundOf, sharerOf, type Standing } from './ground'
 import type { Ground } from './sharer'
 import { panelsUnderPoint, panelsUnderStretch, stopsAt } from './panelsAt'
@@ -98,16 +98,17 @@ function lineOn(ground: Ground, a: Point, b: Point, drawn: number): Share {
 }
 
 /**
- * One unit of force at a point: onto beams under it (those that lie on each other or end there share equally), else onto a
- * column there, else onto the panel under it by its rule, else not carried.
+ * One unit of force at a point: onto a column there, else onto the beams that bear there (`bearers`), else onto the panel under it by
+ * its rule, else not carried. What nothing tells apart shares equally.
  */
 export function shareForce(at: Point, panels: readonly PanelPlan[], standing: Standing): Share {
-  const under = feetUnder(at, standing.carriers)
   const alone: Share = { ...emptyShare, applied: 1, appliedMoments: at }
+  const columns = standing.columns.filter((entry) => !entry.stretch && distance(entry.at, at) <= onLine)
+  if (columns.length > 0)
+    return { ...alone, onColumns: columns.map(({ member }) => ({ member: member.id, at, force: 1 / columns.length })) }
+  const under = feetBearing(at, standing.carriers, standing.bearers)
   if (under.length > 0)
     return { ...alone, points: under.map(({ member, s }) => ({ member, s, force: 1 / under.length })) }
-  const column = standing.columns.find((entry) => distance(entry.at, at) <= onLine)
-  if (column) return { ...alone, onColumns: [{ member: column.member.id, at, force: 1 }] }
   // on a border that panels share they take it by equal parts, whichever way their outlines were drawn
   const plans = panelsUnderPoint(at, panels)
   if (plans.length === 0) return { ...alone, notCarried: 1 }
