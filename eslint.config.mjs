@@ -1,6 +1,5 @@
 import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript'
 import importX from 'eslint-plugin-import-x'
-import reactHooks from 'eslint-plugin-react-hooks'
 import tseslint from 'typescript-eslint'
 
 // The folders of the core in the order of the chain: a folder imports from those before it, never from those after it.
@@ -51,23 +50,14 @@ const zones = [
   })),
 ]
 
+// What every linter knows is left to the native one (.oxlintrc.json); here stand our own rules: who may import from whom, and how.
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.cache/**', '**/*.mjs'] },
-  ...tseslint.configs.recommendedTypeChecked,
+  { ignores: ['**/dist/**', '**/node_modules/**', '.cache/**', '**/*.mjs', '**/*.cjs'] },
   {
+    files: ['**/*.ts', '**/*.tsx'],
     plugins: { 'import-x': importX },
-    languageOptions: {
-      parserOptions: {
-        project: [
-          'packages/core/tsconfig.test.json',
-          'packages/contract/tsconfig.json',
-          'apps/*/tsconfig.json',
-          'e2e/tsconfig.json',
-        ],
-        tsconfigRootDir: import.meta.dirname,
-        noWarnOnMultipleProjects: true,
-      },
-    },
+    languageOptions: { parser: tseslint.parser },
+    linterOptions: { reportUnusedDisableDirectives: 'off' },
     settings: {
       'import-x/resolver-next': [
         createTypeScriptImportResolver({ project: 'apps/*/tsconfig.json', noWarnOnMultipleProjects: true }),
@@ -76,11 +66,6 @@ export default tseslint.config(
     rules: {
       'import-x/no-cycle': 'error',
       'import-x/no-restricted-paths': ['error', { zones }],
-      'import-x/no-default-export': 'error',
-      '@typescript-eslint/consistent-type-imports': ['error', { disallowTypeAnnotations: false }],
-      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
-      '@typescript-eslint/no-non-null-assertion': 'error',
-      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true, allowBoolean: true }],
       'no-restricted-syntax': [
         'error',
         {
@@ -88,45 +73,6 @@ export default tseslint.config(
           message: 'Export every name on its own, so that a reader sees what leaves.',
         },
       ],
-      'no-console': 'error',
-      // a field taken out of a record by naming it
-      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true, varsIgnorePattern: '^_+$' }],
-      eqeqeq: 'error',
-      complexity: ['error', 12],
-      'max-depth': ['error', 4],
-      'max-lines': ['error', { max: 400, skipBlankLines: true }],
-      'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
     },
-  },
-  {
-    // Nest needs injected classes and request classes at run time
-    files: ['apps/server/**', 'packages/contract/**'],
-    rules: { '@typescript-eslint/consistent-type-imports': 'off' },
-  },
-  {
-    files: ['apps/web/**'],
-    plugins: { 'react-hooks': reactHooks },
-    rules: {
-      ...reactHooks.configs.recommended.rules,
-      // a screen places what is there or not there: each condition is one piece of it
-      complexity: ['error', 16],
-      'max-lines-per-function': ['error', { max: 90, skipBlankLines: true }],
-    },
-  },
-  {
-    files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**', '**/testing/**', 'packages/core/test/**'],
-    rules: {
-      'max-lines-per-function': 'off',
-      'max-lines': 'off',
-      'max-depth': 'off',
-      complexity: ['error', 16],
-      // the matchers of Jest are of type any
-      '@typescript-eslint/no-unsafe-assignment': 'off',
-      '@typescript-eslint/no-unsafe-return': 'off',
-    },
-  },
-  {
-    files: ['**/vite.config.ts', 'e2e/playwright.config.ts'],
-    rules: { 'import-x/no-default-export': 'off' },
   },
 )

@@ -30,7 +30,7 @@ test('a set of values leaves as a file, comes back edited, and a broken one is r
 }) => {
   const project = await newProject(request, 'Sets', 'demo')
   await page.goto(`/p/${project}/basis`)
-  await page.getByRole('button', { name: /National set/ }).click()
+  await page.getByRole('button', { name: /National set$/ }).click()
   await page.getByRole('option', { name: 'Germany' }).click()
   await saved(page)
   const [download] = await Promise.all([
@@ -44,7 +44,7 @@ test('a set of values leaves as a file, comes back edited, and a broken one is r
   await load('broken.json', text.replace('"value": 2000', '"value": "two"'))
   await expect(page.getByRole('alert')).toContainText('A finite number is expected here')
   await load('ours.json', text.replace('"name": "Germany"', '"name": "Germany, our office"'))
-  await expect(page.getByRole('button', { name: /National set/ })).toContainText('Germany, our office')
+  await expect(page.getByRole('button', { name: /National set$/ })).toContainText('Germany, our office')
   await saved(page)
   const { records } = await openRecords(request, project)
   const layers = Object.values(records).filter(({ kind }) => kind === 'layer')

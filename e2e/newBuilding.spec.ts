@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { balance, builtFrom, find, saved } from './support'
+import { balance, builtFrom, find, findByKeyboard, saved } from './support'
 
 test('from nothing to a rundown by keyboard alone', async ({ page }) => {
   await page.goto('/')
@@ -18,7 +18,7 @@ test('from nothing to a rundown by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
 
   // finishes on the floors, found by name
-  await find(page, 'actions step')
+  await findByKeyboard(page, 'actions step')
   await expect(page.getByRole('heading', { name: 'Level 1', exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'by load', exact: true }).first().focus()
   await page.keyboard.press('Enter')
@@ -27,7 +27,7 @@ test('from nothing to a rundown by keyboard alone', async ({ page }) => {
   await page.keyboard.type('1.25')
   await page.keyboard.press('Enter')
   // hand: 1.25 kN/m² on three floors of 21.6 · 18 m = 1458.0 kN
-  await find(page, 'build-ups')
+  await findByKeyboard(page, 'build-ups')
   await expect.poll(() => balance(page)).toContain('Build-ups applied 1458.0 kN')
 
   // a wall round the outline; its net height follows from the storey less the beam
@@ -36,7 +36,7 @@ test('from nothing to a rundown by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('img', { name: 'Section through the wall with its net height' })).toBeVisible()
 
   // load paths: pick a column with the arrows, and read its rundown
-  await find(page, 'paths step')
+  await findByKeyboard(page, 'paths step')
   await expect(page.getByRole('heading', { name: 'The building' })).toBeVisible()
   await page.getByTestId('drawing').focus()
   await page.keyboard.press('Escape')
@@ -44,7 +44,7 @@ test('from nothing to a rundown by keyboard alone', async ({ page }) => {
   await page.keyboard.press('ArrowRight')
   await page.keyboard.press('ArrowUp')
   await expect(page.getByRole('heading', { name: 'Column C6' })).toBeVisible()
-  await find(page, 'imposed category B')
+  await findByKeyboard(page, 'imposed category B')
   // hand: an inner column takes 7.2 · 6.0 m of each of three office floors at 3.0 kN/m²: 388.8 kN
   const rundown = page.getByRole('table', { name: 'From the roof down' })
   await expect(rundown.getByRole('row').last()).toContainText('388.8')

@@ -3,6 +3,8 @@ import { builtFrom, demo, newProject, saved } from './support'
 
 // recording a trace would itself be the longest task
 test.use({ trace: 'off' })
+/** By itself: others on the processor would lengthen what is measured. */
+const alone = { tag: '@alone' }
 
 interface TraceEvent {
   readonly name: string
@@ -90,66 +92,71 @@ async function walk(page: Page, id: string): Promise<readonly (readonly [moment:
   return tasks()
 }
 
-test('the main thread has no task above 50 ms: start, every step of the demo, edits', async ({ page, request }) => {
-  const id = await newProject(request, 'Smooth', 'demo')
-  let long: readonly string[] = []
-  // a task that is long by its own work is long every time
-  for (let round = 0; round < 3; round++) {
-    const found = await walk(page, id)
-    expect(found).toHaveLength(steps.length + 3)
-    const now = found.filter(([, longest]) => longest > 50).map(([moment]) => moment)
-    long = round === 0 ? now : long.filter((moment) => now.includes(moment))
-    if (long.length === 0) return
-  }
-  expect(long).toEqual([])
-})
-
-test('a tower of forty storeys with more than 500 members each: opening it and editing a wall run hold the page up by no task above 50 ms', async ({
-  page,
-  request,
-}) => {
-  test.setTimeout(300_000)
-  const id = await builtFrom(
-    page,
-    request,
-    'Tall',
-    '12 x 7.2 m by 10 x 6 m, 40 storeys of 3.5 m, steel beams every 3 m, 150 mm concrete, offices',
-  )
-  await saved(page)
-  await go(page, 'Actions')
-  await page.getByRole('button', { name: 'Wall round the outline' }).click()
-  await page.locator('input[aria-label="weight of the wall"]').waitFor()
-  await saved(page)
-  let long: readonly string[] = []
-  for (let round = 0; round < 6; round++) {
-    const tasks = await watchTasks(page)
-    await page.goto(`/p/${id}/actions?case=permanent/walls`)
-    await page.locator('section[aria-label="Actions"]').waitFor()
-    await page.waitForTimeout(4000)
-    await mark(page, 'open')
-    await page.evaluate(() => {
-      const buttons = [...document.querySelectorAll<HTMLButtonElement>('[data-region="sheet"] button')]
-      buttons.find(({ textContent }) => textContent === 'wall run W1')?.click()
-    })
-    const field = page.locator('input[aria-label="weight of the wall"]')
-    await field.waitFor()
-    await page.waitForTimeout(1000)
-    await mark(page, 'pick')
-    for (const weight of ['2.90', '3.10', '3.30']) {
-      await field.fill(weight)
-      await field.press('Enter')
+test(
+  'the main thread has no task above 50 ms: start, every step of the demo, edits',
+  alone,
+  async ({ page, request }) => {
+    const id = await newProject(request, 'Smooth', 'demo')
+    let long: readonly string[] = []
+    // a task that is long by its own work is long every time
+    for (let round = 0; round < 3; round++) {
+      const found = await walk(page, id)
+      expect(found).toHaveLength(steps.length + 3)
+      const now = found.filter(([, longest]) => longest > 50).map(([moment]) => moment)
+      long = round === 0 ? now : long.filter((moment) => now.includes(moment))
+      if (long.length === 0) return
     }
-    await page.waitForTimeout(2500)
-    await mark(page, 'edits')
-    const found = await tasks()
-    // picking stands in the gate of the demo: of the tower it is near the limit on a slow machine
-    const gated = found.filter(([moment]) => moment !== 'moment pick')
-    const now = gated.filter(([, longest]) => longest > 50).map(([moment]) => moment)
-    long = round === 0 ? now : long.filter((moment) => now.includes(moment))
-    if (long.length === 0) return
-  }
-  expect(long).toEqual([])
-})
+    expect(long).toEqual([])
+  },
+)
+
+test(
+  'a tower of forty storeys with more than 500 members each: opening it and editing a wall run hold the page up by no task above 50 ms',
+  alone,
+  async ({ page, request }) => {
+    test.setTimeout(300_000)
+    const id = await builtFrom(
+      page,
+      request,
+      'Tall',
+      '12 x 7.2 m by 10 x 6 m, 40 storeys of 3.5 m, steel beams every 3 m, 150 mm concrete, offices',
+    )
+    await saved(page)
+    await go(page, 'Actions')
+    await page.getByRole('button', { name: 'Wall round the outline' }).click()
+    await page.locator('input[aria-label="weight of the wall"]').waitFor()
+    await saved(page)
+    let long: readonly string[] = []
+    for (let round = 0; round < 6; round++) {
+      const tasks = await watchTasks(page)
+      await page.goto(`/p/${id}/actions?case=permanent/walls`)
+      await page.locator('section[aria-label="Actions"]').waitFor()
+      await page.waitForTimeout(4000)
+      await mark(page, 'open')
+      await page.evaluate(() => {
+        const buttons = [...document.querySelectorAll<HTMLButtonElement>('[data-region="sheet"] button')]
+        buttons.find(({ textContent }) => textContent === 'wall run W1')?.click()
+      })
+      const field = page.locator('input[aria-label="weight of the wall"]')
+      await field.waitFor()
+      await page.waitForTimeout(1000)
+      await mark(page, 'pick')
+      for (const weight of ['2.90', '3.10', '3.30']) {
+        await field.fill(weight)
+        await field.press('Enter')
+      }
+      await page.waitForTimeout(2500)
+      await mark(page, 'edits')
+      const found = await tasks()
+      // picking stands in the gate of the demo: of the tower it is near the limit on a slow machine
+      const gated = found.filter(([moment]) => moment !== 'moment pick')
+      const now = gated.filter(([, longest]) => longest > 50).map(([moment]) => moment)
+      long = round === 0 ? now : long.filter((moment) => now.includes(moment))
+      if (long.length === 0) return
+    }
+    expect(long).toEqual([])
+  },
+)
 
 test('a crashed worker starts again, and the screen has its answers', async ({ page }) => {
   await page.addInitScript(() => {

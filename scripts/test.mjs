@@ -12,7 +12,7 @@ import { lockData } from './lib/dataLock.mjs'
 import { ensureDependencies } from './lib/dependencies.mjs'
 import { ensurePostgresProgram } from './lib/postgresProgram.mjs'
 import { startServer } from './lib/server.mjs'
-import { missedFiles, runJest, runNode, runPlaywright } from './lib/testRuns.mjs'
+import { missedFiles, runJest, runNode, runPlaywright, saySlowest } from './lib/testRuns.mjs'
 
 const parts = ['check', 'unit', 'e2e']
 const { values, positionals } = parseArgs({ options: { only: { type: 'string' } }, allowPositionals: true })
@@ -25,18 +25,28 @@ async function check(name, args) {
   if (!good) say(`${name} failed`)
 }
 
+/** Two at a time: most of them use one processor. */
 async function runChecks() {
   const at = (file) => path.join(root, file)
-  await check('lockfile', [at('scripts/check-lock.mjs')])
-  await check('documents', [at('scripts/check-docs.mjs')])
-  await check('format', [at('node_modules/prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'])
-  await check('types', [at('scripts/typecheck.mjs')])
-  await check('lint', [at('node_modules/eslint/bin/eslint.js'), '.', '--cache', '--cache-location', '.cache/eslint'])
+  await Promise.all([
+    (async () => {
+      await check('lockfile', [at('scripts/check-lock.mjs')])
+      await check('documents', [at('scripts/check-docs.mjs')])
+      await check('format', [at('node_modules/prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'])
+    })(),
+    (async () => {
+      await check('types', [at('scripts/typecheck.mjs')])
+      await check('lint', [at('node_modules/oxlint/bin/oxlint')])
+      const ours = [at('node_modules/eslint/bin/eslint.js'), '.', '--cache', '--cache-location', '.cache/eslint']
+      await check('lint, own rules', ours)
+    })(),
+  ])
 }
 
-function add({ passed, failed, files }, patterns, whole) {
+function add({ passed, failed, files, times }, patterns, whole) {
   tally.passed += passed
   tally.failed += failed
+  saySlowest(times)
   if (!whole) return
   for (const file of missedFiles(patterns, files)) {
     say(`${file} did not run`)

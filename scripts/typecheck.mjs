@@ -5,8 +5,8 @@ import { root } from './lib/console.mjs'
 
 const compiler = path.join(root, 'node_modules/typescript-native/bin/tsc')
 const projects = [
+  'packages/core/tsconfig.src.json',
   'packages/core/tsconfig.json',
-  'packages/core/tsconfig.test.json',
   'packages/contract/tsconfig.json',
   'apps/server/tsconfig.json',
   'apps/web/tsconfig.json',

@@ -12,7 +12,7 @@ const libraries = [
 ]
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [react({ compiler: true })],
   resolve: { dedupe: ['react', 'react-dom', 'zustand'] },
   worker: { format: 'es' },
   build: {

@@ -42,7 +42,7 @@ export const mutants = [
     file: 'building/supports.ts',
     from: 'columnCount(q.other) - columnCount(p.other) || p.index - q.index',
     to: 'p.index - q.index',
-    first: ['rundown.test', 'laws', 'building/'],
+    first: ['rundown.test', 'lawsOf', 'building/'],
   },
   {
     id: 'frame.sameSupport',
@@ -50,7 +50,7 @@ export const mutants = [
     file: 'building/framePlan.ts',
     from: 's: members.reduce((sum, k) => sum + (supports[k]?.s ?? 0), 0) / members.length,',
     to: 's: supports[members[0] ?? 0]?.s ?? 0,',
-    first: ['laws', 'rundown.test'],
+    first: ['lawsOf', 'rundown.test'],
   },
   {
     id: 'walls.gap',
@@ -170,7 +170,7 @@ export const mutants = [
     file: 'sharing/lever.ts',
     from: 'const share = (middle - xa) / (xb - xa)',
     to: 'const share = Math.min(1, Math.max(0, (middle - xa) / (xb - xa)))',
-    first: ['sharing/', 'laws'],
+    first: ['sharing/', 'lawsOf'],
   },
   {
     id: 'rails.sine',
@@ -186,7 +186,7 @@ export const mutants = [
     file: 'sharing/twoWay.ts',
     from: '{ member, s0: to, s1: from, q0: q1 * part, q1: q0 * part }',
     to: '{ member, s0: to, s1: from, q0: q0 * part, q1: q1 * part }',
-    first: ['sharing/twoWay', 'laws'],
+    first: ['sharing/twoWay', 'lawsOf'],
   },
   {
     id: 'rails.opposite',
@@ -194,7 +194,7 @@ export const mutants = [
     file: 'sharing/rails.ts',
     from: '{ member, s0: at(vb), s1: at(va), q0: qb * sine, q1: qa * sine }',
     to: '{ member, s0: at(vb), s1: at(va), q0: qa * sine, q1: qb * sine }',
-    first: ['sharing/oneWay', 'laws'],
+    first: ['sharing/oneWay', 'lawsOf'],
   },
   {
     id: 'wall.coincident',
@@ -202,7 +202,7 @@ export const mutants = [
     file: 'sharing/wallPath.ts',
     from: '[onBeam(segment, carrier, from, to), 1 / under.length] as const',
     to: '[onBeam(segment, carrier, from, to), carrier === under[0] ? 1 : 0] as const',
-    first: ['sharing/wallPath', 'laws'],
+    first: ['sharing/wallPath', 'lawsOf'],
   },
   {
     id: 'corners.moment',
@@ -210,7 +210,7 @@ export const mutants = [
     file: 'sharing/corners.ts',
     from: '(yy * ex - xy * ey) / spread',
     to: '(yy * ex + xy * ey) / spread',
-    first: ['sharing/corners', 'laws'],
+    first: ['sharing/corners', 'lawsOf'],
   },
   {
     id: 'varying.end',
@@ -242,7 +242,7 @@ export const mutants = [
     file: 'rundown/operator.ts',
     from: 'if (!beams[index]?.stable || stuck.has(index)) lost += force',
     to: 'if (!beams[index]?.stable || stuck.has(index)) lost += 0',
-    first: ['laws', 'rundown.test'],
+    first: ['lawsOf', 'rundown.test'],
   },
   {
     id: 'rundown.weight',
@@ -250,7 +250,7 @@ export const mutants = [
     file: 'rundown/floorRundown.ts',
     from: 'feet[i] = (tops[i] ?? 0) + weight',
     to: 'feet[i] = tops[i] ?? 0',
-    first: ['rundown.test', 'laws'],
+    first: ['rundown.test', 'lawsOf'],
   },
   {
     id: 'rundown.slabEnding',
@@ -258,7 +258,7 @@ export const mutants = [
     file: 'rundown/floorRundown.ts',
     from: 'const foot = feetAbove.slice(row * columns, (row + 1) * columns)\n  for (const column of ending) foot[column] = 0',
     to: 'const foot = feetAbove.slice(row * columns, (row + 1) * columns)\n  void ending',
-    first: ['reductions', 'bearingWalls', 'laws'],
+    first: ['reductions', 'bearingWalls', 'lawsOf'],
   },
   {
     id: 'rundown.part',
@@ -266,7 +266,7 @@ export const mutants = [
     file: 'rundown/floorRundown.ts',
     from: 'addRow(out.tops, index, feetAbove, row, part, columns)',
     to: 'addRow(out.tops, index, feetAbove, row, 1, columns)',
-    first: ['bearingWalls', 'laws'],
+    first: ['bearingWalls', 'lawsOf'],
   },
   {
     id: 'raking.direction',
@@ -370,6 +370,6 @@ export const mutants = [
     file: 'derivation/balance.ts',
     from: 'sum(({ rundown }) => rundown.notCarried) + strandedSum(state, caseId)',
     to: 'sum(({ rundown }) => rundown.notCarried)',
-    first: ['laws', 'rundown.test'],
+    first: ['lawsOf', 'rundown.test'],
   },
 ]

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from './holds'
 import { evaluate } from 'mathjs'
 import fs from 'node:fs'
 import path from 'node:path'
@@ -40,7 +41,7 @@ describe.each([...formulas])('%s', (_, formula) => {
   const alike = (a: number, b: number) => expect(Math.abs(a - b)).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(b)))
 
   test('its text says the same as its arithmetic (mathjs as the reader of the text)', () => {
-    fc.assert(
+    holds(
       fc.property(someInputs, (inputs) => {
         const byText: unknown = evaluate(formula.expression, { ...inputs })
         if (typeof byText !== 'number' || !Number.isFinite(byText)) return
@@ -65,7 +66,7 @@ describe.each([...formulas])('%s', (_, formula) => {
       const [l, m, t] = dimensions[quantity]
       return foot ** l * slug ** m * minute ** t
     }
-    fc.assert(
+    holds(
       fc.property(someInputs, (inputs) => {
         const scaled = Object.fromEntries(
           Object.entries(inputs).map(([name, value]) => [name, value * scale(formula.inputs[name] ?? 'factor')]),

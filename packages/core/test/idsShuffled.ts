@@ -1,5 +1,5 @@
 import { documentOf, newId, seededRandom, type Document } from '../src/document/document'
-import type { Kind, Rec } from '../src/document/recordKinds'
+import type { Rec } from '../src/document/recordKinds'
 
 export const idsIn = /[a-zA-Z]+:[0-9a-z]{12,40}/g
 
@@ -10,7 +10,7 @@ export function withOtherIds(
 ): { readonly other: Document; readonly old: ReadonlyMap<string, string> } {
   const random = seededRandom(seed)
   const fresh = new Map(
-    [...document.records.values()].map(({ id, kind }) => [id as string, newId(kind as Kind, random) as string]),
+    [...document.records.values()].map(({ id, kind }) => [id as string, newId(kind, random) as string]),
   )
   const records = JSON.parse(
     JSON.stringify([...document.records.values()]).replace(idsIn, (id) => fresh.get(id) ?? id),

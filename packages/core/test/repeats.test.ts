@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from './holds'
 import { isHorizontal } from '../src/actions/cases'
 import { balanceOf } from '../src/derivation/balance'
 import { readCase } from '../src/derivation/cells'
@@ -37,7 +38,7 @@ function stack(levels: number) {
 
 test('a layout repeated n times gives n times the load, case by case', () => {
   const once = stack(1)
-  fc.assert(
+  holds(
     fc.property(fc.integer({ min: 2, max: 40 }), (n) => {
       const many = stack(n)
       expect(many.caseIds).toEqual(once.caseIds)
@@ -65,7 +66,7 @@ function expectSame(a: readonly number[], b: readonly number[], within = 1e-6): 
 }
 
 test('a wall run or a line load in two parts does what it does in one, wherever it is parted', () => {
-  fc.assert(
+  holds(
     fc.property(fc.nat(1_000_000), fc.double({ min: 0.05, max: 0.95, noNaN: true }), (seed, part) => {
       // what hangs over a stretch is looked for at its middle: heights are typed, so that parting it changes none
       const document = changed(randomBuilding(seed), (record) => [
@@ -116,11 +117,11 @@ test('patches that do not overlap may come in any order', () => {
     return landed(building.state())
   }
   const reference = withOrder([0, 1, 2, 3, 4, 5])
-  fc.assert(fc.property(orders, (order) => expectSame(reference, withOrder(order))))
+  holds(fc.property(orders, (order) => expectSame(reference, withOrder(order))))
 })
 
 test('the unit system of the project changes no result', () => {
-  fc.assert(
+  holds(
     fc.property(fc.nat(1_000_000), (seed) => {
       const document = randomBuilding(seed)
       const [basis] = recordsOf(document, 'basis')

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from './holds'
 import { walls } from '../src/actions/cases'
 import { balanceOf } from '../src/derivation/balance'
 import { Memo } from '../src/derivation/memo'
@@ -71,7 +72,7 @@ describe('a wall with its height by rule repeats with its layout, and follows wh
     const storey = fc.double({ min: 2.5, max: 6, noNaN: true })
     const rule = fc.constantFrom('lessBeam', 'lessSlab', 'lessBoth', 'storey')
     const thin = fc.double({ min: 0.05, max: 0.9, noNaN: true })
-    fc.assert(
+    holds(
       fc.property(fc.array(storey, { minLength: 1, maxLength: 6 }), rule, thin, thin, (storeys, by, depth, slab) => {
         const tops = storeys.map((_, i) => storeys.slice(0, i + 1).reduce((sum, one) => sum + one, 0))
         const { building } = block(tops, by, depth, slab)

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from './holds'
 import { typedLoads } from '../src/actions/cases'
 import { balanceOf } from '../src/derivation/balance'
 import { concernsOf } from '../src/concerns/concernsOf'
@@ -433,7 +434,7 @@ describe('cases', () => {
 test('any surface on any storey', () => {
   const part = fc.double({ min: 0.05, max: 0.95, noNaN: true })
   const sharing = fc.constantFrom('upright', 'level', 'twoWay', 'surrounding' as const)
-  fc.assert(
+  holds(
     fc.property(
       fc.record({ sharing, by: fc.double({ min: -3, max: 3, noNaN: true }), girt: part, post: part, u: part, w: part }),
       fc.record({

@@ -2,7 +2,7 @@ import { referenceText, type Traced } from '@hedrion/core'
 import { useFormat } from '../compute/SessionContext'
 import { Expression } from './Expression'
 import { Line } from './Sheet'
-import { Symbol } from './Symbol'
+import { SymbolText } from './SymbolText'
 import { Value } from './Value'
 
 /** The formulae that a number came by, each once, in the order in which they are needed. */
@@ -22,7 +22,7 @@ export function Chain({ traced, address }: { readonly traced: Traced; readonly a
       reference={referenceText(step).replace(/^(EN 1991-1-4|ASCE 7-16|IS 875-3|IS 1893-1) /, '')}
       result={<Value value={step.value} quantity={step.quantity} {...(step === traced ? { address } : {})} />}
     >
-      <Symbol name={step.symbol} />
+      <SymbolText name={step.symbol} />
       {step.basis.kind === 'formula' && (
         <>
           {' = '}

@@ -1,6 +1,6 @@
 import { formatValue, typeset, type NumberFormat, type Traced } from '@hedrion/core'
 import { Fragment, type ReactNode } from 'react'
-import { Symbol } from './Symbol'
+import { SymbolText } from './SymbolText'
 
 const functions = new Set(['ln', 'max', 'min', 'sqrt'])
 
@@ -40,5 +40,5 @@ function render(piece: string, inputs?: Readonly<Record<string, Traced>>, format
   }
   if (!/^\p{L}/u.test(piece) || functions.has(piece) || piece === 'Σ') return piece
   const input = inputs?.[piece]
-  return input && format ? formatValue(input.value, input.quantity, format) : <Symbol name={piece} />
+  return input && format ? formatValue(input.value, input.quantity, format) : <SymbolText name={piece} />
 }

@@ -8,7 +8,7 @@ import { CopyButton } from '../ui/CopyButton'
 import { Expression } from './Expression'
 import { Source } from './source/Source'
 import { TableRead } from './source/TableRead'
-import { Symbol } from './Symbol'
+import { SymbolText } from './SymbolText'
 import { closeTrace, goBackTo, goDown, pinTrace, useTrace } from './traceStore'
 import { Value } from './Value'
 
@@ -77,7 +77,7 @@ function Node({ traced, name, first = false }: NodeProps) {
     <div>
       <Line>
         <span>
-          <Symbol name={name} />
+          <SymbolText name={name} />
           {basis.kind === 'formula' && (
             <>
               {' = '}
@@ -110,7 +110,7 @@ function SourceOf({ traced: { basis, value }, name, first }: Required<NodeProps>
             'Hide its source'
           ) : (
             <>
-              Where <Symbol name={name} /> comes from
+              Where <SymbolText name={name} /> comes from
             </>
           )}
         </Button>

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import type { Point } from '../geometry/point'
 import { patchOverlaps } from './patchOverlaps'
 
@@ -45,7 +46,7 @@ test('hand: what lies over and under a patch, and whether it is replaced there',
 test('overlaps are mutual, and as large as the cells that both cover', () => {
   const whole = fc.integer({ min: 0, max: 8 })
   const any = fc.tuple(whole, whole, fc.integer({ min: 1, max: 5 }), fc.integer({ min: 1, max: 5 }))
-  fc.assert(
+  holds(
     fc.property(any, any, fc.boolean(), ([x, y, w, h], [u, v, s, t], firstOver) => {
       const one = patch('one', rectangle(x, y, x + w, y + h), firstOver ? 2 : 1)
       const two = patch('two', rectangle(u, v, u + s, v + t), firstOver ? 1 : 2, 'onTopOf')

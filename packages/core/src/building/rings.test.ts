@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { rectangle, turned } from '../../test/shapes'
 import type { Point } from '../geometry/point'
 import { eachEdge, signedArea, type Ring } from '../geometry/polygon'
@@ -50,7 +51,7 @@ test('an open ring: where its ends come nearest', () => {
 // law: a grid of n by m bays has n · m rings that fill it, whatever its bays, turned and shuffled
 test('the bays of a grid', () => {
   const spans = fc.array(fc.integer({ min: 10, max: 90 }), { minLength: 1, maxLength: 4 })
-  fc.assert(
+  holds(
     fc.property(spans, spans, fc.double({ min: -3, max: 3, noNaN: true }), fc.nat(), (across, up, angle, seed) => {
       const at = (list: readonly number[]) => list.reduce((all, d) => [...all, (all.at(-1) ?? 0) + d / 10], [0])
       const [xs, ys] = [at(across), at(up)]

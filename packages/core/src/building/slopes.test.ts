@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { rectangle } from '../../test/shapes'
 import type { SlopeShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
@@ -80,7 +81,7 @@ test('where planes overlap the higher one counts, in whatever order; of equal on
 // law: the true length is that of the line through the heights at its ends and at the ridge (Pythagoras)
 test('true lengths are those of lines in space, however the roof is turned', () => {
   const coordinate = fc.double({ min: 0.1, max: 5.9, noNaN: true })
-  fc.assert(
+  holds(
     fc.property(coordinate, coordinate, coordinate, coordinate, fc.double({ min: -3, max: 3, noNaN: true }), (...v) => {
       const [x0, y0, x1, y1, angle] = v
       const turn = ([x, y]: Point): Point => [

@@ -86,7 +86,7 @@ export const addedAlong = (chain: readonly Place[], read: ColumnReader): readonl
   })
 
 function lengthAbove(state: ProjectState, { floor, row }: Place): Place | undefined {
-  if (hangsAt({ floor, row })) return hungFrom(state, { floor, row }, 'column')[0]?.place
+  if (hangsAt({ floor, row })) return hungFrom(state, { floor, row }, 'column').find(({ part }) => part > 0.5)?.place
   const above = floorAbove(state, floor)
   const landing = floor.feetAbove?.landings.find(
     ({ on, index, part }) => on === 'column' && index === row && part > 0.5,
@@ -96,8 +96,7 @@ function lengthAbove(state: ProjectState, { floor, row }: Place): Place | undefi
 
 function lengthBelow(state: ProjectState, { floor, row }: Place): Place | undefined {
   if (hangsAt({ floor, row })) {
-    const held = hungOn(state, { floor, row })
-    return held?.on === 'column' ? held.place : undefined
+    return hungOn(state, { floor, row }).find(({ on, part }) => on === 'column' && part > 0.5)?.place
   }
   const below = floorBelow(state, floor)
   const landing = below?.feetAbove?.landings.find((candidate) => candidate.row === row && candidate.part > 0.5)
@@ -110,18 +109,22 @@ export const hangsAt = ({ floor, row }: Place): boolean => {
   return column !== undefined && isHanger(column)
 }
 
-/** What holds a hanger, or what hangs: at s along a beam. */
+/** What holds a hanger, or what hangs: at s along a beam, and the part of its force that goes there. */
 export interface Hung {
   readonly on: 'beam' | 'column'
   readonly s: number
+  readonly part: number
   readonly place: Place
 }
 
-/** What a hanger hangs from; undefined where that is nothing, or what it holds up. */
-export function hungOn(state: ProjectState, { floor, row }: Place): Hung | undefined {
-  const landing = floor.rings.includes(row) ? undefined : floor.hung.landings.find((one) => one.row === row)
-  const target = landing && state.floors[orderOf(state, floor) + landing.up]
-  return landing && target && { on: landing.on, s: landing.s, place: { floor: target, row: landing.index } }
+/** What a hanger hangs from, several things where nothing tells them apart; nothing for one that hangs from what it holds up. */
+export function hungOn(state: ProjectState, { floor, row }: Place): readonly Hung[] {
+  if (floor.rings.includes(row)) return []
+  const own = orderOf(state, floor)
+  return floor.hung.landings.flatMap(({ row: of, on, s, part, up, index }): readonly Hung[] => {
+    const target = of === row ? state.floors[own + up] : undefined
+    return target ? [{ on, s, part, place: { floor: target, row: index } }] : []
+  })
 }
 
 /** Hangers whose upper end is at a floor, each with what it meets there. */
@@ -141,8 +144,8 @@ export function hungAt(
 
 /** Hangers that hang from a beam or hanger, with where on it. */
 export const hungFrom = (state: ProjectState, { floor, row }: Place, target: Hung['on']): readonly Hung[] =>
-  hungAt(state, floor).flatMap(({ place, landing: { on, index, s } }) =>
-    on === target && index === row && !place.floor.rings.includes(place.row) ? [{ on, s, place }] : [],
+  hungAt(state, floor).flatMap(({ place, landing: { on, index, s, part } }) =>
+    on === target && index === row && !place.floor.rings.includes(place.row) ? [{ on, s, part, place }] : [],
   )
 
 export const expandedAt = (floor: FloorState, id: string): string => expanded(id, floor.level.id)

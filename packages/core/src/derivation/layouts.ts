@@ -291,10 +291,7 @@ function sharingOf(memo: Memo, shapes: LayoutShapes, frame: FramePlan, plans: re
     carriers.map(({ a, b }) => [a, b]),
     Math.max(limits.reach, ...shapes.panels.map(({ supportReach }) => supportReach ?? 0)),
   )
-  const columnsNear = among(
-    frame.columns,
-    frame.columns.map(({ at }) => [at]),
-  )
+  const columnsNear = among(frame.columns, placesOf(frame.columns))
   const plansNear = among(plans, outlines(shapes.panels))
   const slopesNear = among(shapes.slopes, outlines(shapes.slopes))
   // columns count where a panel hands its load to its corners, or is a plate; others need not know of them
@@ -369,6 +366,8 @@ const typedSources = (
   ...stairs.flatMap((stair) => stairEnds(stair).map((end) => stairSource(stair, end, only(lineShare(end))))),
   ...struts.map((strut) => strutSource(strut, (at) => only(forceShare(at)))),
 ]
+
+const placesOf = (columns: readonly Column[]): readonly Ring[] => columns.map(({ at }) => [at])
 
 const outlines = (shapes: readonly { readonly outline: Ring }[]): readonly Ring[] =>
   shapes.map(({ outline }) => outline)

@@ -141,8 +141,8 @@ function addColumns(state: ProjectState, floor: FloorState, tally: Tally): void 
   above?.operator.plan.frame.columns.forEach((column, row) => {
     if (!isHanger(column)) add(above, row, farEnd(column))
   })
-  for (const { place } of hungAt(state, floor)) {
+  for (const { place, landing } of hungAt(state, floor)) {
     const hanger = place.floor.operator.plan.frame.columns[place.row]
-    if (hanger) add(place.floor, place.row, farEnd(hanger))
+    if (hanger) add(place.floor, place.row, farEnd(hanger), 0.5 * landing.part)
   }
 }

@@ -116,7 +116,7 @@ export function thrusts(
 /** The level at the other end of a column or hanger; -1 is the base; null where it ends on nothing. */
 function otherLevel(state: ProjectState, level: number, place: Place): number | null {
   if (hangsAt(place)) {
-    const held = hungOn(state, place)
+    const [held] = hungOn(state, place)
     return held ? orderOf(state, held.place.floor) : null
   }
   return state.floors[level - 1]?.feetAbove?.unsupported.includes(place.row) ? null : level - 1

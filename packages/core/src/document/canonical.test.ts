@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { canonical } from './canonical'
 
 describe('equal text for equal content', () => {
@@ -22,7 +23,7 @@ describe('equal text for equal content', () => {
   )
 
   test('it is JSON that reads back to the same content', () => {
-    fc.assert(
+    holds(
       fc.property(fc.jsonValue(), (value) => {
         const text = canonical(value)
         expect(canonical(JSON.parse(text))).toBe(text)

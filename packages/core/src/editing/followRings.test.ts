@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { Building } from '../../test/build'
 import { rectangle } from '../../test/shapes'
 import { ringsOf } from '../building/rings'
@@ -213,7 +214,7 @@ test('beams that come, go and move leave one panel a ring', () => {
     to: at,
     which: fc.nat(50),
   })
-  fc.assert(
+  holds(
     fc.property(fc.array(step, { minLength: 1, maxLength: 8 }), (steps) => {
       const building = new Building()
       building.level('Base', 0)

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { Building } from '../../test/build'
 import { metricPoint } from '../units/format'
 import { gridPoint, readPlaces, readShiftText } from './placeText'
@@ -93,7 +94,7 @@ describe('places as they are typed while drawing', () => {
   })
 
   test('whatever is typed gives points that are numbers, or a sentence', () => {
-    fc.assert(
+    holds(
       fc.property(fc.string({ maxLength: 40 }), (text) => {
         const found = read(text, [0, 0])
         if (found.ok) expect(found.points.flat().every(Number.isFinite)).toBe(true)
@@ -220,7 +221,7 @@ describe('repeating', () => {
       [0.1, 0.2],
       [3.3, 0.2],
     ])
-    fc.assert(
+    holds(
       fc.property(fc.integer({ min: -5000, max: 5000 }), fc.integer({ min: -5000, max: 5000 }), (x, y) => {
         const shift = [x / 1000, y / 1000] as const
         expect(moved(moved(wall, shift), [-shift[0], -shift[1]]).path).toEqual(wall.path)

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { actionsOf, nothingOnPlan, type Action } from '../actions/cases'
 import { ruleSets, type Rule } from '../combinations/ruleSets'
 import { combinationStructure, countCombinations, listCombinations } from '../combinations/structure'
@@ -117,7 +118,7 @@ describe('structured envelopes equal brute force', () => {
   ])
 
   test('most, least and count, for every rule', () => {
-    fc.assert(
+    holds(
       fc.property(
         anActions,
         anExclusions,
@@ -140,7 +141,7 @@ describe('structured envelopes equal brute force', () => {
 
   test('where effects differ beside psi', () => {
     const values = fc.array(fc.double({ min: -100, max: 100, noNaN: true }), { minLength: 13, maxLength: 13 })
-    fc.assert(
+    holds(
       fc.property(
         anActions,
         anExclusions,
@@ -175,7 +176,7 @@ describe('structured envelopes equal brute force', () => {
       combinationStructure(r, actions, family.exclusions),
     )
     const effects = fc.array(fc.double({ min: -100, max: 100, noNaN: true }), { minLength: cases, maxLength: cases })
-    fc.assert(
+    holds(
       fc.property(fc.constantFrom(...family.ruleSets), effects, ({ id: set }, effect) => {
         const own = structures.filter((structure) => structure.rule.set === set)
         const all = own.flatMap((structure) => [...listCombinations(structure)])

@@ -1,7 +1,7 @@
 // The package's own types ask for those of Node, which the core does not have.
 declare module 'dxf-parser' {
   // as the package has it
-  // eslint-disable-next-line import-x/no-default-export
+  // oxlint-disable-next-line import/no-default-export
   export default class DxfParser {
     /** Answers what the text holds, or throws. */
     parseSync(text: string): unknown

@@ -1,4 +1,4 @@
-// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the package's own types ask for those of Node
+// oxlint-disable-next-line typescript/triple-slash-reference -- the package's own types ask for those of Node
 /// <reference path="./dxfParser.d.ts" />
 import DxfParser from 'dxf-parser'
 import { arcBetween, chordTurn } from '../geometry/arc'

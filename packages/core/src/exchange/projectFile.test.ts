@@ -1,5 +1,6 @@
 import Ajv from 'ajv/dist/2020'
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { demoDocument } from '../../test/demo'
 import { documentOf } from '../document/document'
 import { kinds, recordKinds, type Rec } from '../document/recordKinds'
@@ -29,7 +30,7 @@ describe('what is written is read', () => {
     const read = readProjectFile(whole)
     if (!read.ok) throw new Error(read.problems[0].problem)
     expect(writeProjectFile(read.document)).toBe(whole)
-    fc.assert(
+    holds(
       fc.property(
         fc.shuffledSubarray([...document.records.values()], { minLength: document.records.size }),
         (records) => {
@@ -74,7 +75,7 @@ describe('the schema', () => {
   test('refuses what the reader refuses, on random damage to random fields', () => {
     const records = [...document.records.values()]
     const damage = fc.constantFrom<unknown>(null, -1e9, 1e9, 'x', '', true, [], {}, [[0, 0]], 'member:nothing', 3.5)
-    fc.assert(
+    holds(
       fc.property(fc.constantFrom(...records), fc.nat(12), damage, (record, which, value) => {
         const fields = Object.keys(recordKinds[record.kind])
         const field = fields[which % fields.length] ?? ''
@@ -171,14 +172,14 @@ describe('hostile files are refused at small cost', () => {
   })
 
   test('whatever is uploaded, the answer is a document or a list of problems', () => {
-    fc.assert(
+    holds(
       fc.property(fc.json({ maxDepth: 6 }), (text) => {
         const read = readProjectFile(text)
         expect(read.ok ? 'read' : read.problems[0].problem).toBeTruthy()
       }),
     )
     // and with single characters of a sound file changed
-    fc.assert(
+    holds(
       fc.property(fc.nat(whole.length - 1), fc.constantFrom('"', '{', ']', '0', '-', 'e', ','), (at, letter) => {
         const read = readProjectFile(whole.slice(0, at) + letter + whole.slice(at + 1))
         if (!read.ok) expect(read.problems[0].problem.endsWith('.')).toBe(true)

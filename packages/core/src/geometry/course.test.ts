@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { cutAtBends, feetAlong, legsOf, lengthOfLegs, middleAlong, pointAlong } from './course'
 import type { Point } from './point'
 
@@ -35,7 +36,7 @@ test('an interval is cut where it goes round a corner, and only there', () => {
 
 test('points that repeat change neither ends nor length by more than they are apart', () => {
   const near = fc.double({ min: -3e-4, max: 3e-4, noNaN: true })
-  fc.assert(
+  holds(
     fc.property(fc.array(fc.tuple(near, near), { minLength: 1, maxLength: 4 }), fc.nat(2), (more, at) => {
       const base = corner[at] ?? [0, 0]
       const doubles = more.map(([dx, dy]): Point => [base[0] + dx, base[1] + dy])

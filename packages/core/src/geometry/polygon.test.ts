@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { rectangle, turned } from '../../test/shapes'
 import { difference, intersection, isEmpty, regionOf, union } from './clip'
 import {
@@ -50,7 +51,7 @@ describe('area and first moments', () => {
   })
 
   test('a turn keeps the area and turns the centroid; a shift moves the moments by the area', () => {
-    fc.assert(
+    holds(
       fc.property(simple, fc.double({ min: -3, max: 3, noNaN: true }), (ring, angle) => {
         const turn = turned(angle, [2, 1])
         const after = ring.map(turn)
@@ -127,7 +128,7 @@ describe('inside, boxes, crossing', () => {
 
 describe('clipping (a library does it; here its promises to us)', () => {
   test('what is cut off and what is left make up the whole, also in moments', () => {
-    fc.assert(
+    holds(
       fc.property(simple, simple, fc.double({ min: -4, max: 4, noNaN: true }), (ring, cut, shift) => {
         const a = regionOf(ring)
         const b = regionOf(cut.map(([x, y]) => [x + shift, y] as const))

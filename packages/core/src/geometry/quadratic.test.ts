@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { rootsOf } from './quadratic'
 
 test('two roots, one, none, a straight line, nothing', () => {
@@ -17,7 +18,7 @@ test('a small root beside a large one keeps its digits', () => {
 
 test('the product of factors is nought at their roots', () => {
   const number = fc.double({ min: -1e3, max: 1e3, noNaN: true })
-  fc.assert(
+  holds(
     fc.property(number, number, (p, q) => {
       const found = rootsOf(p * q, -(p + q), 1)
       for (const root of [p, q])

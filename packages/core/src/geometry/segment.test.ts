@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { turned } from '../../test/shapes'
 import { nearby } from './nearby'
 import type { Point } from './point'
@@ -8,7 +9,7 @@ import { along, distance, overlapOn, project } from './segment'
 const point = fc.tuple(fc.double({ min: -50, max: 50, noNaN: true }), fc.double({ min: -50, max: 50, noNaN: true }))
 
 test('along and project undo each other, whatever the direction', () => {
-  fc.assert(
+  holds(
     fc.property(point, point, fc.double({ min: 0, max: 1, noNaN: true }), (a, b, t) => {
       fc.pre(distance(a, b) > 0.01)
       const s = t * distance(a, b)
@@ -54,7 +55,7 @@ describe('what of one line lies on another', () => {
 describe('things nearby', () => {
   test('the same as looking at every box', () => {
     const things = fc.array(fc.array(point, { minLength: 1, maxLength: 4 }), { maxLength: 40 })
-    fc.assert(
+    holds(
       fc.property(things, fc.array(point, { minLength: 1, maxLength: 3 }), (boxes, probe) => {
         const found = nearby(boxes, 0.5)(probe)
         const wanted = boxes.flatMap((points, i) => (boxesTouch(boxOf(points), boxOf(probe), 0.5) ? [i] : []))

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import type { Point } from '../geometry/point'
 import { bendingTriangle, poisson } from './bendingTriangle'
 
@@ -27,7 +28,7 @@ const numbers = fc.tuple(coordinate, coordinate, coordinate)
 
 // B. M. Irons: an element that passes the patch test converges; the discrete Kirchhoff triangle does (Batoz, Bathe, Ho 1980)
 test('bends evenly without error: the energy is that of the plate', () => {
-  fc.assert(
+  holds(
     fc.property(triangles, numbers, numbers, (corners, rest, [kx, ky, kxy]) => {
       const [D, nu] = [2.5, poisson]
       const u = bent(corners, rest, [kx, ky, kxy])
@@ -40,7 +41,7 @@ test('bends evenly without error: the energy is that of the plate', () => {
 })
 
 test('a plane moves without force, and forces are in balance whatever it does', () => {
-  fc.assert(
+  holds(
     fc.property(triangles, numbers, fc.array(coordinate, { minLength: 9, maxLength: 9 }), (corners, rest, any) => {
       const stiffness = bendingTriangle(corners, 1)
       for (const force of forcesOf(stiffness, bent(corners, rest, []))) expect(Math.abs(force)).toBeLessThan(1e-8)

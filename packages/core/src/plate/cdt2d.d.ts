@@ -1,7 +1,7 @@
 declare module 'cdt2d' {
   /** Triangles (by the places of their corners in the list of points) of a plane graph whose edges all become sides. */
   // as the package has it
-  // eslint-disable-next-line import-x/no-default-export
+  // oxlint-disable-next-line import/no-default-export
   export default function cdt2d(
     points: readonly (readonly [number, number])[],
     edges: readonly (readonly [number, number])[],

@@ -1,5 +1,5 @@
 // Types for a package that has none
-// eslint-disable-next-line @typescript-eslint/triple-slash-reference
+// oxlint-disable-next-line typescript/triple-slash-reference
 /// <reference path="./cdt2d.d.ts" />
 import cdt2d from 'cdt2d'
 import Delaunator from 'delaunator'

@@ -106,7 +106,7 @@ function lengthOfStretch({ floor, row }: Place): number | null {
 }
 
 function footing(state: ProjectState, lowest: Place | undefined): ColumnView['standsOn'] {
-  if (lowest && hangsAt(lowest)) return hungOn(state, lowest) ? 'beam' : 'nothing'
+  if (lowest && hangsAt(lowest)) return hungOn(state, lowest).length > 0 ? 'beam' : 'nothing'
   const below = lowest && floorBelow(state, lowest.floor)
   if (!below) return 'base'
   if (below.onSlab?.rows.includes(lowest.row)) return 'slab'

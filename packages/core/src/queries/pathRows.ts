@@ -45,7 +45,7 @@ function sourceRows(state: ProjectState, { floor, row }: Place, caseId: string):
 function rowsOnto(
   state: ProjectState,
   floor: Place['floor'],
-  { start, index, value }: SparseRows,
+  rows: SparseRows,
   row: number,
   beam: string | null,
   caseId: string,
@@ -53,31 +53,25 @@ function rowsOnto(
   const at = readCase(state, caseId)
   return floor.operator.plan.sources.flatMap((source, i): PathRow[] => {
     const intensity = at(floor.intensities, i)
-    if (intensity === 0) return []
-    for (let e = start[i] ?? 0; e < (start[i + 1] ?? 0); e++) {
-      if (index[e] !== row) continue
-      const part = value[e] ?? 0
-      const address =
-        beam === null
-          ? sourceAddress(state, source, caseId, floor.level.id)
-          : `landing:${expandedAt(floor, beam)}:${i}:${caseId}`
-      const [kind, id] = subjectOf(source)
-      const expandedId = expandedAt(floor, id)
-      return [
-        {
-          kind,
-          label: labelOf(state.document, id),
-          force: part * intensity,
-          intensity,
-          part,
-          at: null,
-          source: i,
-          address,
-          expandedId,
-        },
-      ]
-    }
-    return []
+    const part = intensity === 0 ? 0 : rowSum(rows, i, row)
+    if (part === 0) return []
+    const [kind, id] = subjectOf(source)
+    return [
+      {
+        kind,
+        label: labelOf(state.document, id),
+        force: part * intensity,
+        intensity,
+        part,
+        at: null,
+        source: i,
+        address:
+          beam === null
+            ? sourceAddress(state, source, caseId, floor.level.id)
+            : `landing:${expandedAt(floor, beam)}:${i}:${caseId}`,
+        expandedId: expandedAt(floor, id),
+      },
+    ]
   })
 }
 
@@ -181,8 +175,8 @@ export function columnsStandingOn(
 
 /** Hangers of floors below that hang from a beam or hanger. */
 const hangersOn = (state: ProjectState, place: Place, target: 'beam' | 'column', caseId: string): readonly PathRow[] =>
-  hungFrom(state, place, target).flatMap(({ s, place: { floor, row } }) =>
-    uprightRow(state, floor, row, 'hanger', 1, target === 'beam' ? s : null, caseId),
+  hungFrom(state, place, target).flatMap(({ s, part, place: { floor, row } }) =>
+    uprightRow(state, floor, row, 'hanger', part, target === 'beam' ? s : null, caseId),
   )
 
 /** What a column or hanger hands on, or a part of it. */

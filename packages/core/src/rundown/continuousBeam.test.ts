@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { lusolve, matrix, zeros, type Matrix } from 'mathjs'
 import { continuousLineReactions, continuousReactions, type HeldEnds } from './continuousBeam'
 
@@ -105,12 +106,12 @@ test('finite elements give the same for any supports, held ends and place of the
       found.forEach((value, i) => expect(Math.abs(value - (wanted[i] ?? NaN))).toBeLessThan(1e-6))
     },
   )
-  fc.assert(property, { numRuns: 60 })
+  holds(property, { numRuns: 60 })
 })
 
 test('sum and moment are those of the load, wherever it lies, while no end is held', () => {
   const place = fc.double({ min: -3, max: 20, noNaN: true })
-  fc.assert(
+  holds(
     fc.property(place, place, fc.double({ min: -5, max: 5, noNaN: true }), (p, q, slope) => {
       const x = [0, 4, 5.5, 11, 17]
       const [s0, s1] = [Math.min(p, q), Math.max(p, q)]

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { bay, oneStorey } from '../../test/build'
 import { loadTotal, memberLoads, sumLines, type LoadLine } from './memberLines'
 
@@ -57,7 +58,7 @@ describe('pieces that overlap are added', () => {
         (sum, [s0, s1, q0, q1]) => (s > s0 && s < s1 ? sum + q0 + ((q1 - q0) * (s - s0)) / (s1 - s0) : sum),
         0,
       )
-    fc.assert(
+    holds(
       fc.property(fc.array(piece, { maxLength: 8 }), fc.double({ min: 0.01, max: 15.99, noNaN: true }), (pieces, s) => {
         fc.pre(Math.abs(s - Math.round(s)) > 1e-4)
         const summed = sumLines(pieces)

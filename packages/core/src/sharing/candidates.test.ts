@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { simplePanel } from '../document/blanks'
 import { rectangle } from '../../test/shapes'
 import { planPanel } from '../building/panelRegions'
@@ -101,7 +102,7 @@ test('the verdict is what sharing does, for random members under one-way and two
     [6, off],
   ])
   const member = fc.oneof(fc.tuple(place, place), beside)
-  fc.assert(
+  holds(
     fc.property(
       fc.array(member, { minLength: 1, maxLength: 5 }),
       fc.constantFrom('oneWay', 'twoWay'),

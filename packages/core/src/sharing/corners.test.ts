@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { columnAt } from '../../test/shapes'
 import { regionOf } from '../geometry/clip'
 import type { Point } from '../geometry/point'
@@ -48,7 +49,7 @@ describe('to corner supports', () => {
 
   test('force and both moments are kept wherever the corners and the load lie, and no other forces are smaller', () => {
     const number = fc.integer({ min: -900, max: 900 }).map((cm) => cm / 100)
-    fc.assert(
+    holds(
       fc.property(fc.integer({ min: 3, max: 8 }), number, number, fc.nat(1000), (n, x, y, turn) => {
         const ring = Array.from({ length: n }, (_, i): Point => {
           const r = 3 + ((i * 7 + turn) % 5)

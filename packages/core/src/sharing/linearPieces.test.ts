@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { linearPieces as piecesOfAll, type Piece } from './linearPieces'
 import { mergeLines } from './mergeLines'
 import type { ShareLine } from './share'
@@ -113,7 +114,7 @@ describe('joining pieces', () => {
         .map(([m, s, l, q]) => line(m, s, s + l, q, q)),
       { maxLength: 12 },
     )
-    fc.assert(
+    holds(
       fc.property(some, fc.nat(), (lines, seed) => {
         const merged = mergeLines(lines)
         expect(forceOf(merged)).toBeCloseTo(forceOf(lines), 9)

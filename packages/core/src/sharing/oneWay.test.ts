@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import type { Point } from '../geometry/point'
 import { difference, intersection, regionOf } from '../geometry/clip'
 import { distance, along } from '../geometry/segment'
@@ -184,7 +185,7 @@ describe('one-way sharing by laws', () => {
   const segment = fc.tuple(somewhere, somewhere).filter(([a, b]) => distance(a, b) > 0.5)
 
   test('force and both moments arrive, whatever the polygon, opening, span and members', () => {
-    fc.assert(
+    holds(
       fc.property(
         starShaped,
         starShaped,
@@ -214,7 +215,7 @@ describe('one-way sharing by laws', () => {
   })
 
   test('the same as many dense strips, in a convex panel between two skew beams', () => {
-    fc.assert(
+    holds(
       fc.property(fc.tuple(...[1, 2, 3, 4].map(() => fc.double({ min: 0.5, max: 2, noNaN: true }))), (d) => {
         const ring: Ring = [
           [0, 0],
@@ -238,7 +239,7 @@ describe('one-way sharing by laws', () => {
 
   test('a panel in two, parted along its span, shares as in one', () => {
     const place = fc.double({ min: 4, max: 16, noNaN: true })
-    fc.assert(
+    holds(
       fc.property(starShaped, starShaped, fc.array(segment, { maxLength: 5 }), place, (ring, hole, segments, cut) => {
         const carriers = segments.map(([a, b], i) => carrier(i, a, b))
         const small: Ring = hole.map(([x, y]) => [10 + (x - 10) / 4, 10 + (y - 10) / 4])
@@ -269,7 +270,7 @@ describe('one-way sharing by laws', () => {
   })
 
   test('turning everything, drawing clockwise and splitting a beam change nothing', () => {
-    fc.assert(
+    holds(
       fc.property(angle, fc.double({ min: 0.2, max: 0.8, noNaN: true }), (turn, cut) => {
         const rotate = ([x, y]: Point): Point => [
           x * Math.cos(turn) - y * Math.sin(turn) + 5,

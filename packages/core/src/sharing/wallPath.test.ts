@@ -1,5 +1,6 @@
 import { simplePanel } from '../document/blanks'
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { columnAt, rectangle } from '../../test/shapes'
 import { planPanel, type PanelPlan } from '../building/panelRegions'
 import { wallSegments, type WallSegment } from '../building/wallSegments'
@@ -141,7 +142,7 @@ describe('a wall goes to what is under it', () => {
       [from, 0.5 + first],
       [to, 0.5 + second],
     ])
-    fc.assert(
+    holds(
       fc.property(fc.oneof(fc.tuple(place, place), beside), ([a, b]) => {
         const length = Math.hypot(a[0] - b[0], a[1] - b[1])
         // on a beam a part below 10 mm is none
@@ -214,7 +215,7 @@ test('force and moments are kept wherever the wall stands, as far as it is carri
     carrier('inner', [2.5, 0], [2.5, 4]),
     carrier('cross', [0, 2], [6, 2.2]),
   ]
-  fc.assert(
+  holds(
     fc.property(inside, inside, fc.double({ min: -3, max: 3, noNaN: true }), (a, b, spanAngle) => {
       fc.pre(Math.hypot(a[0] - b[0], a[1] - b[1]) > 0.3)
       const share = wallOn(wall(a, b), frame, [], [panel(1, rectangle(0, 0, 6, 4), { spanAngle })])
@@ -295,7 +296,7 @@ describe('a force at a point goes to what is under it', () => {
 
   // law: force and both moments are kept wherever a point stands on the slab, by lever
   test('equilibrium at random points, whatever the span', () => {
-    fc.assert(
+    holds(
       fc.property(
         fc.double({ min: 0.05, max: 5.95, noNaN: true }),
         fc.double({ min: 0.05, max: 3.95, noNaN: true }),

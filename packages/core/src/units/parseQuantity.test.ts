@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../test/holds'
 import { formatValue, type NumberFormat } from './format'
 import { parseQuantity } from './parseQuantity'
 import { displayUnits, displayFactor, quantities, type Quantity } from './quantity'
@@ -87,7 +88,7 @@ describe('what is refused, with what to do', () => {
   })
 
   test('whatever is typed gives a finite value or a sentence, never an error', () => {
-    fc.assert(
+    holds(
       fc.property(fc.string({ maxLength: 100 }), fc.constantFrom(...quantities), (text, quantity) => {
         const parsed = parseQuantity(text, quantity, metric)
         if (parsed.ok) expect(Number.isFinite(parsed.value)).toBe(true)
@@ -99,7 +100,7 @@ describe('what is refused, with what to do', () => {
 })
 
 test('what is shown can be typed again: the value differs by less than half the last decimal', () => {
-  fc.assert(
+  holds(
     fc.property(
       fc.constantFrom(...quantities),
       fc.constantFrom(metric, comma, us),

@@ -1,7 +1,7 @@
 import { formatQuantity, formatValue, unitOf, type NumberFormat, type SourceTable } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { TableOut } from '../../ui/TableOut'
-import { Symbol } from '../Symbol'
+import { SymbolText } from '../SymbolText'
 import { TableFrame } from './tableFrame'
 import { useMarkedRow } from './useMarkedRow'
 
@@ -39,7 +39,7 @@ export function StandardTable({ table, taken }: StandardTableProps) {
               <th>{heading}</th>
               {heads.map((head, i) => (
                 <th key={i}>
-                  {head.symbol && <Symbol name={head.symbol} />} {head.unit}
+                  {head.symbol && <SymbolText name={head.symbol} />} {head.unit}
                 </th>
               ))}
               {taken.length > 0 && <th>this project</th>}
@@ -49,7 +49,7 @@ export function StandardTable({ table, taken }: StandardTableProps) {
             {rows.map((row) => (
               <tr key={row.id} aria-current={row.id === own || undefined}>
                 <th scope="row">
-                  {table.id === 'single' && row.cells[0] && <Symbol name={row.cells[0].symbol} />} {row.name}
+                  {table.id === 'single' && row.cells[0] && <SymbolText name={row.cells[0].symbol} />} {row.name}
                 </th>
                 {cellTexts(row).map((cell, i) => (
                   <td key={i} data-read={(row.id === own && i === column) || undefined}>

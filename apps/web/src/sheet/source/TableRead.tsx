@@ -1,7 +1,7 @@
 import { formatQuantity, formatValue, unitOf, type Traced } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { TableOut } from '../../ui/TableOut'
-import { Symbol } from '../Symbol'
+import { SymbolText } from '../SymbolText'
 import { CurvePicture } from './CurvePicture'
 import { TableFrame } from './tableFrame'
 import { useMarkedRow } from './useMarkedRow'
@@ -37,13 +37,13 @@ export function TableRead({
       <TableFrame ref={frame} tabIndex={0} role="region" aria-label={`${table.clause}, row ${row} is marked`}>
         <table>
           <caption>
-            <Symbol name={symbol} /> {unitOf(quantity, format)} by <Symbol name={axis.symbol} />, read at{' '}
+            <SymbolText name={symbol} /> {unitOf(quantity, format)} by <SymbolText name={axis.symbol} />, read at{' '}
             {formatQuantity(at, axis.quantity, format)}
           </caption>
           <thead>
             <tr>
               <th>
-                <Symbol name={axis.symbol} /> {unitOf(axis.quantity, format)}
+                <SymbolText name={axis.symbol} /> {unitOf(axis.quantity, format)}
               </th>
               {axis.at.map((point) => (
                 <th key={point}>{formatValue(point, axis.quantity, format)}</th>

@@ -5,7 +5,7 @@ import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
 import { Several } from '../../sheet/Several'
 import { Line, Note, Section } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
@@ -80,14 +80,14 @@ function PressLines({ barrier }: { readonly barrier: Barrier }) {
         reference={clauseOf(load, 'typed')}
         result={<Value value={load.value} quantity="lineLoad" address={`barrier:${barrier.id}:load`} />}
       >
-        <Symbol name={load.symbol} /> square to it, at{' '}
+        <SymbolText name={load.symbol} /> square to it, at{' '}
         <Value value={place.value} quantity="length" address={`barrier:${barrier.id}:place`} strong={false} />
       </Line>
       <Line
         reference="at the edge"
         result={<Value value={moment.value} quantity="lineMoment" address={`barrier:${barrier.id}:moment`} />}
       >
-        <Symbol name="m" /> = <Symbol name={load.symbol} /> · z
+        <SymbolText name="m" /> = <SymbolText name={load.symbol} /> · z
       </Line>
     </>
   )

@@ -5,7 +5,7 @@ import { useEdit } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
 import { Line, Section } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 import { OneByOne } from '../../ui/Later'
@@ -81,7 +81,7 @@ const KeySection = memo(function KeySection({ loadKey, here }: { readonly loadKe
           loads && <Value value={loads.buildUp.value} quantity="pressure" address={`key:${loadKey.id}:buildUp`} />
         }
       >
-        <Symbol name="g" /> = sum of the layers
+        <SymbolText name="g" /> = sum of the layers
       </Line>
       <UseLine loadKey={loadKey} />
       {loads?.concentrated && (
@@ -96,7 +96,7 @@ const KeySection = memo(function KeySection({ loadKey, here }: { readonly loadKe
             />
           }
         >
-          <Symbol name={loads.concentrated.symbol} /> <small>alone, for the local check: in no case</small>
+          <SymbolText name={loads.concentrated.symbol} /> <small>alone, for the local check: in no case</small>
         </Line>
       )}
       <PartitionLine loadKey={loadKey} />

@@ -7,7 +7,7 @@ import { NameField } from '../../sheet/NameField'
 import { Several } from '../../sheet/Several'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { severalWord, shared, wordOf } from '../../sheet/several'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
@@ -104,7 +104,7 @@ function InThisCase({ region }: { readonly region: ReductionRegion }) {
       reference={`level ${levelName}`}
       result={<Value value={reduced / area} quantity="pressure" />}
     >
-      <Symbol name="alpha" /> ={' '}
+      <SymbolText name="alpha" /> ={' '}
       <Value value={factor} quantity="factor" address={`slabReduction:${expandedId}:${caseId}`} strong={false} />, times{' '}
       <Value value={whole / area} quantity="pressure" strong={false} /> on{' '}
       <Value value={area} quantity="area" strong={false} />

@@ -1,7 +1,7 @@
 import { familyOf, type LoadKey } from '@hedrion/core'
 import { useAnswer, useRecords } from '../../compute/SessionContext'
 import { Line } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { Fold } from '../../ui/Fold'
@@ -48,7 +48,7 @@ function Fields({ loadKey }: { readonly loadKey: LoadKey }) {
           loads && <Value value={loads.massShare.value} quantity="factor" address={`key:${loadKey.id}:massShare`} />
         }
       >
-        <Symbol name="ψ_E" /> of the imposed load counts as mass{' '}
+        <SymbolText name="ψ_E" /> of the imposed load counts as mass{' '}
         <QuantityField
           {...fieldOf(loadKey, 'massShare', `part of ${name} in the mass`, 'factor', {
             min: 0,

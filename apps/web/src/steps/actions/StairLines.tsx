@@ -16,7 +16,7 @@ import { useSelfWeightFactor } from '../../sheet/SelfWeightFactor'
 import { Several } from '../../sheet/Several'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { severalWord } from '../../sheet/several'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
@@ -117,7 +117,7 @@ function EndLoads({ stair }: { readonly stair: Stair }) {
           <Value value={atEnd(stair, load).value} quantity="lineLoad" address={`stairEnd:${stair.id}:${caseId}`} />
         }
       >
-        <Symbol name="q_end" /> = <Value value={load.value} quantity="pressure" strong={false} /> ·{' '}
+        <SymbolText name="q_end" /> = <Value value={load.value} quantity="pressure" strong={false} /> ·{' '}
         <Value value={goingOf(stair)} quantity="length" strong={false} /> / 2
       </Line>
     ) : null,

@@ -2,7 +2,7 @@ import { reductionReason, type KeyLoads, type LoadKey, type Traced } from '@hedr
 import { useAnswer, useRecord, useRecords } from '../../compute/SessionContext'
 import { FromMemory } from '../../sheet/FromMemory'
 import { Line } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
@@ -39,7 +39,7 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
       <Choice {...choiceOf(loadKey, 'use', 'use', { ...uses, label: `Use of ${loadKey.name}` })} />{' '}
       {loadKey.use !== null && (
         <>
-          <Symbol name={loads?.imposed?.symbol ?? 'q'} />{' '}
+          <SymbolText name={loads?.imposed?.symbol ?? 'q'} />{' '}
           <QuantityField
             {...fieldOf(loadKey, 'imposed', `typed imposed load of ${loadKey.name}`, 'pressure', {
               min: 0,

@@ -14,7 +14,7 @@ import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { PickLine } from '../../sheet/PickLine'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { severalWord, shared, wordOf } from '../../sheet/several'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
@@ -182,7 +182,7 @@ function MakeLines({ runs }: { readonly runs: readonly WallRun[] }) {
           ) : undefined
         }
       >
-        <Symbol name="g_wall" />{' '}
+        <SymbolText name="g_wall" />{' '}
         {layered.length === 0 && (
           <>
             <QuantityField {...fieldOf(runs, 'weight', 'weight of the wall', 'pressure', { min: 0, max: 1e5 })} /> of

@@ -3,7 +3,7 @@ import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
@@ -59,11 +59,11 @@ function BodyLines({ result, extent }: { readonly result: WindResult | undefined
             reference={part?.extent ? 'as stated' : 'round the columns'}
             result={<Value value={result.b} quantity="length" />}
           >
-            <Symbol name="b" /> across, and <Symbol name="d" /> ={' '}
+            <SymbolText name="b" /> across, and <SymbolText name="d" /> ={' '}
             <Value value={result.d} quantity="length" strong={false} /> along the wind
           </Line>
           <Line reference="7.2.2" result={<Value value={result.h} quantity="length" />}>
-            <Symbol name="h" /> above ground, with the parapet
+            <SymbolText name="h" /> above ground, with the parapet
           </Line>
         </>
       )}
@@ -74,8 +74,8 @@ function BodyLines({ result, extent }: { readonly result: WindResult | undefined
             <QuantityField {...fieldOf(part, 'parapet', 'parapet', 'length', { min: 0, max: 20 })} />
           </Line>
           <Line reference="EN 1991-1-4 6">
-            <Symbol name="c_s" />
-            <Symbol name="c_d" />{' '}
+            <SymbolText name="c_s" />
+            <SymbolText name="c_d" />{' '}
             <QuantityField
               {...fieldOf(part, 'structuralFactor', 'structural factor', 'factor', { min: 0.5, max: 3 })}
             />
@@ -189,25 +189,25 @@ function Coefficients({ result, caseId }: { readonly result: WindResult; readonl
           reference="4.5, figure 7.4"
           result={<Value value={q_p.value} quantity="pressure" address={`qp:${to}`} />}
         >
-          <Symbol name="q_p" /> of the wall from <Value value={from} quantity="length" strong={false} /> to{' '}
+          <SymbolText name="q_p" /> of the wall from <Value value={from} quantity="length" strong={false} /> to{' '}
           <Value value={to} quantity="length" strong={false} />
         </Line>
       ))}
       <Line reference="7.2.2" result={<Value value={q_E.value} quantity="pressure" address={`qp:${result.h}`} />}>
-        <Symbol name="q_p" /> of the leeward wall
+        <SymbolText name="q_p" /> of the leeward wall
       </Line>
       <Line
         reference="table 7.1"
         result={<Value value={c_D.value} quantity="factor" sign address={`wind:${caseId}:c_D`} />}
       >
-        <Symbol name="c_pe,10" /> zone D, <Symbol name="h" />/<Symbol name="d" /> ={' '}
+        <SymbolText name="c_pe,10" /> zone D, <SymbolText name="h" />/<SymbolText name="d" /> ={' '}
         <Value value={ratio.value} quantity="factor" strong={false} address={`wind:${caseId}:ratio`} />
       </Line>
       <Line
         reference="table 7.1"
         result={<Value value={c_E.value} quantity="factor" sign address={`wind:${caseId}:c_E`} />}
       >
-        <Symbol name="c_pe,10" /> zone E
+        <SymbolText name="c_pe,10" /> zone E
       </Line>
       <Line
         reference="7.2.2(3)"

@@ -2,7 +2,7 @@ import { pressureRuleOf } from '@hedrion/core'
 import { useAnswer, useRecords } from '../../compute/SessionContext'
 import { Chain } from '../../sheet/Chain'
 import { Line, Note, Section } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { Value } from '../../sheet/Value'
 
 /** Pressure of the wind at the top of the building, written out. */
@@ -18,7 +18,7 @@ export function PressureChain() {
       {!profile && <Note>No velocity yet, so no wind. Type it above.</Note>}
       {profile && (
         <Line reference="height" result={<Value value={profile.top} quantity="length" />}>
-          <Symbol name="z" /> of the top with its parapet
+          <SymbolText name="z" /> of the top with its parapet
         </Line>
       )}
       {traced && <Chain traced={traced} address={address} />}

@@ -3,7 +3,7 @@ import { useFormat } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { Line, Note, Section } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
@@ -36,7 +36,7 @@ export function SiteLines({ basis }: { readonly basis: Basis }) {
         </Note>
       )}
       <Line reference={rule ? velocity.clause : 'kept'}>
-        <Symbol name={velocity.symbol} /> ={' '}
+        <SymbolText name={velocity.symbol} /> ={' '}
         <QuantityField
           {...fieldOf(basis, 'basicWindVelocity', 'basic wind velocity', 'velocity', {
             min: 5,
@@ -68,7 +68,7 @@ export function SiteLines({ basis }: { readonly basis: Basis }) {
         <FromSite basis={basis} field="altitude" />
       </Line>
       <Line reference="EN 1991-1-3 4.1">
-        <Symbol name="s_k" /> ={' '}
+        <SymbolText name="s_k" /> ={' '}
         <QuantityField
           {...fieldOf(basis, 'groundSnow', 'snow load on the ground', 'pressure', {
             min: 0,

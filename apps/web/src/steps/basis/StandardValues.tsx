@@ -4,7 +4,7 @@ import { useAnswer, useFormat, useGetDocument } from '../../compute/SessionConte
 import { useEdit } from '../../compute/useEdit'
 import { FromMemory } from '../../sheet/FromMemory'
 import { Line, Section } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 import { Fold } from '../../ui/Fold'
@@ -71,7 +71,7 @@ const ValueLine = memo(function ValueLine({ entry }: { readonly entry: ResolvedV
       }
       result={<Value value={value} quantity={meaning.quantity} address={`parameter:${key}`} />}
     >
-      <Symbol name={meaning.symbol} /> <small>{meaning.name}</small>{' '}
+      <SymbolText name={meaning.symbol} /> <small>{meaning.name}</small>{' '}
       {replaced.map((old, i) => (
         <s key={i} title={`${old.layer}, ${old.clause}`}>
           {formatValue(old.value, meaning.quantity, format)}{' '}

@@ -15,7 +15,7 @@ import {
 import styled from 'styled-components'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { FromMemory } from '../../sheet/FromMemory'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { TableOut } from '../../ui/TableOut'
 
 const shown = (entry: ResolvedValue | undefined, format: NumberFormat): string =>
@@ -79,10 +79,10 @@ export function UseTable() {
           <tr>
             <th>use</th>
             <th>
-              <Symbol name={imposedSymbols[0]} /> {unitOf('pressure', format)}
+              <SymbolText name={imposedSymbols[0]} /> {unitOf('pressure', format)}
             </th>
             <th>
-              <Symbol name={imposedSymbols[1]} /> {unitOf('force', format)}
+              <SymbolText name={imposedSymbols[1]} /> {unitOf('force', format)}
             </th>
             <th>on a barrier {unitOf('lineLoad', format)}</th>
             <th>may be reduced</th>

@@ -10,7 +10,7 @@ import { Line, Section } from '../../sheet/Sheet'
 import { severalWord, shared, wordOf } from '../../sheet/several'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
@@ -185,7 +185,7 @@ function ElementFactor({ members }: { readonly members: readonly Member[] }) {
   const columns = members.every(({ role }) => role === 'column')
   return (
     <Line reference="table 4.7-1">
-      <Symbol name="K_LL" /> ={' '}
+      <SymbolText name="K_LL" /> ={' '}
       <QuantityField
         {...fieldOf(members, 'elementFactor', 'live load element factor', 'factor', {
           min: 1,
@@ -239,7 +239,7 @@ function Weight({ member, sections }: { readonly member: Member; readonly sectio
           />
         }
       >
-        <Symbol name="g_0" /> = t · γ = <Value value={section.width} quantity="smallLength" strong={false} /> ·{' '}
+        <SymbolText name="g_0" /> = t · γ = <Value value={section.width} quantity="smallLength" strong={false} /> ·{' '}
         <Value value={material.unitWeight} quantity="unitWeight" strong={false} />, per area of wall, less{' '}
         <QuantityField
           {...fieldOf([member], 'openShare', 'share of openings in the wall', 'factor', { min: 0, max: 1 })}
@@ -259,7 +259,7 @@ function Weight({ member, sections }: { readonly member: Member; readonly sectio
         />
       }
     >
-      <Symbol name={factor === 1 ? 'g_0' : 'g'} /> = A · γ ={' '}
+      <SymbolText name={factor === 1 ? 'g_0' : 'g'} /> = A · γ ={' '}
       <Value value={section.area} quantity="sectionArea" strong={false} /> ·{' '}
       <Value value={material.unitWeight} quantity="unitWeight" strong={false} />
       <TimesFactor />

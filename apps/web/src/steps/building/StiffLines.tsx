@@ -7,7 +7,7 @@ import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { severalWord, shared } from '../../sheet/several'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
@@ -53,7 +53,7 @@ export function StiffLines({ elements }: { readonly elements: readonly StiffElem
       {sort === 'bracing' && <Diagonals elements={elements} />}
       {sort === 'given' && (
         <Line reference="typed">
-          <Symbol name="k" /> ={' '}
+          <SymbolText name="k" /> ={' '}
           <QuantityField {...fieldOf(elements, 'stiffness', 'stiffness', 'stiffness', { min: 0, max: 1e15 })} />
         </Line>
       )}
@@ -73,7 +73,7 @@ function Stiffness({ address }: { readonly address: string }) {
   if (!traced) return null
   return (
     <Line reference="estimated" result={<Value value={traced.value} quantity="stiffness" address={address} />}>
-      <Symbol name="k" /> along it, of one storey
+      <SymbolText name="k" /> along it, of one storey
     </Line>
   )
 }

@@ -7,7 +7,7 @@ import { NameField } from '../../sheet/NameField'
 import { TimesFactor, useSelfWeightFactor } from '../../sheet/SelfWeightFactor'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { severalWord, shared } from '../../sheet/several'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
@@ -65,7 +65,7 @@ export function StrutLines({ struts }: { readonly struts: readonly Strut[] }) {
           reference="own weight"
           result={<Value value={factor * section.area * material.unitWeight * length} quantity="force" />}
         >
-          <Symbol name="G" /> = A · γ · l ={' '}
+          <SymbolText name="G" /> = A · γ · l ={' '}
           <Value
             value={factor * section.area * material.unitWeight}
             quantity="lineLoad"

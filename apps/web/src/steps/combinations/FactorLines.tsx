@@ -2,7 +2,7 @@ import { formatValue, ownValueEdits, type Overview, type RuleView } from '@hedri
 import { useAnswer, useFormat, useGetDocument } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { Line, Note, Section } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { QuantityField } from '../../ui/QuantityField'
 
 /** The factors behind the rules: an edit here is the project's own value, shown as changed on the Basis. */
@@ -85,7 +85,7 @@ function FactorLine({ parameter }: FactorProps) {
   if (!entry) return null
   return (
     <Line reference={entry.replaced.length > 0 ? entry.clause : entry.clause.replace('EN 1990 ', '')}>
-      <Symbol name={entry.meaning.symbol} /> = <Factor parameter={parameter} /> <small>{entry.meaning.name}</small>
+      <SymbolText name={entry.meaning.symbol} /> = <Factor parameter={parameter} /> <small>{entry.meaning.name}</small>
     </Line>
   )
 }
@@ -98,7 +98,7 @@ function PsiLine({ category }: { readonly category: string }) {
       {category === 'wind' ? 'wind' : `category ${category}`}:{' '}
       {[0, 1, 2].map((i) => (
         <span key={i}>
-          <Symbol name={`ψ_${i}`} /> <Factor parameter={`basis.psi_${i}.${category}`} />{' '}
+          <SymbolText name={`ψ_${i}`} /> <Factor parameter={`basis.psi_${i}.${category}`} />{' '}
         </span>
       ))}
     </Line>

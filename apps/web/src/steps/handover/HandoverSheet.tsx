@@ -2,7 +2,7 @@ import { formatQuantity, ownLayerName, writeProjectFile, type ResultStage } from
 import { useState, type ReactNode } from 'react'
 import { useAnswer, useDocument, useFormat, useRecords, useSession } from '../../compute/SessionContext'
 import { Line, Note, Section, Sheet, Warm } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 import { fileName, saveFile } from '../../ui/saveFile'
@@ -73,7 +73,7 @@ function ReplacedValues() {
           reference={before.at(-1)?.clause ?? clause}
           result={<Value value={value} quantity={quantity} address={`parameter:${key}`} />}
         >
-          <Symbol name={symbol} /> <small>{name}</small>{' '}
+          <SymbolText name={symbol} /> <small>{name}</small>{' '}
           {before.map((old, i) => (
             <s key={i}>{formatQuantity(old.value, quantity, format)} </s>
           ))}

@@ -13,7 +13,7 @@ import { markOf } from '../../drawing/marks'
 import { usePicked } from '../../sheet/PickedTools'
 import { Scope } from '../../sheet/Scope'
 import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { Value } from '../../sheet/Value'
 import { Swatch } from '../../ui/Swatch'
 import { TableOut } from '../../ui/TableOut'
@@ -69,7 +69,7 @@ function Supports({ view, caseId }: { readonly view: MemberView; readonly caseId
             <Value value={Math.abs(reaction)} quantity="force" address={`reaction:${view.expandedId}:${i}:${caseId}`} />
           }
         >
-          <Symbol name={`R_${letter(i)}`} /> at {formatQuantity(s, 'length', format)}
+          <SymbolText name={`R_${letter(i)}`} /> at {formatQuantity(s, 'length', format)}
           {reaction < 0 ? ', lifts' : ''}
         </Line>
       ))}

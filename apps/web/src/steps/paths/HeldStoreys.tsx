@@ -4,7 +4,7 @@ import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { useLevel } from '../../drawing/useLevel'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { Line, Note, Section } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
@@ -194,7 +194,7 @@ function Elements({ storey, caseId }: { readonly storey: StoreyView; readonly ca
 function Centre({ name, at: [x, y] }: { readonly name: string; readonly at: readonly [number, number] }) {
   return (
     <Line reference={name}>
-      <Symbol name="x" /> = <Value value={x} quantity="length" strong={false} />, <Symbol name="y" /> ={' '}
+      <SymbolText name="x" /> = <Value value={x} quantity="length" strong={false} />, <SymbolText name="y" /> ={' '}
       <Value value={y} quantity="length" strong={false} />
     </Line>
   )

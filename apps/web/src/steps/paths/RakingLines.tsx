@@ -1,6 +1,6 @@
 import type { ColumnView } from '@hedrion/core'
 import { Line, Note, Section } from '../../sheet/Sheet'
-import { Symbol } from '../../sheet/Symbol'
+import { SymbolText } from '../../sheet/SymbolText'
 import { Value } from '../../sheet/Value'
 import { wayOf } from './ways'
 
@@ -25,13 +25,13 @@ export function RakingLines({ view: { raking, hangs, expandedId, rows }, caseId 
         reference="at each end"
         result={<Value value={Math.abs(thrust)} quantity="force" address={`thrust:${expandedId}:${caseId}`} />}
       >
-        <Symbol name="H" /> = (<Symbol name="V_1" /> + <Symbol name="V_2" />) / 2 · a / h
+        <SymbolText name="H" /> = (<SymbolText name="V_1" /> + <SymbolText name="V_2" />) / 2 · a / h
       </Line>
       <Line
         reference="along it"
         result={<Value value={axial} quantity="force" address={`axial:${expandedId}:${caseId}`} />}
       >
-        <Symbol name="N" />, {hangs ? 'tension' : 'compression'}
+        <SymbolText name="N" />, {hangs ? 'tension' : 'compression'}
       </Line>
       {thrust !== 0 && (
         <Note>

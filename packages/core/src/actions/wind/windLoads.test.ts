@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { holds } from '../../../test/holds'
 import { given } from '../../trace/traced'
 import { standardOf } from '../../standards/families'
 import { peakVelocityPressure } from '../../standards/en/peakVelocityPressure'
@@ -78,7 +79,7 @@ describe('storey forces', () => {
 
   test('whatever the shape: the storeys add up to strip by strip, forces rise with velocity², and traces agree', () => {
     const size = fc.double({ min: 6, max: 40, noNaN: true })
-    fc.assert(
+    holds(
       fc.property(
         size,
         size,

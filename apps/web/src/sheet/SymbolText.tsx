@@ -8,7 +8,7 @@ const greek: Readonly<Record<string, string>> = {
 }
 
 /** A symbol of the standard as it is set in print: `q_p` with its index low, `rho` as ρ. */
-export function Symbol({ name }: { readonly name: string }) {
+export function SymbolText({ name }: { readonly name: string }) {
   const [head = '', ...tail] = name.split('_')
   const index = tail.join(',')
   return (
