@@ -6,6 +6,7 @@ import { Memo } from '../src/derivation/memo'
 import { deriveProject } from '../src/derivation/project'
 import { applyChange } from '../src/document/changes'
 import { seededRandom, type Document } from '../src/document/document'
+import type { Layout } from '../src/document/recordKinds'
 import type { Point } from '../src/geometry/point'
 import type { Concern } from '../src/outcome/outcome'
 import { readTable } from '../src/trace/readTable'
@@ -56,6 +57,13 @@ function twoFloors() {
   building.level('Base', 0)
   const [first, second] = [building.level('1', 3), building.level('2', 6)]
   return { building, lower: building.layout('Lower', null, first), upper: building.layout('Upper', null, second) }
+}
+
+/** Two beams on columns that cross in their middle. */
+function crossing(building: Building, layout: Layout): void {
+  for (const at of line([0, 3], [6, 3], [3, 0], [3, 6])) building.column(layout, at)
+  building.beam(layout, [0, 3], [6, 3])
+  building.beam(layout, [3, 0], [3, 6])
 }
 
 const triggers: readonly Trigger[] = [
@@ -305,6 +313,36 @@ const triggers: readonly Trigger[] = [
       return building
     },
     says: /^C\d, C\d under level 2 stand on nothing, and 8\.0 kN with them\./,
+  },
+  {
+    code: 'column.on-several',
+    make: () => {
+      const { building, lower, upper } = twoFloors()
+      crossing(building, lower)
+      building.column(upper, [3, 3])
+      return building
+    },
+    says: /^Column C5 stands where B1, B2 of level 1 meet, and each of them carries an equal part\./,
+  },
+  {
+    code: 'hanger.on-several',
+    make: () => {
+      const { building, lower, upper } = twoFloors()
+      crossing(building, upper)
+      building.member(lower, 'hanger', [[3, 3]])
+      return building
+    },
+    says: /^Hanger B3 hangs where B1, B2 of level 2 meet/,
+  },
+  {
+    code: 'load.on-several',
+    make: () => {
+      const { building, lower } = twoFloors()
+      crossing(building, lower)
+      building.pointLoad(lower, [3, 3], 5000)
+      return building
+    },
+    says: /acts where B1, B2 of level 1 meet, and each of them carries an equal part\./,
   },
   {
     code: 'column.through-opening',

@@ -18,6 +18,7 @@ export function stairEnds({ path, width }: Pick<StairShape, 'path' | 'width'>): 
     a: [x - dx, y - dy],
     b: [x + dx, y + dy],
     length: width,
+    drawn: width,
   }))
 }
 

@@ -12,6 +12,7 @@ import { lostLoads, strandedColumns } from './lostLoads'
 import { panelsOffTheirBeams } from './panelEdges'
 import { columnsThroughOpenings } from './passing'
 import { levelsPushed } from './thrust'
+import { sharedMeetings } from './meetings'
 import { overlappingPanels, overlappingSlopes } from './overlaps'
 import { reducedBesidePsi } from './reductions'
 import { closeSupports, coarsePlates, oneSupport, ruleLacks } from './sharing'
@@ -43,6 +44,7 @@ const checks: readonly Check[] = [
   strandedColumns,
   hangersFromNothing,
   hangersInColumns,
+  sharedMeetings,
   levelsPushed,
   columnsThroughOpenings,
   panelsOffTheirBeams,

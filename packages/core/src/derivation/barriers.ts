@@ -50,4 +50,4 @@ export const pressedOnBarriers = (state: ProjectState): number =>
 
 /** The same of one floor. */
 export const pressedOnFloor = (state: ProjectState, floor: FloorState): number =>
-  barriersOn(state, floor).reduce((sum, { load, length }) => sum + length * (load?.load.value ?? 0), 0)
+  barriersOn(state, floor).reduce((sum, { load, drawn }) => sum + drawn * (load?.load.value ?? 0), 0)

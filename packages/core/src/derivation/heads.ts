@@ -42,7 +42,7 @@ export const wallLoadsStage = stage(
     const runOf = new Map(runs.map((run) => [run.id as string, run]))
     const sources = wallSourcesOf(operator)
     const lengthOf = new Map<string, number>()
-    for (const { run, segment } of sources) lengthOf.set(run.id, (lengthOf.get(run.id) ?? 0) + segment.length)
+    for (const { run, segment } of sources) lengthOf.set(run.id, (lengthOf.get(run.id) ?? 0) + segment.drawn)
     const heads = sources.map((source) => {
       const overhead = above.find((entry) => spans(entry, source)) ?? above[0]
       return overhead ? headOf(source, overhead) : nothing

@@ -1,6 +1,7 @@
 import type { Floor } from '../building/floors'
 import type { Column, FramePlan } from '../building/frame'
 import { passingColumns, standFeet, stretchesOnSlab, type FootPlan } from '../building/landings'
+import { segmentOf } from '../building/wallSegments'
 import type { Level } from '../document/recordKinds'
 import type { SlopeShape } from '../document/shapes'
 import { distance } from '../geometry/segment'
@@ -173,5 +174,5 @@ const stretchShareStage = stage('stretchShare', ({ shares: [share] }: Shares, le
 function perForce(memo: Memo, column: Column | undefined, lineShare: LineShare): Share {
   const { a, b } = present(column?.stretch, 'a stretch')
   const length = distance(a, b)
-  return memo.get(stretchShareStage, lineShare({ index: 0, a, b, length }), length)
+  return memo.get(stretchShareStage, lineShare(segmentOf(0, a, b)), length)
 }

@@ -8,7 +8,7 @@ import { regionArea, regionMoments } from '../geometry/polygon'
 import { groundOf, sharerOf } from '../sharing/ground'
 import { growingUp } from '../sharing/growingUp'
 import type { Carrier, Limits } from '../sharing/rails'
-import type { Share } from '../sharing/share'
+import { sumOfShares, type Share } from '../sharing/share'
 import { shareVaryingRegion } from '../sharing/varyingArea'
 import { byLayout } from './byLayout'
 import type { FloorState } from './floorStates'
@@ -37,6 +37,17 @@ export interface SurfaceShares {
 }
 
 const upwards = Math.PI / 2
+
+/** Of a stretch that stands for more of the path than its own length. */
+function partOf({ even, growing }: SurfaceShares, part: number): SurfaceShares {
+  if (part === 1) return { even, growing }
+  const times = (share: Share): Share => {
+    const [mx, my] = share.appliedMoments
+    const whole = { ...share, applied: share.applied * part, appliedMoments: [mx * part, my * part] as const }
+    return sumOfShares(whole, [[share, part]])
+  }
+  return { even: times(even), growing: growing && times(growing) }
+}
 
 const surfaceShareStage = stage(
   'surfaceShare',
@@ -97,22 +108,17 @@ export function deriveSurfaces(
         const plane = { ...segment, level: level.elevation, reach: limits.reach }
         const { under, foot } = footOf(floors, order, plane, base, surface.depth)
         const shape = uprightSurface(wallSurfaceShape(surface), segment, slopesOf(floors[order]), foot, before)
-        before += segment.length
+        before += segment.drawn
         const rests = [
           ...floorRests(floors, order, plane),
           ...(under === -1 ? [groundRest(foot, plane)] : under === null ? [] : floorRests(floors, under, plane)),
           ...columnRests(floors, order, plane),
           ...strutRests(struts.get(surface.layout) ?? [], plane),
         ]
-        const shares = memo.get(
-          surfaceShareStage,
-          wallSurfaceShape(surface),
-          shape,
-          rests.map(carrierOf),
-          limits,
-          varies,
-        )
-        return { ...segment, surface, order, under, plane, shape, rests: byKey(rests), shares }
+        const carriers = rests.map(carrierOf)
+        const shares = memo.get(surfaceShareStage, wallSurfaceShape(surface), shape, carriers, limits, varies)
+        const part = segment.drawn / segment.length
+        return { ...segment, surface, order, under, plane, shape, rests: byKey(rests), shares: partOf(shares, part) }
       })
     }),
   )

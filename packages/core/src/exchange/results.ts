@@ -293,9 +293,9 @@ export function stiffElementRows(state: ProjectState) {
  */
 export function barrierRows(state: ProjectState) {
   return state.floors.flatMap((floor) =>
-    barriersOn(state, floor).flatMap(({ barrier, a, b, outward, load }) => {
+    barriersOn(state, floor).flatMap(({ barrier, a, b, outward, load, length, drawn }) => {
       if (!load) return []
-      const q = load.load.value
+      const q = (load.load.value * drawn) / length
       return [
         {
           case: barrierCase,
@@ -310,7 +310,7 @@ export function barrierRows(state: ProjectState) {
           fx: q * outward[0],
           fy: q * outward[1],
           height: load.place.value,
-          moment: load.moment.value,
+          moment: (load.moment.value * drawn) / length,
         },
       ]
     }),

@@ -21,15 +21,18 @@ interface Stretch {
  * onto the panel under it by its rule, else not carried.
  */
 export function shareWall(segment: WallSegment, panels: readonly PanelPlan[], standing: Standing): Share {
-  const { a, b, length } = segment
+  const { a, b, length, drawn } = segment
   const middle = along(a, b, length / 2)
-  const whole: Share = { ...emptyShare, applied: length, appliedMoments: [middle[0] * length, middle[1] * length] }
+  const whole: Share = { ...emptyShare, applied: drawn, appliedMoments: [middle[0] * drawn, middle[1] * drawn] }
   const parts = stretches(segment, standing.carriers).flatMap(({ from, to, under }): readonly Part[] =>
     under.length > 0
       ? under.map((carrier) => [onBeam(segment, carrier, from, to), 1 / under.length] as const)
       : onPanels(segment, { from, to }, panels, standing),
   )
-  return sumOfShares(whole, parts)
+  return sumOfShares(
+    whole,
+    drawn === length ? parts : parts.map(([share, part]) => [share, (part * drawn) / length] as const),
+  )
 }
 
 type Part = readonly [share: Share, part: number]

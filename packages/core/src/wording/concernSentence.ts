@@ -68,6 +68,12 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `${d['labels']} of level ${d['level']} ${several(d) ? 'hang from what they hold' : 'hangs from what it holds'} up, and ${show('force', 'force')} with ${several(d) ? 'them' : 'it'}. What is above has to stand by itself.`,
   'hanger.in-column': (d) =>
     `Hanger ${d['label']} of level ${d['level']} and column ${d['column']} under level ${d['above']} are in the same place: only one of them can be there.`,
+  'column.on-several': (d) =>
+    `Column ${d['label']} stands where ${d['beams']} of level ${d['level']} meet, and each of them carries an equal part. Put a column below it, or end one beam on the other.`,
+  'hanger.on-several': (d) =>
+    `Hanger ${d['label']} hangs where ${d['beams']} of level ${d['level']} meet, and each of them carries an equal part. End one beam on the other.`,
+  'load.on-several': (d) =>
+    `${d['label']} acts where ${d['beams']} of level ${d['level']} meet, and each of them carries an equal part. End one beam on the other, or put a column below it.`,
   'level.pushed': (d, show) =>
     `Level ${d['level']} is pushed sideways, by ${show('force', 'force')} in ${d['case']} alone: by what rakes, by loads square to a slope, or by pressure on walls. Nothing here holds that; it is handed on to the frame analysis.`,
   'selfweight.twice': (d, show) =>

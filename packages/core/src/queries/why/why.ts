@@ -148,10 +148,10 @@ function wallRun(state: ProjectState, rest: string): Traced | null {
     return [
       {
         label: `stretch ${segment.index + 1}`,
-        value: load * segment.length,
+        value: load * segment.drawn,
         factors: [
           { value: load, quantity: 'lineLoad' },
-          { value: segment.length, quantity: 'length' },
+          { value: segment.drawn, quantity: 'length' },
         ],
         address: `wall:${id}@${levelId}`,
       },
