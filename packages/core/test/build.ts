@@ -260,6 +260,7 @@ export class Building {
       use: null,
       path,
       value,
+      endValue: null,
       ...more,
     })
   }

@@ -23,9 +23,9 @@ export function caseOfTyped({ nature, use }: TypedLoad, standard: Standard): str
   return nature === 'permanent' ? typedLoads : (casesOfUse(use, standard)?.imposed ?? null)
 }
 
-/** Its value, N/m, N or N/m²; at the end of an area load it may be another one. */
+/** Its value, N/m, N or N/m²; at the end of a line or area load it may be another one. */
 export const valueAt = (load: TypedLoad, end: 'start' | 'end'): number =>
-  load.kind === 'areaLoad' && end === 'end' ? (load.endValue ?? load.value) : load.value
+  load.kind !== 'pointLoad' && end === 'end' ? (load.endValue ?? load.value) : load.value
 
 const quantities = { lineLoad: 'lineLoad', pointLoad: 'force', areaLoad: 'pressure' } as const
 

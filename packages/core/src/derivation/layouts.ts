@@ -2,7 +2,6 @@ import { bearersOf, type Bearer } from '../building/bearers'
 import type { Column, FramePlan } from '../building/frame'
 import { framePlan } from '../building/framePlan'
 import { planPanel, type PanelPlan } from '../building/panelRegions'
-import { stairEnds } from '../building/stairs'
 import { wallSegments, type WallSegment } from '../building/wallSegments'
 import { recordsOf, type Document } from '../document/document'
 import { once } from '../document/once'
@@ -36,21 +35,10 @@ import type { Point } from '../geometry/point'
 import type { Ring } from '../geometry/polygon'
 import { present } from '../outcome/assert'
 import { layoutOperator, type LayoutOperator } from '../rundown/operator'
-import {
-  areaSource,
-  beamSource,
-  lineSource,
-  pointSource,
-  regionSource,
-  stairSource,
-  strutSource,
-  wallSource,
-  type LayoutPlan,
-  type Source,
-} from '../rundown/sources'
+import { beamSource, regionSource, wallSource, type LayoutPlan, type Source } from '../rundown/sources'
 import { feetUnder } from '../sharing/feetUnder'
+import { evenEnds, type Ends } from '../sharing/lineEnds'
 import { carriersAmong, usualLimits, type Limits } from '../sharing/rails'
-import type { Share } from '../sharing/share'
 import { byLayout } from './byLayout'
 import { elasticUnder, noStock, stockOf, type Stock } from './elastic'
 import type { Memo } from './memo'
@@ -66,6 +54,7 @@ import {
   type Shares,
 } from './panelShares'
 import { stage } from './stage'
+import { typedSources } from './typedSources'
 
 const frameStage = stage(
   'frame',
@@ -117,8 +106,8 @@ const operatorStage = stage(
   ({ toSupports, plan }) => 12 * toSupports.index.length + 300 * plan.sources.length,
 )
 
-/** How a line that stands on a layout is shared, one unit of load to its length. */
-export type LineShare = (segment: WallSegment) => Shares
+/** How a line that stands on a layout is shared: one unit of load to its length, or straight between values at its ends. */
+export type LineShare = (segment: WallSegment, ends?: Ends) => Shares
 
 /** What is solved of a layout. */
 export interface SolvedLayout {
@@ -191,7 +180,7 @@ const isPlate = ({ sharing }: Pick<PanelShape, 'sharing'>): boolean => sharing =
 const stockOfPlates = (document: Document, layoutId: string, panels: readonly Panel[] | undefined): Stock =>
   panels?.some(isPlate) ? stockOf(document, layoutId) : noStock
 
-interface LayoutShapes extends Stock {
+export interface LayoutShapes extends Stock {
   readonly members: readonly MemberShape[]
   readonly panels: readonly PanelShape[]
   readonly openings: readonly OpeningShape[]
@@ -268,7 +257,7 @@ function solve(memo: Memo, shapes: LayoutShapes, limits: Limits): SolvedLayout {
   )
   const panelShares = plans.map(panelShare)
   const wallShares = walls.map(({ segment }) => lineShare(segment))
-  const typed = typedSources(shapes, lineShare, forceShare, areaShare)
+  const typed = typedSources(shapes, { lineShare, forceShare, areaShare })
   const operator = memo.get(operatorStage, frame, plans, panelShares, walls, wallShares, typed, shapes.slopes)
   return { operator, lineShare, lineShareOf: new Map() }
 }
@@ -327,10 +316,10 @@ function sharingOf(memo: Memo, shapes: LayoutShapes, frame: FramePlan, plans: re
       const [near, columns, bearers] = [carriersNear(plan.panel.outline), columnsUnder([plan]), bearersUnder([plan])]
       return memo.get(panelShareStage, plan, near, columns, bearers, limits, plated)
     },
-    lineShare: (segment: WallSegment): Shares => {
+    lineShare: (segment: WallSegment, ends: Ends = evenEnds): Shares => {
       const [near, under] = groundUnder(segment.a, segment.b)
       const [columns, bearers] = [columnsUnder(under), bearersUnder(under)]
-      return memo.get(wallShareStage, segment, near, columns, bearers, limits, under, platesUnder(under))
+      return memo.get(wallShareStage, segment, ends, near, columns, bearers, limits, under, platesUnder(under))
     },
     areaShare: (load: AreaLoadShape): AreaShares => {
       const [near, under] = groundUnder(...load.outline)
@@ -346,26 +335,6 @@ function sharingOf(memo: Memo, shapes: LayoutShapes, frame: FramePlan, plans: re
     },
   }
 }
-
-const only = ({ shares }: Shares): Share => present(shares[0], 'the one share')
-
-/** Typed loads, stretch by stretch, flights of stairs by their ends, and members in space. */
-const typedSources = (
-  { lineLoads, pointLoads, areaLoads, stairs, struts }: LayoutShapes,
-  lineShare: (segment: WallSegment) => Shares,
-  forceShare: (at: Point) => Shares,
-  areaShare: (load: AreaLoadShape) => AreaShares,
-): readonly Source[] => [
-  ...lineLoads.flatMap((load) =>
-    wallSegments({ path: load.path, closed: false }).map((segment) =>
-      lineSource(load, segment, only(lineShare(segment))),
-    ),
-  ),
-  ...pointLoads.flatMap((load) => load.path.map((at) => pointSource(load, at, only(forceShare(at))))),
-  ...areaLoads.flatMap((load) => areaShare(load).ends.map((ofEnd, end) => areaSource(load, end, ofEnd))),
-  ...stairs.flatMap((stair) => stairEnds(stair).map((end) => stairSource(stair, end, only(lineShare(end))))),
-  ...struts.map((strut) => strutSource(strut, (at) => only(forceShare(at)))),
-]
 
 const placesOf = (columns: readonly Column[]): readonly Ring[] => columns.map(({ at }) => [at])
 

@@ -3,13 +3,15 @@ import type { Column } from '../building/frame'
 import type { PanelPlan } from '../building/panelRegions'
 import type { WallSegment } from '../building/wallSegments'
 import type { AreaLoadShape, SlopeShape } from '../document/shapes'
+import { even } from '../geometry/density'
 import type { Point } from '../geometry/point'
 import type { Plate } from '../plate/plate'
 import { plateOf, type Elastic } from '../sharing/byStiffness'
 import { groundOf, sharerOf, type Standing } from '../sharing/ground'
+import type { Ends } from '../sharing/lineEnds'
 import type { Carrier, Limits } from '../sharing/rails'
 import type { Share } from '../sharing/share'
-import { shareVaryingArea, type AreaShare } from '../sharing/varyingArea'
+import { shareAreaLoad, type AreaShare } from '../sharing/areaLoad'
 import { shareForce, shareWall } from '../sharing/wallPath'
 import { stage } from './stage'
 
@@ -17,7 +19,7 @@ export interface Shares {
   readonly shares: readonly Share[]
 }
 
-/** What an area load puts on members by the value at each of its ends. */
+/** What an area load puts on members: of its value where it is even, else of the value at each of its ends. */
 export interface AreaShares {
   readonly ends: readonly AreaShare[]
 }
@@ -76,22 +78,25 @@ export const panelShareStage = stage(
     plated: Plated,
   ): Shares => {
     const sharer = sharerOf(groundOf(plan, standing(carriers, columns, bearers, limits, [plan], [plated])))
-    return { shares: plan.regions.map(({ region }) => sharer.area(region)) }
+    return { shares: plan.regions.map(({ region }) => sharer.area(region, even)) }
   },
   bytesOfShares,
 )
 
+/** Of a line load along a stretch by its values at both ends. */
 export const wallShareStage = stage(
   'wallShare',
-  (segment: WallSegment, ...under: Under): Shares => ({ shares: [shareWall(segment, under[4], standing(...under))] }),
+  (segment: WallSegment, ends: Ends, ...under: Under): Shares => ({
+    shares: [shareWall(segment, ends, under[4], standing(...under))],
+  }),
   bytesOfShares,
 )
 
-/** Of an area load: falling from its beginning, then rising to its end. */
+/** Of an area load: even, or falling from its beginning, then rising to its end. */
 export const areaShareStage = stage(
   'areaShare',
   (load: AreaLoadShape, slopes: readonly SlopeShape[], ...under: Under): AreaShares => ({
-    ends: shareVaryingArea(load, under[4], standing(...under), slopes),
+    ends: shareAreaLoad(load, under[4], standing(...under), slopes),
   }),
   ({ ends }) =>
     bytesOfShares({ shares: ends.flatMap(({ share, sideways }) => [share, ...sideways.map((one) => one.share)]) }),

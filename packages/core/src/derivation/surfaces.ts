@@ -4,12 +4,10 @@ import { wallSegments, type WallSegment } from '../building/wallSegments'
 import { recordsOf, type Document } from '../document/document'
 import type { WallSurface } from '../document/recordKinds'
 import { wallSurfaceShape, type PanelShape, type WallSurfaceShape } from '../document/shapes'
-import { regionArea, regionMoments } from '../geometry/polygon'
+import { densityAlong, even } from '../geometry/density'
 import { groundOf, sharerOf } from '../sharing/ground'
-import { growingUp } from '../sharing/growingUp'
 import type { Carrier, Limits } from '../sharing/rails'
 import { sumOfShares, type Share } from '../sharing/share'
-import { shareVaryingRegion } from '../sharing/varyingArea'
 import { byLayout } from './byLayout'
 import type { FloorState } from './floorStates'
 import { limitsOf } from './layouts'
@@ -39,14 +37,14 @@ export interface SurfaceShares {
 const upwards = Math.PI / 2
 
 /** Of a stretch that stands for more of the path than its own length. */
-function partOf({ even, growing }: SurfaceShares, part: number): SurfaceShares {
-  if (part === 1) return { even, growing }
+function partOf(shares: SurfaceShares, part: number): SurfaceShares {
+  if (part === 1) return shares
   const times = (share: Share): Share => {
     const [mx, my] = share.appliedMoments
     const whole = { ...share, applied: share.applied * part, appliedMoments: [mx * part, my * part] as const }
     return sumOfShares(whole, [[share, part]])
   }
-  return { even: times(even), growing: growing && times(growing) }
+  return { even: times(shares.even), growing: shares.growing && times(shares.growing) }
 }
 
 const surfaceShareStage = stage(
@@ -61,12 +59,10 @@ const surfaceShareStage = stage(
     // openings are known already, and may touch the border
     const plan = { ...planPanel(panelOf(shape, outline), [], []), net }
     const standing = { carriers: rests, columns: [], bearers: [], limits, plateOf: () => undefined }
-    const load = { region: net, angle: upwards, measured: 'plan' } as const
     const sharer = sharerOf(groundOf(plan, standing))
-    const even = { ...sharer.area(net), applied: regionArea(net), appliedMoments: regionMoments(net) }
-    if (!varies) return { even, growing: null }
-    const [{ share }] = shareVaryingRegion(load, [plan], standing, [])
-    return { even, growing: shape.sharing === 'level' ? growingUp(even, share.appliedMoments, rests, net) : share }
+    // from nothing at the top to one unit at the foot
+    const downwards = densityAlong(net, upwards, [1, 0])
+    return { even: sharer.area(net, even), growing: varies ? sharer.area(net, downwards) : null }
   },
   ({ even, growing }) => 80 * (even.lines.length + (growing?.lines.length ?? 0)) + 500,
 )

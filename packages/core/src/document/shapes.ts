@@ -54,8 +54,13 @@ export const strutShape = picker<Strut>()('id', 'path', 'startHeight', 'endHeigh
 export const openingShape = picker<Opening>()('id', 'outline')
 export const patchShape = picker<Patch>()('id', 'outline', 'mode', 'order')
 export const wallShape = picker<WallRun>()('id', 'path', 'closed')
-export const lineLoadShape = picker<LineLoad>()('id', 'path')
-export const areaLoadShape = picker<AreaLoad>()('id', 'outline', 'angle', 'measured')
+/** Whether a load varies shapes its paths; by how much does not. */
+export const lineLoadShape = once(({ id, path, endValue }: LineLoad) =>
+  Object.freeze({ id, path, varies: endValue !== null }),
+)
+export const areaLoadShape = once(({ id, outline, angle, measured, endValue }: AreaLoad) =>
+  Object.freeze({ id, outline, angle, measured, varies: endValue !== null }),
+)
 export const stairShape = picker<Stair>()('id', 'path', 'width')
 export const wallSurfaceShape = picker<WallSurface>()(
   'id',

@@ -1,11 +1,15 @@
 import { list, nullable, number, oneOf, point, withDefault } from './fields'
 import { ring, typedLoad } from './recordParts'
 
-/** A load typed along a path: N/m downwards, less than zero where it lifts. */
+const perLength = number('lineLoad', { min: -1e7, max: 1e7 })
+
+/** A load typed along a path: N/m downwards, less than zero where it lifts. Even, or straight along the path from its value to another one. */
 export const lineLoad = {
   ...typedLoad,
   path: list(point(), 500, 2),
-  value: number('lineLoad', { min: -1e7, max: 1e7 }),
+  value: perLength,
+  /** At the end of the path; null where it is even. */
+  endValue: withDefault(nullable(perLength), null),
 } as const
 
 /** A load typed at a point: N downwards, less than zero where it lifts. */

@@ -205,6 +205,7 @@ const makers: Readonly<Record<Tool, Maker>> = {
       ...base,
       ...usualLoad(recordsOf(document, 'lineLoad')),
       path,
+      endValue: null,
     }),
   areaLoad: (outline, base, { document, random }) =>
     made<AreaLoad>({

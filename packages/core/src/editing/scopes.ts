@@ -51,7 +51,7 @@ const makes: { readonly [K in Drawn['kind']]: (record: Extract<Drawn, { kind: K 
   slope: ({ pitch, eaves }) => [pitch, eaves],
   patch: ({ key }) => [key],
   wallRun: ({ buildUp, weight, heightRule }) => [buildUp ?? weight, heightRule],
-  lineLoad: ({ value, nature, use }) => [value, nature, use],
+  lineLoad: ({ value, endValue, nature, use }) => [value, endValue, nature, use],
   pointLoad: ({ value, nature, use }) => [value, nature, use],
   areaLoad: ({ value, endValue, measured, nature, use }) => [value, endValue, measured, nature, use],
   reductionRegion: ({ slabs, slabFactor, beams, beamFactor }) => [slabs, slabFactor, beams, beamFactor],

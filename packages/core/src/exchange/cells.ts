@@ -20,10 +20,6 @@ function separatorOf(text: string): string {
   return ['\t', ';', ','].reduce((best, sign) => (count(sign) > count(best) ? sign : best))
 }
 
-/** A plain number takes the unit of its heading; one with a unit of its own keeps that. */
-export const inUnitOf = (text: string, unit: string): string =>
-  unit !== '' && /^[-+−\d.,\s]+$/.test(text) ? `${text} ${unit}` : text
-
 /** A heading with its unit: `x1, mm`, `load (kN/m²)`, `y2 [m]`. */
 export function headingOf(cell: string): { readonly name: string; readonly unit: string } {
   const [, name = '', unit = ''] = /^([^,([]*)[,([]?\s*([^)\]]*)[)\]]?$/.exec(cell) ?? []

@@ -2,7 +2,7 @@ import type { BuildUp } from '../document/recordKinds'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 import type { Quantity } from '../units/quantity'
-import { headingOf, inUnitOf, readCells, refuseCell, type CellRow } from './cells'
+import { headingOf, readCells, refuseCell, type CellRow } from './cells'
 import { readRows, type TableProblem } from './tableRows'
 
 type Layer = BuildUp['layers'][number]
@@ -75,7 +75,7 @@ function readLayer(cells: readonly string[], headings: readonly (Heading | null)
   }
   const valueOf = (column: Exclude<Column, 'name'>): number | null => {
     const { text, unit } = textOf(column)
-    return text === '' ? null : amount(inUnitOf(text, unit), column, format)
+    return text === '' ? null : amount(text, unit, column, format)
   }
   const name = textOf('name').text
   if (name === '') refuseCell('name', 'A layer needs a name.')
@@ -88,9 +88,9 @@ function readLayer(cells: readonly string[], headings: readonly (Heading | null)
   return { name, thickness, unitWeight, load, source: '' }
 }
 
-function amount(text: string, column: Exclude<Column, 'name'>, format: NumberFormat): number {
+function amount(text: string, unit: string, column: Exclude<Column, 'name'>, format: NumberFormat): number {
   const quantity = columns[column]
-  const read = parseQuantity(text, quantity, format)
+  const read = parseQuantity(text, quantity, format, unit)
   if (!read.ok) return refuseCell(column, read.problem)
   const [least, greatest] = limits[quantity]
   return read.value >= least && read.value <= greatest

@@ -3,14 +3,14 @@ import type { Layout, LineLoad, PointLoad } from '../document/recordKinds'
 import { letters } from '../editing/drawn'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
-import { inUnitOf, refuseCell } from './cells'
+import { refuseCell } from './cells'
 import { labelsOn, readLabel } from './labelCells'
 import { placeColumns, placeNames, readPath, saysWhere } from './placeCells'
 import { readTable, type Cells, type ReadTable, type TableKind } from './tableRows'
 
 export const loadTableLimits = { characters: 1_000_000, rows: 2000 } as const
 
-const columns = ['label', 'what', 'nature', 'use', ...placeColumns, 'load'] as const
+const columns = ['label', 'what', 'nature', 'use', ...placeColumns, 'load', 'end load'] as const
 type Column = (typeof columns)[number]
 
 const table: TableKind<Column> = {
@@ -22,6 +22,8 @@ const table: TableKind<Column> = {
     category: 'use',
     value: 'load',
     weight: 'load',
+    'load at the end': 'end load',
+    'load to': 'end load',
     ...placeNames,
   },
   limits: loadTableLimits,
@@ -43,7 +45,7 @@ interface Ground {
 
 /**
  * Reads point loads and line loads of a layout from a table: CSV or pasted cells, such as a list of machines. A row with one place is a
- * force, one with two a load along the line between them; it is permanent unless its nature or its use says imposed. All or
+ * force, one with two a load along the line between them, which may end with another value; it is permanent unless its nature or its use says imposed. All or
  * nothing.
  */
 export function readLoadTable(text: string, ground: Ground): ReadTable<PointLoad | LineLoad> {
@@ -63,9 +65,12 @@ function readRow(cells: Cells<Column>, ground: Ground, taken: ReadonlySet<string
   if (what.length > 60) refuseCell('what', 'This has 60 characters at most.')
   const { layout, format, random } = ground
   const base = { layout: layout.id, label, what, ...readNature(cells, ground), path }
-  return kind === 'pointLoad'
-    ? { kind, id: newId(kind, random), ...base, value: readLoad(cells, 'force', 1e9, format) }
-    : { kind, id: newId(kind, random), ...base, value: readLoad(cells, 'lineLoad', 1e7, format) }
+  if (kind === 'pointLoad') {
+    if (cells['end load']) refuseCell('end load', 'A force at one place has no other value at an end.')
+    return { kind, id: newId(kind, random), ...base, value: readLoad(cells, 'load', 'force', 1e9, format) }
+  }
+  const endValue = cells['end load'] ? readLoad(cells, 'end load', 'lineLoad', 1e7, format) : null
+  return { kind, id: newId(kind, random), ...base, value: readLoad(cells, 'load', 'lineLoad', 1e7, format), endValue }
 }
 
 /** A load with a use is imposed; without one it is permanent unless it says otherwise. */
@@ -80,9 +85,16 @@ function readNature(cells: Cells<Column>, { uses }: Ground): Pick<PointLoad, 'na
   return { nature, use }
 }
 
-function readLoad(cells: Cells<Column>, quantity: 'force' | 'lineLoad', most: number, format: NumberFormat): number {
-  if (!cells.load) return refuseCell('load', 'How much it is, is missing.')
-  const read = parseQuantity(inUnitOf(cells.load.text, cells.load.unit), quantity, format)
-  if (!read.ok) return refuseCell('load', read.problem)
-  return Math.abs(read.value) <= most ? read.value : refuseCell('load', 'This is larger than any load of a building.')
+function readLoad(
+  cells: Cells<Column>,
+  column: 'load' | 'end load',
+  quantity: 'force' | 'lineLoad',
+  most: number,
+  format: NumberFormat,
+): number {
+  const cell = cells[column]
+  if (!cell) return refuseCell(column, 'How much it is, is missing.')
+  const read = parseQuantity(cell.text, quantity, format, cell.unit)
+  if (!read.ok) return refuseCell(column, read.problem)
+  return Math.abs(read.value) <= most ? read.value : refuseCell(column, 'This is larger than any load of a building.')
 }

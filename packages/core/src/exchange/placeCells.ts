@@ -5,7 +5,7 @@ import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
-import { inUnitOf, refuseCell } from './cells'
+import { refuseCell } from './cells'
 import type { Cells } from './tableRows'
 
 /** Columns that say where something is: places in words, or coordinates. */
@@ -77,7 +77,7 @@ export function lengthCell(
   column: string,
   format: NumberFormat,
 ): number {
-  const read = parseQuantity(inUnitOf(text, unit), 'length', format)
+  const read = parseQuantity(text, 'length', format, unit)
   if (!read.ok) return refuseCell(column, read.problem)
   return Math.abs(read.value) <= 1e6 ? read.value : refuseCell(column, 'This is farther away than 1000 km.')
 }

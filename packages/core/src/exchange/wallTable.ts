@@ -5,7 +5,7 @@ import { readOpenings } from '../editing/openingText'
 import { usualWall } from '../editing/usual'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
-import { inUnitOf, refuseCell } from './cells'
+import { refuseCell } from './cells'
 import { labelsOn, readLabel } from './labelCells'
 import { lengthCell, placeColumns, placeNames, placesBetween, readPath, saysWhere } from './placeCells'
 import { readTable, type Cells, type ReadTable, type TableKind } from './tableRows'
@@ -71,7 +71,7 @@ function readRow(cells: WallCells, ground: Ground, taken: ReadonlySet<string>): 
 
 function readWeight({ weight }: WallCells, format: NumberFormat): number | null {
   if (!weight) return null
-  const read = parseQuantity(inUnitOf(weight.text, weight.unit), 'pressure', format)
+  const read = parseQuantity(weight.text, 'pressure', format, weight.unit)
   if (!read.ok) return refuseCell('weight', read.problem)
   return read.value >= 0 && read.value <= 1e5 ? read.value : refuseCell('weight', 'A wall weighs 0 to 100 kN/m².')
 }
@@ -95,13 +95,11 @@ function readOpeningCell(
   format: NumberFormat,
 ): Partial<Pick<WallRun, 'openingShare' | 'openingSizes'>> {
   if (!openings) return {}
-  const percent = /^\s*([\d.,]+)\s*%\s*$/.exec(openings.text)
-  if (percent || /^[\d.,\s]+$/.test(openings.text)) {
-    const read = parseQuantity(percent?.[1] ?? openings.text, 'factor', format)
+  if (/^[\d.,\s]+%?\s*$/.test(openings.text)) {
+    const read = parseQuantity(openings.text, 'factor', format, openings.unit)
     if (!read.ok) return refuseCell('openings', read.problem)
-    const share = percent ? read.value / 100 : read.value
-    return share >= 0 && share <= 1
-      ? { openingShare: share }
+    return read.value >= 0 && read.value <= 1
+      ? { openingShare: read.value }
       : refuseCell('openings', 'Openings are 0 to 1 of the face of a wall, or 0 to 100 %.')
   }
   const read = readOpenings(openings.text, format)

@@ -211,6 +211,7 @@ const lineLoad = (what: string, value: number, acts: Pick<LineLoad, 'nature' | '
     [x, 15],
   ],
   value,
+  endValue: null,
 })
 const flight = (foot: Point, head: Point): Stair => ({
   kind: 'stair',

@@ -1,5 +1,6 @@
 import type { Point } from '../geometry/point'
-import { regionArea, regionMoments, type Region, type Ring } from '../geometry/polygon'
+import { loadOver, type Density } from '../geometry/density'
+import type { Region, Ring } from '../geometry/polygon'
 import { along, distance } from '../geometry/segment'
 import type { Mesh, Triangle } from './mesh'
 
@@ -7,17 +8,19 @@ import type { Mesh, Triangle } from './mesh'
  * Loads at the points of a mesh by the linear functions of its triangles: force and both moments are kept. What lies a hair beside
  * all triangles is put on the one that is nearest.
  */
-export function loadOfArea(far: Mesh, drawn: Region): Float64Array {
+export function loadOfArea(far: Mesh, drawn: Region, density: Density): Float64Array {
   const { mesh, local } = nearOrigin(far)
   const region = drawn.map((ring) => ring.map(local))
+  const own = { ...density, at: local(density.at) }
   const out = new Float64Array(mesh.points.length)
-  let [force, mx, my] = [regionArea(region), ...regionMoments(region)]
+  const whole = loadOver(region, own)
+  let [force, mx, my] = [whole.force, ...whole.moments]
   for (const triangle of mesh.triangles) {
     const corners = cornersOf(mesh, triangle)
     const inside = region.map((ring) => clippedTo(ring, corners))
-    const [area, moments] = [regionArea(inside), regionMoments(inside)]
-    put(out, mesh, triangle, area, moments)
-    force -= area
+    const { force: part, moments } = loadOver(inside, own)
+    put(out, mesh, triangle, part, moments)
+    force -= part
     mx -= moments[0]
     my -= moments[1]
   }
@@ -25,11 +28,23 @@ export function loadOfArea(far: Mesh, drawn: Region): Float64Array {
   return out
 }
 
-export function loadOfLine(far: Mesh, from: Point, to: Point): Float64Array {
+/**
+ * The same of a line load per length that runs straight from its value at one end to that at the other.
+ * @param ends - at `from` and at `to`
+ */
+export function loadOfLine(far: Mesh, from: Point, to: Point, ends: readonly [number, number]): Float64Array {
   const { mesh, local } = nearOrigin(far)
   const [a, b] = [local(from), local(to)]
   const out = new Float64Array(mesh.points.length)
   const length = distance(a, b)
+  /** Of the part from p to q of its length: what acts at these two places has the same force and moment. */
+  const between = (p: number, q: number): readonly [force: number, moments: Point] => {
+    const [first, last] = [p, q].map((t) => ends[0] + (ends[1] - ends[0]) * t) as [number, number]
+    const h = length * (q - p)
+    const [atP, atQ] = [(h * (2 * first + last)) / 6, (h * (first + 2 * last)) / 6]
+    const [m, n] = [along(a, b, length * p), along(a, b, length * q)]
+    return [atP + atQ, [atP * m[0] + atQ * n[0], atP * m[1] + atQ * n[1]]]
+  }
   let covered: readonly (readonly [number, number])[] = [[0, 1]]
   for (const triangle of mesh.triangles) {
     const inside = within(cornersOf(mesh, triangle), a, b)
@@ -38,16 +53,11 @@ export function loadOfLine(far: Mesh, from: Point, to: Point): Float64Array {
     covered = covered.flatMap(([first, last]) => {
       const [p, q] = [Math.max(first, inside[0]), Math.min(last, inside[1])]
       if (q - p <= 1e-12) return [[first, last] as const]
-      const middle = along(a, b, (length * (p + q)) / 2)
-      const force = length * (q - p)
-      put(out, mesh, triangle, force, [force * middle[0], force * middle[1]])
+      put(out, mesh, triangle, ...between(p, q))
       return ([[first, p] as const, [q, last] as const] as const).filter(([start, end]) => end - start > 1e-12)
     })
   }
-  for (const [p, q] of covered) {
-    const [middle, force] = [along(a, b, (length * (p + q)) / 2), length * (q - p)]
-    putNearest(out, mesh, force, [force * middle[0], force * middle[1]])
-  }
+  for (const [p, q] of covered) putNearest(out, mesh, ...between(p, q))
   return out
 }
 

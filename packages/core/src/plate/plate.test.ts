@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { holds } from '../../test/holds'
 import { rectangle } from '../../test/shapes'
+import { even } from '../geometry/density'
 import type { Point } from '../geometry/point'
 import type { Ring } from '../geometry/polygon'
 import type { ElasticBeam } from './grillage'
@@ -53,7 +54,7 @@ function forces(plate: Plate, load: Float64Array): Readonly<Record<string, numbe
 
 const evenly = (input: PlateInput) => {
   const plate = solve(input)
-  return forces(plate, loadOfArea(plate.mesh, input.region))
+  return forces(plate, loadOfArea(plate.mesh, input.region, even))
 }
 
 const rigid = 1e13
@@ -130,7 +131,7 @@ test('a beam that ends on another hands nothing twice: what the plate gives it t
   const input = { ...base, bearings: [...base.bearings, under('inner', [3, 0], [3, 4])], beams: [...base.beams, inner] }
   // the north side runs from east to west: its middle is its middle either way
   const plate = solve(input)
-  const taken = forces(plate, loadOfArea(plate.mesh, input.region))
+  const taken = forces(plate, loadOfArea(plate.mesh, input.region, even))
   expect(Object.values(taken).reduce((sum, force) => sum + force, 0)).toBeCloseTo(24, 7)
   expect(taken['inner']).toBeGreaterThan(1)
   expect(Math.abs((taken['south'] ?? 0) - (taken['north'] ?? 0))).toBeLessThan(0.3)
@@ -226,8 +227,8 @@ test('every rest together keeps force and moments, over random plates with holes
           beams: [...base.beams, beam('inner', 0.3 * w, 1e6)],
         }
         const plate = solve(input)
-        const line = loadOfLine(plate.mesh, at([0.1, 0.1]), at([w - 0.1, d - 0.1]))
-        for (const load of [loadOfArea(plate.mesh, input.region), line]) {
+        const line = loadOfLine(plate.mesh, at([0.1, 0.1]), at([w - 0.1, d - 0.1]), [1, 1])
+        for (const load of [loadOfArea(plate.mesh, input.region, even), line]) {
           let [force, mx, my, scale] = [0, 0, 0, 0]
           load.forEach((value, i) => {
             const [x, y] = plate.mesh.points[i] ?? [0, 0]

@@ -1,3 +1,4 @@
+import { even } from '../geometry/density'
 import type { Point } from '../geometry/point'
 import { eachEdge, nearestOnBorder, regionArea, type Region, type Ring } from '../geometry/polygon'
 import { along, distance } from '../geometry/segment'
@@ -164,7 +165,7 @@ function solveAt(input: PlateInput, graph: PlaneGraph, size: number): Solved | u
   const rests = restsOf(input, mesh, elements, grillage, pieces)
   const equations: Equations = { mesh, factor, rests, nodes, unknowns: numbering.next }
   const totals = new Map<string, number>()
-  takenUnder(equations, loadOfArea(mesh, input.region)).forEach(({ force }, i) => {
+  takenUnder(equations, loadOfArea(mesh, input.region, even)).forEach(({ force }, i) => {
     const member = rests[i]?.member ?? ''
     totals.set(member, (totals.get(member) ?? 0) + force)
   })

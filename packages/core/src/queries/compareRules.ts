@@ -3,6 +3,7 @@ import { expandedAt, floorSeen } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
+import { even } from '../geometry/density'
 import { auditShare } from '../sharing/audit'
 import { sharerOf } from '../sharing/ground'
 import type { SharingRule } from '../sharing/sharer'
@@ -79,7 +80,7 @@ function byRule(
       if (source.kind !== 'region' || source.panel !== plan) return
       const intensity = at(floor.intensities, row)
       if (intensity === 0) return
-      const share = asSet ? source.share : sharer.area(source.region.region)
+      const share = asSet ? source.share : sharer.area(source.region.region, even)
       for (const [id, force] of forcesOf(share)) forces.set(id, (forces.get(id) ?? 0) + intensity * force)
       const { moments } = auditShare(share, every)
       notCarried += intensity * share.notCarried

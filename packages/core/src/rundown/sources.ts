@@ -16,8 +16,9 @@ import type {
 import type { Point } from '../geometry/point'
 import { pointAlong } from '../geometry/course'
 import { distance } from '../geometry/segment'
+import type { Ends } from '../sharing/lineEnds'
 import { emptyShare, sumOfShares, type Share } from '../sharing/share'
-import type { AreaShare, Sideways } from '../sharing/varyingArea'
+import type { AreaShare, Sideways } from '../sharing/areaLoad'
 
 /**
  * A load that acts per unit: an area of a panel, a stretch of wall, a typed load, an end of a flight of stairs, or the weight of
@@ -44,14 +45,17 @@ export interface WallSource {
   readonly share: Share
 }
 
-/** A typed line load along one stretch of its path, per N/m. */
+/** A typed line load along one stretch of its path: per N/m, or per N/m at one of its ends, falling from its beginning or rising to its end. */
 export interface LineSource {
   readonly kind: 'line'
-  /** `loadId/segment`. */
+  /** `loadId/segment`, with `/end` for what rises to its end. */
   readonly id: string
   readonly load: LineLoadShape
   readonly a: Point
   readonly b: Point
+  readonly end: number
+  /** Parts of the length of the path at which it begins and ends. */
+  readonly along: Ends
   readonly share: Share
 }
 
@@ -65,7 +69,7 @@ export interface PointSource {
   readonly share: Share
 }
 
-/** A typed area load, per N/m² at one of its ends: falling from its beginning, or rising to its end. */
+/** A typed area load: per N/m², or per N/m² at one of its ends, falling from its beginning or rising to its end. */
 export interface AreaSource {
   readonly kind: 'area'
   /** `loadId/0` for what falls from its beginning, `loadId/1` for what rises to its end. */
@@ -142,12 +146,20 @@ export const wallSource = (run: WallShape, segment: WallSegment, share: Share): 
   share,
 })
 
-export const lineSource = (load: LineLoadShape, { index, a, b }: WallSegment, share: Share): LineSource => ({
+export const lineSource = (
+  load: LineLoadShape,
+  { index, a, b }: WallSegment,
+  end: number,
+  along: Ends,
+  share: Share,
+): LineSource => ({
   kind: 'line',
-  id: `${load.id}/${index}`,
+  id: `${load.id}/${index}${end === 1 ? '/end' : ''}`,
   load,
   a,
   b,
+  end,
+  along,
   share,
 })
 
@@ -177,8 +189,9 @@ export const stairSource = (stair: StairShape, { index, a, b }: WallSegment, sha
   share,
 })
 
-/** Which value of its load a source brings: the one at the far end for what rises to the end of an area load. */
-export const endOf = (source: Source): 'start' | 'end' => (source.kind === 'area' && source.end === 1 ? 'end' : 'start')
+/** Which value of its load a source brings: the one at the far end for what rises to the end of a line or area load. */
+export const endOf = (source: Source): 'start' | 'end' =>
+  (source.kind === 'area' || source.kind === 'line') && source.end === 1 ? 'end' : 'start'
 
 /** The record that a source comes from. */
 export function recordOfSource(source: Source): string {

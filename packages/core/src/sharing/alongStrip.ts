@@ -1,6 +1,7 @@
 import type { Point } from '../geometry/point'
 import { onLine } from '../geometry/tolerance'
 import { leverReactions } from './lever'
+import type { Ends } from './lineEnds'
 import { clustersWithin, positionOf, type Cluster, type Merged } from './rails'
 import type { Share, SharePoint } from './share'
 import type { StripGround } from './stripPieces'
@@ -11,19 +12,26 @@ import { crossing, uAt, type Edge } from './strips'
  * or where supports end on each other, the strip is looked at a micrometre beside it: on the side that has more supports,
  * on both by halves where they have as many.
  */
-export function shareAlongStrip(ground: StripGround, edge: Edge, length: number, appliedMoments: Point): Share {
+export function shareAlongStrip(
+  ground: StripGround,
+  { edge, load }: AlongStrip,
+  applied: number,
+  appliedMoments: Point,
+): Share {
   const v = (edge.v0 + edge.v1) / 2
   const merged: Merged = new Map()
   const middle = (edge.u0 + edge.u1) / 2
   const supports = (at: number) => supportsAt(ground, at, middle, new Map()).length
   const most = Math.max(...[v, v + beside, v - beside].map(supports))
   const strips = supports(v) === most ? [v] : [v + beside, v - beside].filter((at) => supports(at) === most)
-  const parts = strips.map((at) => alongOne(ground, edge, at, length / strips.length, merged))
+  const [c, d] = [Math.min(edge.u0, edge.u1), Math.max(edge.u0, edge.u1)]
+  const force = { c, d, w: applied / strips.length, skew: load ? skewOf(load) / strips.length : 0 }
+  const parts = strips.map((at) => alongOne(ground, at, force, merged))
   return {
     lines: [],
     points: parts.flatMap(({ points }) => points),
     onColumns: [],
-    applied: length,
+    applied,
     appliedMoments,
     notCarried: parts.reduce((sum, part) => sum + part.notCarried, 0),
     torque: parts.reduce((sum, part) => sum + part.torque, 0),
@@ -33,18 +41,34 @@ export function shareAlongStrip(ground: StripGround, edge: Edge, length: number,
 
 const beside = 1e-6
 
-/** A load of so much along a strip at v. */
-function alongOne(ground: StripGround, edge: Edge, v: number, load: number, merged: Merged) {
-  const [c, d] = [Math.min(edge.u0, edge.u1), Math.max(edge.u0, edge.u1)]
+/** A line along a strip with its load at both ends, or a point of force 1 without. */
+export interface AlongStrip {
+  readonly edge: Edge
+  readonly load: { readonly from: number; readonly to: number; readonly ends: Ends } | null
+}
+
+/** How unevenly it is spread (`leverReactions`): half of what the ends differ by, times the length, towards greater u. */
+const skewOf = ({ from, to, ends: [start, end] }: NonNullable<AlongStrip['load']>): number =>
+  ((end - start) * (to - from)) / 2
+
+interface StripForce {
+  readonly c: number
+  readonly d: number
+  readonly w: number
+  readonly skew: number
+}
+
+/** A load along a strip at v. */
+function alongOne(ground: StripGround, v: number, { c, d, w, skew }: StripForce, merged: Merged) {
   const clusters = supportsAt(ground, v, (c + d) / 2, merged)
   const out = clusters.map(() => 0)
   const positions = clusters.map((cluster) => positionOf(cluster, v))
-  if (clusters.length === 1) out[0] = load
-  if (clusters.length > 1) leverReactions(positions, c, d, load, ground.overhang, out)
+  if (clusters.length === 1) out[0] = w
+  if (clusters.length > 1) leverReactions(positions, c, d, w, ground.overhang, out, skew)
   return {
     points: clusters.flatMap((cluster, k) => pointsOn(cluster, v, out[k] ?? 0)),
-    notCarried: clusters.length === 0 ? load : 0,
-    torque: clusters.length === 1 ? load * Math.abs((c + d) / 2 - (positions[0] ?? 0)) : 0,
+    notCarried: clusters.length === 0 ? w : 0,
+    torque: clusters.length === 1 ? Math.abs(w * ((c + d) / 2 - (positions[0] ?? 0)) + (skew * (d - c)) / 6) : 0,
   }
 }
 

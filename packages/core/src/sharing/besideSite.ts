@@ -1,4 +1,5 @@
 import type { Point } from '../geometry/point'
+import { densityAt, isEven, type Density } from '../geometry/density'
 import { eachEdge, type Region } from '../geometry/polygon'
 import { rootsOf } from '../geometry/quadratic'
 import { linearPieces, type Piece } from './linearPieces'
@@ -117,15 +118,20 @@ export interface Rays {
   readonly height: (s: number) => number
   /** The rival that is met there. */
   readonly rival: (s: number) => Site | undefined
-  /** Length of the ray at s that lies in the region. */
+  /** Load per length at s: of the ray what lies in the region, by the density there. */
   readonly within: (s: number) => number
+  /** Whether that is a parabola over s between two stops, as for an even load. */
+  readonly isParabola: boolean
 }
 
-const noRays: Rays = { stops: [], height: () => 0, rival: () => undefined, within: () => 0 }
+const noRays: Rays = { stops: [], height: () => 0, rival: () => undefined, within: () => 0, isParabola: true }
 
-function raysBeside(site: Site, sites: readonly Site[], side: 1 | -1, region: Region): Rays {
+function raysBeside(site: Site, sites: readonly Site[], side: 1 | -1, region: Region, density: Density): Rays {
   const toFrame = frameOf(site, side)
   const sides = sidesOf(region, toFrame)
+  // over the axis, and away from it
+  const densityOn = (s: number) => densityAt(density, [site.a[0] + s * site.u[0], site.a[1] + s * site.u[1]])
+  const grows = side * (density.grows[1] * site.u[0] - density.grows[0] * site.u[1])
   if (!sides.some(({ t0, t1 }) => t0 > 0 || t1 > 0)) return noRays
   const every = sites
     .filter((other) => other !== site)
@@ -141,12 +147,14 @@ function raysBeside(site: Site, sites: readonly Site[], side: 1 | -1, region: Re
     const top = height(s)
     const borders = sides.filter(({ s0, s1 }) => s0 <= s && s < s1).map((edge) => onSide(edge, s))
     borders.sort((p, q) => p - q)
-    let length = 0
-    for (let k = 0; k + 1 < borders.length; k += 2)
-      length += Math.max(0, Math.min(borders[k + 1] ?? 0, top) - Math.max(borders[k] ?? 0, 0))
-    return length
+    let load = 0
+    for (let k = 0; k + 1 < borders.length; k += 2) {
+      const [from, to] = [Math.max(borders[k] ?? 0, 0), Math.min(borders[k + 1] ?? 0, top)]
+      if (to > from) load += (to - from) * (densityOn(s) + (grows * (from + to)) / 2)
+    }
+    return load
   }
-  return { stops: stopsOf(site, rivals, sides), height, rival, within }
+  return { stops: stopsOf(site, rivals, sides), height, rival, within, isParabola: isEven(density) }
 }
 
 /** One side of one site with its rays. */
@@ -157,9 +165,9 @@ export interface BesideSite {
 }
 
 /** Both sides of every site. */
-export const raysOf = (sites: readonly Site[], region: Region): readonly BesideSite[] =>
+export const raysOf = (sites: readonly Site[], region: Region, density: Density): readonly BesideSite[] =>
   sites.flatMap((site) =>
-    ([1, -1] as const).map((side) => ({ site, side, rays: raysBeside(site, sites, side, region) })),
+    ([1, -1] as const).map((side) => ({ site, side, rays: raysBeside(site, sites, side, region, density) })),
   )
 
 function stopsOf({ length, stops: own }: Site, rivals: readonly Rival[], sides: readonly Side[]): readonly number[] {
@@ -192,8 +200,22 @@ const heightOfSide = ({ s0, s1, t0, t1 }: Side): Height => {
 
 const roots = (p: Height, q: Height): readonly number[] => rootsOf(p[0] - q[0], p[1] - q[1], p[2] - q[2])
 
-/** Ordinates along a site of what lies beside it on one side, per unit load: straight pieces with exact force and moment. */
-export function piecesBeside({ stops, within }: Rays): readonly Piece[] {
+/** Ordinates along a site of what lies beside it on one side: straight pieces with exact force and moment. */
+export const piecesBeside = (rays: Rays): readonly Piece[] => (rays.isParabola ? ofParabolas(rays) : followed(rays))
+
+/** Where the load varies ordinates are of a higher degree: each stretch is followed by itself. */
+function followed({ stops, within }: Rays): readonly Piece[] {
+  const samples = [0.02, 0.26, 0.5, 0.74, 0.98]
+  const bands = stops.slice(1).flatMap((to, i) => {
+    const from = stops[i] ?? 0
+    const peak = Math.max(...samples.map((t) => Math.abs(within(from + t * (to - from)))))
+    return peak === 0 ? [] : [{ from, to, peak }]
+  })
+  const peak = bands.reduce((most, band) => Math.max(most, band.peak), 1e-12)
+  return bands.flatMap(({ from, to }) => linearPieces((s) => [within(s)], from, to, peak)[0] ?? [])
+}
+
+function ofParabolas({ stops, within }: Rays): readonly Piece[] {
   const bands = stops.slice(1).map((to, i) => bandOf(within, stops[i] ?? 0, to))
   const peak = bands.reduce((most, { at }) => Math.max(most, at(0.02), at(0.5), at(0.98)), 1e-12)
   return bands.flatMap(({ from, to, at }) =>

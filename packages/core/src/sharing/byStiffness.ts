@@ -1,13 +1,14 @@
 import type { Column } from '../building/frame'
 import type { PanelPlan } from '../building/panelRegions'
-import { contains, nearestOnBorder, regionArea, regionMoments, type Region } from '../geometry/polygon'
+import { loadOver, type Density } from '../geometry/density'
+import { contains, nearestOnBorder, type Region } from '../geometry/polygon'
 import type { Point } from '../geometry/point'
-import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { ElasticBeam } from '../plate/grillage'
 import { loadOfArea, loadOfLine, loadOfPoint } from '../plate/loads'
 import { solvePlate, type Plate } from '../plate/plate'
 import type { Rest } from '../plate/rests'
+import { loadAlong, type Ends } from './lineEnds'
 import { mergeLines } from './mergeLines'
 import { bendsOf, type Carrier, type Limits } from './rails'
 import { emptyShare, type ColumnPoint, type Share, type ShareLine, type SharePoint } from './share'
@@ -47,9 +48,16 @@ export function plateOf(
   })
 }
 
-export function shareAreaByStiffness(plate: Plate | undefined, carriers: readonly Carrier[], region: Region): Share {
-  const alone: Share = { ...emptyShare, applied: regionArea(region), appliedMoments: regionMoments(region) }
-  return handed(plate, carriers, alone, ({ mesh }) => loadOfArea(mesh, region))
+export function shareAreaByStiffness(
+  plate: Plate | undefined,
+  carriers: readonly Carrier[],
+  region: Region,
+  density: Density,
+): Share {
+  const { force: applied, moments: appliedMoments } = loadOver(region, density)
+  return handed(plate, carriers, { ...emptyShare, applied, appliedMoments }, ({ mesh }) =>
+    loadOfArea(mesh, region, density),
+  )
 }
 
 export function shareLineByStiffness(
@@ -57,14 +65,10 @@ export function shareLineByStiffness(
   carriers: readonly Carrier[],
   a: Point,
   b: Point,
+  ends: Ends,
 ): Share {
-  const length = distance(a, b)
-  const alone: Share = {
-    ...emptyShare,
-    applied: length,
-    appliedMoments: [((a[0] + b[0]) / 2) * length, ((a[1] + b[1]) / 2) * length],
-  }
-  return handed(plate, carriers, alone, ({ mesh }) => loadOfLine(mesh, a, b))
+  const { force: applied, moments: appliedMoments } = loadAlong(a, b, ends)
+  return handed(plate, carriers, { ...emptyShare, applied, appliedMoments }, ({ mesh }) => loadOfLine(mesh, a, b, ends))
 }
 
 export const sharePointByStiffness = (plate: Plate | undefined, carriers: readonly Carrier[], at: Point): Share =>

@@ -4,6 +4,7 @@ import { simplePanel } from '../document/blanks'
 import { rectangle } from '../../test/shapes'
 import { planPanel } from '../building/panelRegions'
 import type { PanelShape } from '../document/shapes'
+import { even } from '../geometry/density'
 import type { Point } from '../geometry/point'
 import { bracingOf, candidatesOf } from './candidates'
 import { groundOf, sharerOf } from './ground'
@@ -114,7 +115,7 @@ test('the verdict is what sharing does, for random members under one-way and two
         const found = candidatesOf(plan, usualLimits, carriers, () => true)
         const share = sharerOf(
           groundOf(plan, { carriers, columns: [], bearers: [], limits: usualLimits, plateOf: () => undefined }),
-        ).area(plan.outline)
+        ).area(plan.outline, even)
         const taking = new Set([...share.lines, ...share.points].map((one) => one.member))
         const counting = new Set(found.flatMap(({ member: id, verdict }) => (verdict === 'counts' ? id : [])))
         const leftOut = found.filter(({ member: id, verdict }) => verdict !== 'counts' && !counting.has(id))

@@ -1,4 +1,5 @@
 import type { Point } from '../geometry/point'
+import { even } from '../geometry/density'
 import { contains, type Region } from '../geometry/polygon'
 import { raysOf } from './besideSite'
 import { clustersWithin, positionOf } from './rails'
@@ -14,7 +15,7 @@ const curve = 8
 
 /** The borders within a region between what is nearest to one site and to another. */
 export function dividingOfSites(sites: readonly Site[], region: Region): readonly Path[] {
-  return raysOf(sites, region).flatMap(({ site, side, rays: { stops, height, rival } }): readonly Path[] => {
+  return raysOf(sites, region, even).flatMap(({ site, side, rays: { stops, height, rival } }): readonly Path[] => {
     const at = (s: number, t: number): Point => [
       site.a[0] + s * site.u[0] - side * t * site.u[1],
       site.a[1] + s * site.u[1] + side * t * site.u[0],

@@ -1,14 +1,14 @@
 import type { Bearer } from '../building/bearers'
 import type { Column } from '../building/frame'
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
-import { regionArea, regionMoments } from '../geometry/polygon'
-import { distance } from '../geometry/segment'
+import { loadOver } from '../geometry/density'
 import type { Plate } from '../plate/plate'
 import { shareAreaByStiffness, shareLineByStiffness, sharePointByStiffness } from './byStiffness'
 import { cornerSupports, shareToCorners } from './corners'
 import { dividingOfSites, dividingOfStrips } from './dividing'
 import { shareArea, shareLine, sharePoint, stripGround } from './oneWay'
 import { inPlane } from './inPlane'
+import { loadAlong } from './lineEnds'
 import { overFolds } from './overFolds'
 import { runsAlong, type Carrier, type Limits } from './rails'
 import type { Ground, Sharer, SharingRule } from './sharer'
@@ -62,8 +62,8 @@ export function groundOf(plan: PanelPlan, { carriers, columns, bearers, limits, 
 
 const rules: Readonly<Record<SharingRule, (ground: Ground) => Sharer>> = {
   oneWay: (ground) => ({
-    area: (region) => shareArea(ground, region),
-    line: (a, b) => shareLine(ground, a, b),
+    area: (region, density) => shareArea(ground, region, density),
+    line: (a, b, ends) => shareLine(ground, a, b, ends),
     point: (at) => sharePoint(ground, at),
     dividing: () => dividingOfStrips(stripGround(ground), ground.spanAngle),
   }),
@@ -73,17 +73,20 @@ const rules: Readonly<Record<SharingRule, (ground: Ground) => Sharer>> = {
     const sites = sitesAround(border, carriers, limits.reach)
     return {
       ...toNearest(sites, carriers),
-      area: (region) => shareAreaEvenly(sites, carriers, region),
+      area: (region, density) => shareAreaEvenly(sites, carriers, region, density),
       dividing: () => [],
     }
   },
   corners: ({ border, carriers, columns, bearers }) => {
     const supports = cornerSupports(border, carriers, columns, bearers)
     return {
-      area: (region) => shareToCorners(supports, regionArea(region), regionMoments(region)),
-      line: (a, b) => {
-        const length = distance(a, b)
-        return shareToCorners(supports, length, [((a[0] + b[0]) / 2) * length, ((a[1] + b[1]) / 2) * length])
+      area: (region, density) => {
+        const { force, moments } = loadOver(region, density)
+        return shareToCorners(supports, force, moments)
+      },
+      line: (a, b, ends) => {
+        const { force, moments } = loadAlong(a, b, ends)
+        return shareToCorners(supports, force, moments)
       },
       point: (at) => shareToCorners(supports, 1, at),
       dividing: () => [],
@@ -92,8 +95,8 @@ const rules: Readonly<Record<SharingRule, (ground: Ground) => Sharer>> = {
   stiffness: ({ carriers, plate: plateOf }) => {
     const plate = plateOf()
     return {
-      area: (region) => shareAreaByStiffness(plate, carriers, region),
-      line: (a, b) => shareLineByStiffness(plate, carriers, a, b),
+      area: (region, density) => shareAreaByStiffness(plate, carriers, region, density),
+      line: (a, b, ends) => shareLineByStiffness(plate, carriers, a, b, ends),
       point: (at) => sharePointByStiffness(plate, carriers, at),
       dividing: () => [],
     }
@@ -101,8 +104,8 @@ const rules: Readonly<Record<SharingRule, (ground: Ground) => Sharer>> = {
 }
 
 const toNearest = (sites: readonly Site[], carriers: readonly Carrier[]): Sharer => ({
-  area: (region) => shareAreaToNearest(sites, carriers, region),
-  line: (a, b) => shareLineToNearest(sites, carriers, a, b),
+  area: (region, density) => shareAreaToNearest(sites, carriers, region, density),
+  line: (a, b, ends) => shareLineToNearest(sites, carriers, a, b, ends),
   point: (at) => sharePointToNearest(sites, at),
   dividing: (region) => dividingOfSites(sites, region),
 })

@@ -1,7 +1,9 @@
 import type { RoofPlane } from '../building/slopes'
 import type { Point } from '../geometry/point'
-import { regionArea, regionMoments, type Region } from '../geometry/polygon'
-import { along, distance } from '../geometry/segment'
+import { loadOver, type Density } from '../geometry/density'
+import type { Region } from '../geometry/polygon'
+import { distance } from '../geometry/segment'
+import { loadAlong } from './lineEnds'
 import type { Ground, Sharer } from './sharer'
 import type { Carrier } from './rails'
 import type { Share } from './share'
@@ -19,6 +21,12 @@ export function inPlane(ground: Ground, { uphill, stretch }: RoofPlane, rule: (l
   }
   const lay = (at: Point): Point => drawn(at, stretch)
   const layRegion = (region: Region): Region => region.map((ring) => ring.map(lay))
+  // the same value at the same place: it grows less per metre uphill
+  const laidDensity = ({ at, value, grows }: Density): Density => ({
+    at: lay(at),
+    value,
+    grows: drawn(grows, 1 / stretch),
+  })
   const pieces = piecesOf(ground.carriers, lay, stretch)
   const sharer = rule({
     ...ground,
@@ -29,12 +37,14 @@ export function inPlane(ground: Ground, { uphill, stretch }: RoofPlane, rule: (l
   })
   const back = backOf(pieces, (at) => drawn(at, 1 / stretch))
   return {
-    area: (region) => back(sharer.area(layRegion(region)), 1 / stretch, regionArea(region), regionMoments(region)),
-    line: (a, b) => {
-      const length = distance(a, b)
+    area: (region, density) => {
+      const { force, moments } = loadOver(region, density)
+      return back(sharer.area(layRegion(region), laidDensity(density)), 1 / stretch, force, moments)
+    },
+    line: (a, b, ends) => {
+      const { force, moments } = loadAlong(a, b, ends)
       const [p, q] = [lay(a), lay(b)]
-      const [x, y] = along(a, b, length / 2)
-      return back(sharer.line(p, q), length / distance(p, q), length, [x * length, y * length])
+      return back(sharer.line(p, q, ends), distance(a, b) / distance(p, q), force, moments)
     },
     point: (at) => back(sharer.point(lay(at)), 1, 1, at),
     dividing: (region) => sharer.dividing(layRegion(region)).map((path) => path.map((at) => drawn(at, 1 / stretch))),

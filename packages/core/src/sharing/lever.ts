@@ -2,8 +2,9 @@
 export type Overhang = 'lever' | 'tributary'
 
 /**
- * Simply supported spans between neighbouring supports x (rising). Adds to `out` the reactions of a force w spread evenly over
- * [c, d] (a point load where c = d). Needs at least two supports. Sum of reactions = w; with `lever` the moment is kept too.
+ * Simply supported spans between neighbouring supports x (rising). Adds to `out` the reactions of a force w spread over [c, d] (a point
+ * load where c = d). Needs at least two supports. Sum of reactions = w; with `lever` the moment is kept too.
+ * @param skew - how unevenly it is spread: per part of [c, d] it grows straight from w - skew at c to w + skew at d
  */
 export function leverReactions(
   x: readonly number[],
@@ -12,57 +13,51 @@ export function leverReactions(
   w: number,
   overhang: Overhang,
   out: number[],
+  skew = 0,
 ): void {
   const last = x.length - 1
+  if (d <= c) return pointReactions(x, c, w, overhang, out)
   for (let k = 0; k < last; k++) {
     const xa = x[k] ?? 0
     const xb = x[k + 1] ?? 0
-    const from = k === 0 ? -Infinity : xa
-    const to = k === last - 1 ? Infinity : xb
-    const [part, middle] = partWithin(c, d, w, from, to, k)
-    if (part === 0) continue
-    if (overhang === 'tributary' && (c < xa || d > xb))
-      tributary(x, k, Math.max(c, from), Math.min(d, to), w / (d - c || 1), d === c ? part : 0, out)
-    else spread(xa, xb, k, part, middle, out)
+    const from = k === 0 ? c : Math.max(c, xa)
+    const to = k === last - 1 ? d : Math.min(d, xb)
+    if (to <= from) continue
+    const load = (p: number, q: number) => partBetween(c, d, w, skew, p, q)
+    if (overhang === 'tributary') {
+      // beyond the last support all to it
+      if (from < xa) add(out, k, load(from, Math.min(to, xa))[0])
+      if (to > xb) add(out, k + 1, load(Math.max(from, xb), to)[0])
+      const [p, q] = [Math.max(from, xa), Math.min(to, xb)]
+      if (q > p) spread(xa, xb, k, load(p, q), out)
+    } else spread(xa, xb, k, load(from, to), out)
   }
 }
 
-function spread(xa: number, xb: number, k: number, w: number, middle: number, out: number[]): void {
-  const share = (middle - xa) / (xb - xa)
-  out[k] = (out[k] ?? 0) + w * (1 - share)
-  out[k + 1] = (out[k + 1] ?? 0) + w * share
+type Part = readonly [force: number, centre: number, moment: number]
+
+/** Of a load on [c, d] what lies on [p, q]: its force, the middle of p and q, and its moment about that middle. */
+function partBetween(c: number, d: number, w: number, skew: number, p: number, q: number): Part {
+  const length = d - c
+  const [s, t] = [(p - c) / length, (q - c) / length]
+  const h = t - s
+  return [h * (w + skew * (s + t - 1)), (p + q) / 2, (skew * h * h * h * length) / 6]
 }
 
-/** The part of the load within one span and its middle; a point on a border belongs to the span at its right. */
-function partWithin(c: number, d: number, w: number, from: number, to: number, k: number): readonly [number, number] {
-  if (d > c) {
-    const p = Math.max(c, from)
-    const q = Math.min(d, to)
-    return q > p ? [(w * (q - p)) / (d - c), (p + q) / 2] : [0, 0]
-  }
-  const inside = (c >= from || k === 0) && c < to
-  return inside ? [w, c] : [0, 0]
+function spread(xa: number, xb: number, k: number, [force, centre, moment]: Part, out: number[]): void {
+  const onEnd = (force * (centre - xa) + moment) / (xb - xa)
+  add(out, k, force - onEnd)
+  add(out, k + 1, onEnd)
 }
 
-/** Cuts a load at the supports of its span: the overhanging parts go to the last support whole. */
-function tributary(
-  x: readonly number[],
-  k: number,
-  c: number,
-  d: number,
-  q: number,
-  point: number,
-  out: number[],
-): void {
-  const xa = x[k] ?? 0
-  const xb = x[k + 1] ?? 0
-  if (point !== 0) {
-    out[c < xa ? k : k + 1] = (out[c < xa ? k : k + 1] ?? 0) + point
-    return
-  }
-  if (c < xa) out[k] = (out[k] ?? 0) + q * (Math.min(d, xa) - c)
-  if (d > xb) out[k + 1] = (out[k + 1] ?? 0) + q * (d - Math.max(c, xb))
-  const p = Math.max(c, xa)
-  const r = Math.min(d, xb)
-  if (r > p) spread(xa, xb, k, q * (r - p), (p + r) / 2, out)
+/** A force at s belongs to one span: on a border to the one at its right. */
+function pointReactions(x: readonly number[], s: number, force: number, overhang: Overhang, out: number[]): void {
+  const last = x.length - 1
+  const inner = x.findIndex((at, i) => i > 0 && i < last && s < at)
+  const k = (inner < 0 ? last : inner) - 1
+  const [xa, xb] = [x[k] ?? 0, x[k + 1] ?? 0]
+  if (overhang === 'tributary' && (s < xa || s > xb)) add(out, s < xa ? k : k + 1, force)
+  else spread(xa, xb, k, [force, s, 0], out)
 }
+
+const add = (out: number[], at: number, value: number): void => void (out[at] = (out[at] ?? 0) + value)

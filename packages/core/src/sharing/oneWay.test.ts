@@ -3,8 +3,11 @@ import { holds } from '../../test/holds'
 import type { Point } from '../geometry/point'
 import { difference, intersection, regionOf } from '../geometry/clip'
 import { distance, along } from '../geometry/segment'
-import { contains, regionArea, regionMoments, type Region, type Ring } from '../geometry/polygon'
-import { shareArea, shareLine, type OneWayPanel } from './oneWay'
+import { contains, regionArea, type Region, type Ring } from '../geometry/polygon'
+import { densityAt, even, loadOver, type Density } from '../geometry/density'
+import { evenEnds, loadAlong, type Ends } from './lineEnds'
+import * as oneWay from './oneWay'
+import type { OneWayPanel } from './oneWay'
 import { usualLimits, type Carrier } from './rails'
 import { shareTotals, type Share } from './share'
 
@@ -28,6 +31,10 @@ const panelOf = (
   limits: usualLimits,
   ...more,
 })
+const shareArea = (panel: OneWayPanel, region: Region, density = even): Share =>
+  oneWay.shareArea(panel, region, density)
+const shareLine = (panel: OneWayPanel, a: Point, b: Point, ends: Ends = evenEnds): Share =>
+  oneWay.shareLine(panel, a, b, ends)
 const forceOn = (share: Share, index: number): number =>
   share.lines
     .filter((line) => line.member === `m${index}`)
@@ -123,6 +130,28 @@ describe('one-way sharing against hand calculation', () => {
     expect(forceOn(share, 1)).toBeCloseTo(4, 6)
   })
 
+  test('hand: what rises along the beams stands on them as it is; what rises across them is a lever of its own', () => {
+    const beams = [carrier(0, [0, 0], [6, 0]), carrier(1, [0, 3], [6, 3])]
+    const panel = panelOf(rect(0, 0, 6, 3), beams)
+    // 0 at x = 0 to 6 kN/m2 at x = 6: half of 3 m on each
+    const alongBeams = shareArea(panel, regionOf(rect(0, 0, 6, 3)), { at: [0, 0], value: 0, grows: [1, 0] })
+    expect(alongBeams.lines).toEqual(
+      ['m0', 'm1'].map((member) => ({
+        member,
+        s0: 0,
+        s1: expect.closeTo(6, 9),
+        q0: expect.closeTo(0, 9),
+        q1: expect.closeTo(9, 9),
+      })),
+    )
+    // a triangle of 3 kN/m2 over a span of 3 m: q l / 6 and q l / 3
+    const across = shareArea(panel, regionOf(rect(0, 0, 6, 3)), { at: [0, 0], value: 0, grows: [0, 1] })
+    expect(across.lines.map(({ member, q0, q1 }) => [member, q0, q1])).toEqual([
+      ['m0', expect.closeTo(1.5, 9), expect.closeTo(1.5, 9)],
+      ['m1', expect.closeTo(3, 9), expect.closeTo(3, 9)],
+    ])
+  })
+
   test('a wall across the span goes by lever; a wall along the span becomes point loads', () => {
     const beams = [carrier(0, [0, 0], [6, 0]), carrier(1, [0, 4], [6, 4])]
     const panel = panelOf(rect(0, 0, 6, 4), beams)
@@ -148,7 +177,12 @@ const cutAt = (region: Region, x: number): readonly number[] =>
     .sort((p, q) => p - q)
 
 /** Independent reference: many thin strips along y, each a row of simple spans with overhangs, solved by hand. */
-function denseStrips(region: Region, carriers: readonly Carrier[], strips: number): ReadonlyMap<string, number> {
+function denseStrips(
+  region: Region,
+  carriers: readonly Carrier[],
+  strips: number,
+  density: Density,
+): ReadonlyMap<string, number> {
   const totals = new Map<string, number>()
   const xs = region.flat().map(([x]) => x)
   const width = (Math.max(...xs) - Math.min(...xs)) / strips
@@ -162,8 +196,11 @@ function denseStrips(region: Region, carriers: readonly Carrier[], strips: numbe
       const lower = met[k] ?? upper
       const low = k === 0 ? from : Math.max(from, lower.y)
       const high = k === met.length - 2 ? to : Math.min(to, upper.y)
-      const force = (high - low) * width
-      const onUpper = (force * ((low + high) / 2 - lower.y)) / (upper.y - lower.y)
+      const [below, above] = [densityAt(density, [x, low]), densityAt(density, [x, high])]
+      const force = ((below + above) / 2) * (high - low) * width
+      // of a trapezoid about the lower beam
+      const moment = force * (low - lower.y) + (width * (high - low) ** 2 * (below + 2 * above)) / 6
+      const onUpper = moment / (upper.y - lower.y)
       totals.set(upper.member, (totals.get(upper.member) ?? 0) + onUpper)
       totals.set(lower.member, (totals.get(lower.member) ?? 0) + force - onUpper)
     })
@@ -184,27 +221,35 @@ describe('one-way sharing by laws', () => {
   const somewhere = fc.tuple(fc.double({ min: 0, max: 20, noNaN: true }), fc.double({ min: 0, max: 20, noNaN: true }))
   const segment = fc.tuple(somewhere, somewhere).filter(([a, b]) => distance(a, b) > 0.5)
 
-  test('force and both moments arrive, whatever the polygon, opening, span and members', () => {
+  const slope = fc.double({ min: -0.3, max: 0.3, noNaN: true })
+  /** Some even, some linear with parts below nought. */
+  const varying = fc
+    .record({ value: fc.double({ min: 0.5, max: 2, noNaN: true }), x: slope, y: slope, isEven: fc.boolean() })
+    .map(({ value, x, y, isEven }): Density => (isEven ? { ...even, value } : { at: [3, 4], value, grows: [x, y] }))
+
+  test('force and both moments arrive, whatever the polygon, opening, span, members and however the load varies', () => {
     holds(
       fc.property(
         starShaped,
         starShaped,
         angle,
         fc.array(segment, { maxLength: 5 }),
-        (ring, hole, spanAngle, segments) => {
+        varying,
+        (ring, hole, spanAngle, segments, density) => {
           const carriers = segments.map(([a, b], i) => carrier(i, a, b))
           const small: Ring = hole.map(([x, y]) => [10 + (x - 10) / 4, 10 + (y - 10) / 4])
           const region = difference(regionOf(ring), regionOf(small))
-          const share = shareArea(panelOf(ring, carriers, spanAngle), region)
+          const share = shareArea(panelOf(ring, carriers, spanAngle), region, density)
           const { force, moments } = shareTotals(share, on(carriers))
-          const area = regionArea(region)
+          const load = loadOver(region, density)
           const scale = share.lines.reduce(
             (sum, l) => sum + ((l.s1 - l.s0) * (Math.abs(l.q0) + Math.abs(l.q1))) / 2,
-            area,
+            regionArea(region) * 5,
           )
-          expect(Math.abs(force + share.notCarried - area)).toBeLessThanOrEqual(1e-9 * scale)
+          expect(Math.abs(share.applied - load.force)).toBeLessThanOrEqual(1e-9 * scale)
+          expect(Math.abs(force + share.notCarried - load.force)).toBeLessThanOrEqual(1e-9 * scale)
           if (share.notCarried === 0 && share.torque === 0 && share.merged.length === 0) {
-            const [mx, my] = regionMoments(region)
+            const [mx, my] = load.moments
             expect(Math.abs(moments[0] - mx)).toBeLessThanOrEqual(1e-9 * scale * 20)
             expect(Math.abs(moments[1] - my)).toBeLessThanOrEqual(1e-9 * scale * 20)
           }
@@ -216,24 +261,56 @@ describe('one-way sharing by laws', () => {
 
   test('the same as many dense strips, in a convex panel between two skew beams', () => {
     holds(
-      fc.property(fc.tuple(...[1, 2, 3, 4].map(() => fc.double({ min: 0.5, max: 2, noNaN: true }))), (d) => {
-        const ring: Ring = [
-          [0, 0],
-          [8, 0],
-          [8, 9],
-          [0, 9],
-        ]
-        const carriers = [
-          carrier(0, [0, d[0] ?? 1], [8, d[1] ?? 1]),
-          carrier(1, [0, 9 - (d[2] ?? 1)], [8, 9 - (d[3] ?? 1)]),
-          carrier(2, [0, 4], [8, 5]),
-        ]
-        const share = shareArea(panelOf(ring, carriers), regionOf(ring))
-        const dense = denseStrips(regionOf(ring), carriers, 4000)
-        for (const index of [0, 1, 2])
-          expect(Math.abs(forceOn(share, index) - (dense.get(`m${index}`) ?? 0))).toBeLessThan(2e-4)
-      }),
+      fc.property(
+        fc.tuple(...[1, 2, 3, 4].map(() => fc.double({ min: 0.5, max: 2, noNaN: true }))),
+        varying,
+        (d, density) => {
+          const ring: Ring = [
+            [0, 0],
+            [8, 0],
+            [8, 9],
+            [0, 9],
+          ]
+          const carriers = [
+            carrier(0, [0, d[0] ?? 1], [8, d[1] ?? 1]),
+            carrier(1, [0, 9 - (d[2] ?? 1)], [8, 9 - (d[3] ?? 1)]),
+            carrier(2, [0, 4], [8, 5]),
+          ]
+          const share = shareArea(panelOf(ring, carriers), regionOf(ring), density)
+          const dense = denseStrips(regionOf(ring), carriers, 4000, density)
+          for (const index of [0, 1, 2])
+            expect(Math.abs(forceOn(share, index) - (dense.get(`m${index}`) ?? 0))).toBeLessThan(2e-4)
+        },
+      ),
       { numRuns: 25 },
+    )
+  })
+
+  test('a line that varies arrives with its force and both moments', () => {
+    const value = fc.double({ min: -2, max: 2, noNaN: true })
+    holds(
+      fc.property(
+        starShaped,
+        angle,
+        fc.array(segment, { minLength: 2, maxLength: 5 }),
+        segment,
+        fc.tuple(value, value),
+        (ring, spanAngle, segments, [a, b], ends) => {
+          const carriers = segments.map(([p, q], i) => carrier(i, p, q))
+          const share = shareLine(panelOf(ring, carriers, spanAngle), a, b, ends)
+          const { force, moments } = shareTotals(share, on(carriers))
+          const load = loadAlong(a, b, ends)
+          const scale = [...share.lines.map((l) => ((l.s1 - l.s0) * (Math.abs(l.q0) + Math.abs(l.q1))) / 2)].reduce(
+            (sum, one) => sum + one,
+            share.points.reduce((sum, point) => sum + Math.abs(point.force), 2 * distance(a, b)),
+          )
+          expect(Math.abs(force + share.notCarried - load.force)).toBeLessThanOrEqual(1e-9 * scale)
+          if (share.notCarried === 0 && share.torque === 0 && share.merged.length === 0)
+            for (const axis of [0, 1] as const)
+              expect(Math.abs(moments[axis] - load.moments[axis])).toBeLessThanOrEqual(1e-9 * scale * 20)
+        },
+      ),
+      { numRuns: 150 },
     )
   })
 

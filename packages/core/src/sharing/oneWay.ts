@@ -1,9 +1,11 @@
 import type { Point } from '../geometry/point'
-import { regionArea, regionMoments, type Region } from '../geometry/polygon'
+import { loadOver, type Density } from '../geometry/density'
+import type { Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import { sameSupport } from '../geometry/tolerance'
 import { shareAlongStrip } from './alongStrip'
 import type { Overhang } from './lever'
+import { loadAlong, type Ends } from './lineEnds'
 import { bendsOf, railsOf, type Carrier, type Limits } from './rails'
 import { mergeLines } from './mergeLines'
 import type { Share } from './share'
@@ -19,27 +21,39 @@ export interface OneWayPanel {
   readonly limits: Limits
 }
 
-/** Shares one unit of pressure over a region of the panel (one-way; docs/methods/one-way.md). */
-export function shareArea(panel: OneWayPanel, region: Region): Share {
-  const load: Loaded = { kind: 'area', edges: edgesOf(region, turnTo(panel.spanAngle)) }
-  return collect(panel, load, regionArea(region), regionMoments(region))
+/** Shares a load over a region of the panel (one-way; docs/methods/one-way.md). */
+export function shareArea(panel: OneWayPanel, region: Region, density: Density): Share {
+  const turn = turnTo(panel.spanAngle)
+  const { at, value, grows } = density
+  const [alongU, alongV] = turn.uv(grows)
+  const load: Loaded = {
+    kind: 'area',
+    edges: edgesOf(region, turn),
+    density: { at: turn.uv(at), value, alongU, alongV },
+  }
+  const { force, moments } = loadOver(region, density)
+  return collect(panel, load, force, moments)
 }
 
-/** Shares one unit of line load along a–b, which lies inside the panel. */
-export function shareLine(panel: OneWayPanel, a: Point, b: Point): Share {
+/** Shares a line load along a–b, which lies inside the panel. */
+export function shareLine(panel: OneWayPanel, a: Point, b: Point, ends: Ends): Share {
   const turn = turnTo(panel.spanAngle)
-  const length = distance(a, b)
-  const moments: Point = [((a[0] + b[0]) / 2) * length, ((a[1] + b[1]) / 2) * length]
-  const edge = edgeOf(turn.uv(a), turn.uv(b))
+  const { force, moments } = loadAlong(a, b, ends)
+  const [from, to] = [turn.uv(a), turn.uv(b)]
+  const edge = edgeOf(from, to)
   const across = edge.v1 - edge.v0
-  if (across > 1e-6 * length) return collect(panel, { kind: 'line', edge, perV: length / across }, length, moments)
-  return shareAlongStrip(stripGround(panel), edge, length, moments)
+  const length = distance(a, b)
+  if (across <= 1e-6 * length)
+    return shareAlongStrip(stripGround(panel), { edge, load: { from: from[0], to: to[0], ends } }, force, moments)
+  const [first, last] = from[1] <= to[1] ? ends : [ends[1], ends[0]]
+  const perV = [(first * length) / across, (last * length) / across] as const
+  return collect(panel, { kind: 'line', edge, perV }, force, moments)
 }
 
 /** Shares one unit of force at a point inside the panel. */
 export function sharePoint(panel: OneWayPanel, at: Point): Share {
   const turned = turnTo(panel.spanAngle).uv(at)
-  return shareAlongStrip(stripGround(panel), edgeOf(turned, turned), 1, at)
+  return shareAlongStrip(stripGround(panel), { edge: edgeOf(turned, turned), load: null }, 1, at)
 }
 
 export const stripGround = ({ outline, spanAngle, overhang, carriers, limits }: OneWayPanel): StripGround => ({

@@ -3,10 +3,11 @@ import { partsBySlope, planeOf, slopeAt } from '../building/slopes'
 import type { SlopeShape } from '../document/shapes'
 import { isEmpty } from '../geometry/clip'
 import type { Point } from '../geometry/point'
-import { regionArea, regionMoments } from '../geometry/polygon'
+import { loadOver } from '../geometry/density'
 import { along, distance } from '../geometry/segment'
 import { addLines } from './addLines'
 import { inPlane } from './inPlane'
+import { endsBetween, loadAlong } from './lineEnds'
 import { emptyShare, sumOfShares, type Share } from './share'
 import type { Ground, Sharer } from './sharer'
 
@@ -23,7 +24,8 @@ export function overFolds(ground: Ground, slopes: readonly SlopeShape[], rule: (
   }
   const sum = (applied: number, appliedMoments: Point, shares: readonly Share[]): Share => {
     // slivers that clipping leaves out go with the rest
-    const part = applied / shares.reduce((total, share) => total + share.applied, 0)
+    const found = shares.reduce((total, share) => total + share.applied, 0)
+    const part = found === 0 ? 1 : applied / found
     const whole = sumOfShares(
       { ...emptyShare, applied, appliedMoments },
       shares.map((share) => [share, part] as const),
@@ -31,23 +33,26 @@ export function overFolds(ground: Ground, slopes: readonly SlopeShape[], rule: (
     return { ...whole, lines: addLines(whole.lines, ground.carriers) }
   }
   return {
-    area: (region) => {
+    area: (region, density) => {
       const parts = lyingIn(region, slopes).filter((part) => !isEmpty(part.region))
       // a sliver of slivers
-      if (parts.length === 0) return rule(ground).area(region)
+      if (parts.length === 0) return rule(ground).area(region, density)
+      const { force, moments } = loadOver(region, density)
       return sum(
-        regionArea(region),
-        regionMoments(region),
-        parts.map((part) => sharerIn(part.slope).area(part.region)),
+        force,
+        moments,
+        parts.map((part) => sharerIn(part.slope).area(part.region, density)),
       )
     },
-    line: (a, b) => {
+    line: (a, b, ends) => {
       const length = distance(a, b)
-      const [x, y] = along(a, b, length / 2)
+      const { force, moments } = loadAlong(a, b, ends)
       return sum(
-        length,
-        [x * length, y * length],
-        partsBySlope(slopes, a, b).map(({ s0, s1, slope }) => sharerIn(slope).line(along(a, b, s0), along(a, b, s1))),
+        force,
+        moments,
+        partsBySlope(slopes, a, b).map(({ s0, s1, slope }) =>
+          sharerIn(slope).line(along(a, b, s0), along(a, b, s1), endsBetween(ends, s0 / length, s1 / length)),
+        ),
       )
     },
     point: (at) => sharerIn(slopeAt(slopes, at)).point(at),

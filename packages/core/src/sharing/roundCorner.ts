@@ -1,4 +1,5 @@
 import type { Point } from '../geometry/point'
+import { densityAt, type Density } from '../geometry/density'
 import { eachEdge, regionArea, type Region } from '../geometry/polygon'
 import { footOnSite, type Corner, type SiteEnd } from './nearest'
 import type { Site } from './sites'
@@ -26,25 +27,54 @@ const reach = ({ alpha, beta }: Border, w: Point): number => {
   return inverse > 1e-12 ? 1 / inverse : Infinity
 }
 
-/** Area between the corner and a border over a band of angles in which it is reached: a triangle, or a piece of a parabola. */
-function areaWithin(border: Border, from: number, to: number): number {
+/** Area and its first moments about the corner. */
+interface Moments {
+  readonly area: number
+  readonly first: Point
+}
+
+const nothing: Moments = { area: 0, first: [0, 0] }
+const plus = (p: Moments, q: Moments, sign: 1 | -1): Moments => ({
+  area: p.area + sign * q.area,
+  first: [p.first[0] + sign * q.first[0], p.first[1] + sign * q.first[1]],
+})
+/** Of a triangle with the corner. */
+const triangle = (area: number, p: Point, q: Point): Moments => ({
+  area,
+  first: [(area * (p[0] + q[0])) / 3, (area * (p[1] + q[1])) / 3],
+})
+
+/** What lies between the corner and a border over a band of angles in which it is reached: a triangle, or a piece of a parabola. */
+function within(border: Border, from: number, to: number): Moments {
   const { alpha, beta } = border
-  if (alpha === 0) return (reach(border, toward(from)) * reach(border, toward(to)) * Math.sin(to - from)) / 2
+  if (alpha === 0) {
+    const [v, w] = [toward(from), toward(to)]
+    const [r, s] = [reach(border, v), reach(border, w)]
+    return triangle((r * s * Math.sin(to - from)) / 2, [r * v[0], r * v[1]], [s * w[0], s * w[1]])
+  }
   const middle = Math.atan2(beta[1], beta[0])
   const half = (angle: number) => Math.tan(normal(angle - middle) / 2)
-  const primitive = (u: number) => u + (u * u * u) / 3
-  return (primitive(half(to)) - primitive(half(from))) / (4 * alpha * alpha)
+  const [u, v] = [half(from), half(to)]
+  const between = (primitive: (u: number) => number) => primitive(v) - primitive(u)
+  // r = (1 + u²) / 2α with u the tangent of half the angle to the axis of the parabola
+  const area = between((x) => x + x ** 3 / 3) / (4 * alpha ** 2)
+  const onAxis = between((x) => x - x ** 5 / 5) / (12 * alpha ** 3)
+  const across = between((x) => x ** 2 / 2 + x ** 4 / 4) / (6 * alpha ** 3)
+  const [c, s] = toward(middle)
+  return { area, first: [onAxis * c - across * s, onAxis * s + across * c] }
 }
 
 /** The same for a side of the region: a triangle that stays one however near to the corner the side runs. */
-function areaToSide({ p, q }: Side, from: number, to: number): number {
+function toSide({ p, q }: Side, from: number, to: number): Moments {
   const twice = cross(p, q)
   const part = (angle: number) => {
     const w = toward(angle)
     const [cp, cq] = [cross(w, p), cross(w, q)]
     return cp === cq ? 0 : Math.min(Math.max(cp / (cp - cq), 0), 1)
   }
-  return Math.abs(twice * (part(to) - part(from))) / 2
+  const [s, t] = [part(from), part(to)]
+  const on = (k: number): Point => [p[0] + k * (q[0] - p[0]), p[1] + k * (q[1] - p[1])]
+  return triangle(Math.abs(twice * (t - s)) / 2, on(s), on(t))
 }
 
 /** Another site: what of it is as near as the corner, by direction. */
@@ -85,10 +115,10 @@ interface Side {
   readonly q: Point
 }
 
-/** Something met along a direction, at r, and the area up to it over a band. */
+/** Something met along a direction, at r, and what lies before it over a band. */
 interface Passing {
   readonly r: number
-  readonly area: (from: number, to: number) => number
+  readonly before: (from: number, to: number) => Moments
 }
 
 /** Where the line through the corner along w passes sides of the region, by distance of either sign. */
@@ -98,19 +128,25 @@ function passings(sides: readonly Side[], w: Point): readonly Passing[] {
     const [cp, cq] = [cross(w, side.p), cross(w, side.q)]
     if (cp > 0 === cq > 0) continue
     const r = dot(w, side.p) + ((dot(w, side.q) - dot(w, side.p)) * cp) / (cp - cq)
-    found.push({ r, area: (from, to) => (r <= 0 ? 0 : areaToSide(side, from, to)) })
+    found.push({ r, before: (from, to) => (r <= 0 ? nothing : toSide(side, from, to)) })
   }
   return found.sort((a, b) => a.r - b.r)
 }
 
-/** What of a region is nearest to a corner, m² by the end that takes it: the one that it lies nearest to by angle. */
-export function areasRound({ at, ends }: Corner, sites: readonly Site[], region: Region): ReadonlyMap<SiteEnd, number> {
-  const areas = new Map<SiteEnd, number>()
-  if (areaBehind(region, at, ends) <= rounding) return areas
+/** The load of what of a region is nearest to a corner, by the end that takes it: the one that it lies nearest to by angle. */
+export function loadsRound(
+  { at, ends }: Corner,
+  sites: readonly Site[],
+  region: Region,
+  density: Density,
+): ReadonlyMap<SiteEnd, number> {
+  const loads = new Map<SiteEnd, number>()
+  if (areaBehind(region, at, ends) <= rounding) return loads
   const others = sites.filter((site) => !ends.some((end) => end.site === site))
   // what lies behind an end that stands on another site is as near to that site
-  if (others.some((site) => footOnSite(site, at).gap <= onIt)) return areas
+  if (others.some((site) => footOnSite(site, at).gap <= onIt)) return loads
   const rivals = others.map((site) => rivalOf(site, at))
+  const atCorner = densityAt(density, at)
   const sides = sidesFrom(region, at)
   const stops = [
     ...ends.flatMap(({ inward }) => [...angles(inward), ...angles(perpendicular(inward))]),
@@ -120,29 +156,30 @@ export function areasRound({ at, ends }: Corner, sites: readonly Site[], region:
   for (const [from, to] of bands(stops)) {
     const w = toward((from + to) / 2)
     if (ends.some(({ inward }) => dot(inward, w) > 0)) continue
-    const area = areaInBand(rivals, sides, from, to)
+    const { area, first } = inBand(rivals, sides, from, to)
     if (area <= rounding) continue
     const taker = ends.reduce((best, end) => (dot(end.inward, w) > dot(best.inward, w) ? end : best))
-    areas.set(taker, (areas.get(taker) ?? 0) + area)
+    loads.set(taker, (loads.get(taker) ?? 0) + atCorner * area + dot(density.grows, first))
   }
-  return areas
+  return loads
 }
 
 /** What of the region lies within reach over a band in which no border gives way to another. */
-function areaInBand(rivals: readonly Rival[], sides: readonly Side[], from: number, to: number): number {
+function inBand(rivals: readonly Rival[], sides: readonly Side[], from: number, to: number): Moments {
   const w = toward((from + to) / 2)
   const far = rivals
     .flatMap((rival) => rival.at(w))
-    .map((border): Passing => ({ r: reach(border, w), area: (p, q) => areaWithin(border, p, q) }))
-    .reduce((least, passing) => (passing.r < least.r ? passing : least), { r: Infinity, area: () => 0 })
+    .map((border): Passing => ({ r: reach(border, w), before: (p, q) => within(border, p, q) }))
+    .reduce((least, passing) => (passing.r < least.r ? passing : least), { r: Infinity, before: () => nothing })
   const borders = passings(sides, w)
-  let area = 0
+  let found = nothing
   for (let k = 0; k + 1 < borders.length; k += 2) {
     const [start, end] = [borders[k], borders[k + 1]]
     if (!start || !end || end.r <= 0 || start.r >= far.r) continue
-    area += (end.r < far.r ? end : far).area(from, to) - start.area(from, to)
+    found = plus(found, (end.r < far.r ? end : far).before(from, to), 1)
+    found = plus(found, start.before(from, to), -1)
   }
-  return area
+  return found
 }
 
 function sidesFrom(region: Region, [x, y]: Point): readonly Side[] {

@@ -4,10 +4,12 @@ import type { PanelPlan } from '../building/panelRegions'
 import type { RoofPlane } from '../building/slopes'
 import type { SlopeShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
+import type { Density } from '../geometry/density'
 import type { Region } from '../geometry/polygon'
 import type { Plate } from '../plate/plate'
 import type { Path } from './dividing'
 import type { Overhang } from './lever'
+import type { Ends } from './lineEnds'
 import type { Carrier, Limits } from './rails'
 import type { Share } from './share'
 
@@ -36,10 +38,10 @@ export interface Ground {
   readonly plate: () => Plate | undefined
 }
 
-/** One rule over one panel: shares of one unit of pressure over a region of it, of a line and of a force inside it. */
+/** One rule over one panel: shares of a load over a region of it, of a line load and of a unit of force inside it. */
 export interface Sharer {
-  readonly area: (region: Region) => Share
-  readonly line: (a: Point, b: Point) => Share
+  readonly area: (region: Region, density: Density) => Share
+  readonly line: (a: Point, b: Point, ends: Ends) => Share
   readonly point: (at: Point) => Share
   /** Lines that part what goes to one support from what goes to another, within a region. */
   readonly dividing: (region: Region) => readonly Path[]

@@ -1,3 +1,4 @@
+import type { Point } from '../geometry/point'
 import { onLine, shortest } from '../geometry/tolerance'
 import { leverReactions, type Overhang } from './lever'
 import { linearPieces } from './linearPieces'
@@ -5,10 +6,18 @@ import { clustersWithin, onRail, positionOf, type Cluster, type Merged, type Rai
 import type { ShareLine } from './share'
 import { crossing, uAt, type Edge } from './strips'
 
-/** A load on the strips: an area between edges, or a line that crosses them with a force per unit of v. */
+/** A load on the strips: an area between edges with its density over u and v, or a line that crosses them with a force per unit of v at its ends. */
 export type Loaded =
-  | { readonly kind: 'area'; readonly edges: readonly Edge[] }
-  | { readonly kind: 'line'; readonly edge: Edge; readonly perV: number }
+  | { readonly kind: 'area'; readonly edges: readonly Edge[]; readonly density: StripDensity }
+  | { readonly kind: 'line'; readonly edge: Edge; readonly perV: readonly [number, number] }
+
+/** A load per area that varies linearly along and across the strips: value at u = v = 0 of a place, and growth per metre. */
+export interface StripDensity {
+  readonly at: Point
+  readonly value: number
+  readonly alongU: number
+  readonly alongV: number
+}
 
 /** What the strips of a panel run through and rest on. */
 export interface StripGround {
@@ -54,28 +63,44 @@ export function shareBand(ground: StripGround, load: Loaded, v0: number, v1: num
   if (waiting.size > 0) sharePiece(ground.overhang, [...waiting], [], v0, v1, tally)
 }
 
-/** Force of one strip of unit width and where it lies: [c, d] with weight w, as functions of v. */
+/** Force of one strip of unit width and where it lies: [c, d] with weight w, spread unevenly by skew (`leverReactions`), as functions of v. */
 interface StripLoad {
   readonly c: (v: number) => number
   readonly d: (v: number) => number
   readonly w: (v: number) => number
+  readonly skew: (v: number) => number
   /** Half-way between its ends, at the middle of the band. */
   readonly middle: number
 }
 
+const none = () => 0
+
 function loadsAt(load: Loaded, v: number): readonly StripLoad[] {
   if (load.kind === 'line') {
     const { edge, perV } = load
+    const [first, last] = perV
     const at = (t: number) => uAt(edge, t)
-    return edge.v0 < v && v < edge.v1 ? [{ c: at, d: at, w: () => perV, middle: at(v) }] : []
+    const w =
+      first === last ? () => first : (t: number) => first + ((last - first) * (t - edge.v0)) / (edge.v1 - edge.v0)
+    return edge.v0 < v && v < edge.v1 ? [{ c: at, d: at, w, skew: none, middle: at(v) }] : []
   }
+  const { at, value, alongU, alongV } = load.density
+  const isEven = alongU === 0 && alongV === 0
   const borders = crossing(load.edges, v)
   const loads: StripLoad[] = []
   for (let k = 0; k + 1 < borders.length; k += 2) {
     const [a, b] = [borders[k], borders[k + 1]]
     if (!a || !b) continue
     const middle = (uAt(a, v) + uAt(b, v)) / 2
-    loads.push({ c: (t) => uAt(a, t), d: (t) => uAt(b, t), w: (t) => uAt(b, t) - uAt(a, t), middle })
+    const [c, d] = [(t: number) => uAt(a, t), (t: number) => uAt(b, t)]
+    const densityAt = (u: number, t: number) => value + alongU * (u - at[0]) + alongV * (t - at[1])
+    loads.push({
+      c,
+      d,
+      middle,
+      w: isEven ? (t) => value * (d(t) - c(t)) : (t) => (d(t) - c(t)) * densityAt((c(t) + d(t)) / 2, t),
+      skew: alongU === 0 ? none : (t) => (alongU * (d(t) - c(t)) ** 2) / 2,
+    })
   }
   return loads
 }
@@ -91,7 +116,8 @@ function sharePiece(
   const total = (v: number) => loads.reduce((sum, { w }) => sum + w(v), 0)
   const [only, second] = clusters
   if (!only) {
-    tally.notCarried += ((v1 - v0) * (total(v0) + total(v1))) / 2
+    // Simpson's rule: what varies over what widens is a parabola
+    tally.notCarried += ((v1 - v0) * (total(v0) + 4 * total((v0 + v1) / 2) + total(v1))) / 6
     return
   }
   if (!second) tally.torque += torqueOf(loads, only, v0, v1)
@@ -99,7 +125,7 @@ function sharePiece(
     if (!second) return [total(v)]
     const x = clusters.map((cluster) => positionOf(cluster, v))
     const out = clusters.map(() => 0)
-    for (const { c, d, w } of loads) leverReactions(x, c(v), d(v), w(v), overhang, out)
+    for (const { c, d, w, skew } of loads) leverReactions(x, c(v), d(v), w(v), overhang, out, skew(v))
     return out
   }
   ontoRails(clusters, reactionsAt, v0, v1, tally)
@@ -126,6 +152,10 @@ function ontoRails(
 /** Sum of force × lever where one support takes all, by Simpson's rule. */
 function torqueOf(loads: readonly StripLoad[], cluster: Cluster, v0: number, v1: number): number {
   const at = (v: number) =>
-    loads.reduce((sum, { c, d, w }) => sum + Math.abs(w(v) * ((c(v) + d(v)) / 2 - positionOf(cluster, v))), 0)
+    loads.reduce((sum, { c, d, w, skew }) => {
+      const [from, to] = [c(v), d(v)]
+      const moment = w(v) * ((from + to) / 2 - positionOf(cluster, v)) + (skew(v) * (to - from)) / 6
+      return sum + Math.abs(moment)
+    }, 0)
   return ((v1 - v0) * (at(v0) + 4 * at((v0 + v1) / 2) + at(v1))) / 6
 }

@@ -1,15 +1,19 @@
 import fc from 'fast-check'
 import { holds } from '../../test/holds'
 import { difference, intersection, regionOf } from '../geometry/clip'
+import { densityAt, even, loadOver, type Density } from '../geometry/density'
 import type { Point } from '../geometry/point'
-import { contains, regionArea, regionMoments, type Region, type Ring } from '../geometry/polygon'
+import { contains, regionArea, type Region, type Ring } from '../geometry/polygon'
 import { along, distance } from '../geometry/segment'
 import { auditShare } from './audit'
 import { footOnSite, nearestFeet } from './nearest'
 import type { Carrier } from './rails'
 import type { Share } from './share'
-import { sitesAround, sitesWithin } from './sites'
-import { shareAreaEvenly, shareAreaToNearest, shareLineToNearest, sharePointToNearest } from './twoWay'
+import { sitesAround, sitesWithin, type Site } from './sites'
+import { evenEnds, loadAlong, type Ends } from './lineEnds'
+import * as twoWay from './twoWay'
+
+const { sharePointToNearest } = twoWay
 
 const rect = (x0: number, y0: number, x1: number, y1: number): Ring => [
   [x0, y0],
@@ -29,8 +33,16 @@ const ordinate = (share: Share, member: string, s: number): number =>
   share.lines
     .filter((line) => line.member === member && line.s0 <= s && s < line.s1)
     .reduce((sum, { s0, s1, q0, q1 }) => sum + q0 + ((q1 - q0) * (s - s0)) / (s1 - s0), 0)
-const share = (ring: Ring, carriers: readonly Carrier[], region: Region = regionOf(ring)): Share =>
-  shareAreaToNearest(sitesWithin(regionOf(ring), carriers, 0.01), carriers, region)
+type Sites = readonly Site[]
+type Carriers = readonly Carrier[]
+const shareAreaToNearest = (sites: Sites, carriers: Carriers, region: Region, density = even): Share =>
+  twoWay.shareAreaToNearest(sites, carriers, region, density)
+const shareAreaEvenly = (sites: Sites, carriers: Carriers, region: Region, density = even): Share =>
+  twoWay.shareAreaEvenly(sites, carriers, region, density)
+const shareLineToNearest = (sites: Sites, carriers: Carriers, a: Point, b: Point, ends: Ends = evenEnds): Share =>
+  twoWay.shareLineToNearest(sites, carriers, a, b, ends)
+const share = (ring: Ring, carriers: Carriers, region: Region = regionOf(ring), density = even): Share =>
+  shareAreaToNearest(sitesWithin(regionOf(ring), carriers, 0.01), carriers, region, density)
 
 describe('two-way sharing against hand calculation', () => {
   const bay = rect(0, 0, 8, 6)
@@ -68,6 +80,18 @@ describe('two-way sharing against hand calculation', () => {
     ])
     expect(forceOn(found, 'm1')).toBeCloseTo((6 * 3) / 2, 9)
     expect(forceOn(found, 'm0')).toBeCloseTo(((8 + 2) / 2) * 3, 9)
+  })
+
+  test('hand: a load that rises from 0 to 8 along the long side puts a triangle under the same slope on it', () => {
+    const found = share(bay, sidesOf(bay), regionOf(bay), { at: [0, 0], value: 0, grows: [1, 0] })
+    // at x = 4 the value is 4 over 3 m; the short sides take what lies within 45 degrees: a triangle of 9 m2 with its middle 1 m off
+    expect(ordinate(found, 'm0', 4)).toBeCloseTo(12, 9)
+    expect(forceOn(found, 'm3')).toBeCloseTo(9 * 1, 9)
+    expect(forceOn(found, 'm1')).toBeCloseTo(9 * 7, 9)
+    expect(forceOn(found, 'm0')).toBeCloseTo((48 * 4 - 9 - 63) / 2, 9)
+    // of the quadratic rise over the first 3 m of the long side: 0 at its beginning, 9 at 3 m
+    expect(ordinate(found, 'm0', 1e-6)).toBeLessThan(0.5)
+    expect(ordinate(found, 'm0', 3.0001)).toBeCloseTo(9, 2)
   })
 
   test('hand: a free edge takes nothing; its neighbours reach to it', () => {
@@ -144,10 +168,10 @@ describe('two-way sharing against hand calculation', () => {
     const sites = sitesAround(regionOf(bay), carriers, 0.01)
     const nearest = shareAreaToNearest(sites, carriers, regionOf(bay))
     expect([forceOn(nearest, 'x'), forceOn(nearest, 'm0')]).toEqual([0, expect.closeTo(15, 9)])
-    const even = shareAreaEvenly(sites, carriers, regionOf(bay))
+    const evenly = shareAreaEvenly(sites, carriers, regionOf(bay))
     // 48 m2 over 28 m of beams
-    expect(ordinate(even, 'm1', 2)).toBeCloseTo(48 / 28, 9)
-    expect(forceOn(even, 'm0')).toBeCloseTo((8 * 48) / 28, 9)
+    expect(ordinate(evenly, 'm1', 2)).toBeCloseTo(48 / 28, 9)
+    expect(forceOn(evenly, 'm0')).toBeCloseTo((8 * 48) / 28, 9)
   })
 
   test('a line goes with what it stands on: along the middle to both long beams, square to them as a force', () => {
@@ -212,13 +236,19 @@ const cases: fc.Arbitrary<Case> = fc
     return { ring, carriers, region: difference(outline, regionOf(rect(x, x, x + size, x + size))) }
   })
 
+/** Even, or linear over the plan: 0.2 to 1.8 at the farthest. */
+const varying: fc.Arbitrary<Density> = fc
+  .record({ x: between(-0.05, 0.05), y: between(-0.05, 0.05), isEven: fc.boolean() })
+  .map(({ x, y, isEven }) => (isEven ? even : { at: [0, 0], value: 1, grows: [x, y] }))
+
 describe('two-way sharing of any shape', () => {
   test('every force arrives, to rounding', () => {
     holds(
-      fc.property(cases, ({ ring, region, carriers }) => {
-        const found = share(ring, carriers, region)
+      fc.property(cases, varying, ({ ring, region, carriers }, density) => {
+        const found = share(ring, carriers, region, density)
         const { force, scale } = auditShare(found, carriers)
         expect(Math.abs(force)).toBeLessThanOrEqual(1e-9 * scale)
+        expect(found.applied).toBeCloseTo(loadOver(region, density).force, 9)
       }),
       { numRuns: 300 },
     )
@@ -226,11 +256,11 @@ describe('two-way sharing of any shape', () => {
 
   test('the moment left over is that of all levers from a point to its foot', () => {
     holds(
-      fc.property(cases, ({ ring, region, carriers }) => {
+      fc.property(cases, varying, ({ ring, region, carriers }, density) => {
         const sites = sitesWithin(regionOf(ring), carriers, 0.01)
-        const found = shareAreaToNearest(sites, carriers, region)
+        const found = shareAreaToNearest(sites, carriers, region, density)
         const { moments } = auditShare(found, carriers)
-        const [dense, cells] = leverByCells(sites, region)
+        const [dense, cells] = leverByCells(sites, region, density)
         const area = regionArea(region)
         for (const axis of [0, 1] as const)
           expect(Math.abs(moments[axis] - dense[axis])).toBeLessThanOrEqual(0.02 * area + 40 / Math.sqrt(cells))
@@ -239,12 +269,12 @@ describe('two-way sharing of any shape', () => {
     )
   })
 
-  test('what each member gets is the area that is nearest to it', () => {
+  test('what each member gets is the load on the area that is nearest to it', () => {
     holds(
-      fc.property(cases, ({ ring, region, carriers }) => {
+      fc.property(cases, varying, ({ ring, region, carriers }, density) => {
         const sites = sitesWithin(regionOf(ring), carriers, 0.01)
-        const found = shareAreaToNearest(sites, carriers, region)
-        const counted = areasByCells(sites, region)
+        const found = shareAreaToNearest(sites, carriers, region, density)
+        const counted = loadsByCells(sites, region, density)
         for (const { member } of carriers)
           expect(Math.abs(forceOn(found, member) - (counted.get(member) ?? 0))).toBeLessThanOrEqual(
             0.02 * regionArea(region) + 0.1,
@@ -280,7 +310,8 @@ describe('two-way sharing of any shape', () => {
 
   test('every length of a line arrives where its points are nearest', () => {
     holds(
-      fc.property(cases, between(0, 6), ({ ring, carriers }, angle) => {
+      fc.property(cases, between(0, 6), between(0, 3), ({ ring, carriers }, angle, last) => {
+        const ends: Ends = [1, last]
         const sites = sitesWithin(regionOf(ring), carriers, 0.01)
         if (sites.length === 0) return
         const [a, b]: readonly Point[] = [
@@ -288,7 +319,8 @@ describe('two-way sharing of any shape', () => {
           [1.5 * Math.cos(angle), 1.5 * Math.sin(angle)],
         ]
         if (!a || !b) return
-        const found = shareLineToNearest(sites, carriers, a, b)
+        const found = shareLineToNearest(sites, carriers, a, b, ends)
+        expect(found.applied).toBeCloseTo(loadAlong(a, b, ends).force, 9)
         expect(Math.abs(auditShare(found, carriers).force)).toBeLessThanOrEqual(1e-9 * found.applied)
         const dense = new Map<string, number>()
         const n = 3000
@@ -296,7 +328,11 @@ describe('two-way sharing of any shape', () => {
           const feet = nearestFeet(sites, along(a, b, (distance(a, b) * (i + 0.5)) / n))
           for (const { site } of feet)
             for (const { member } of site.owners)
-              dense.set(member, (dense.get(member) ?? 0) + found.applied / n / feet.length / site.owners.length)
+              dense.set(
+                member,
+                (dense.get(member) ?? 0) +
+                  ((distance(a, b) / n) * (1 + ((last - 1) * (i + 0.5)) / n)) / feet.length / site.owners.length,
+              )
         }
         for (const { member } of carriers)
           expect(Math.abs(forceOn(found, member) - (dense.get(member) ?? 0))).toBeLessThanOrEqual(0.01)
@@ -322,26 +358,28 @@ function eachCell(region: Region, visit: (at: Point, area: number) => void): num
 }
 
 /** Brute force: the moments of small cells less those of their feet. */
-function leverByCells(sites: Parameters<typeof nearestFeet>[0], region: Region): readonly [Point, number] {
+function leverByCells(sites: Sites, region: Region, density: Density): readonly [Point, number] {
   let [mx, my] = [0, 0]
   const cells = eachCell(region, (at, area) => {
     const feet = sites.map((site) => footOnSite(site, at)).sort((p, q) => p.gap - q.gap)
     const foot = feet[0]?.at ?? [0, 0]
-    mx += area * (at[0] - (feet.length === 0 ? 0 : foot[0]))
-    my += area * (at[1] - (feet.length === 0 ? 0 : foot[1]))
+    const load = area * densityAt(density, at)
+    mx += load * (at[0] - foot[0])
+    my += load * (at[1] - foot[1])
   })
-  return [sites.length === 0 ? regionMoments(region) : [mx, my], cells + 1]
+  return [sites.length === 0 ? loadOver(region, density).moments : [mx, my], cells + 1]
 }
 
-function areasByCells(sites: Parameters<typeof nearestFeet>[0], region: Region): ReadonlyMap<string, number> {
-  const areas = new Map<string, number>()
+function loadsByCells(sites: Sites, region: Region, density: Density): ReadonlyMap<string, number> {
+  const loads = new Map<string, number>()
   eachCell(region, (at, area) => {
     const feet = nearestFeet(sites, at)
+    const load = area * densityAt(density, at)
     for (const { site } of feet)
       for (const { member } of site.owners)
-        areas.set(member, (areas.get(member) ?? 0) + area / feet.length / site.owners.length)
+        loads.set(member, (loads.get(member) ?? 0) + load / feet.length / site.owners.length)
   })
-  return areas
+  return loads
 }
 
 describe('degenerate input', () => {

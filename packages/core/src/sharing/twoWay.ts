@@ -1,38 +1,48 @@
 import type { Point } from '../geometry/point'
-import { regionArea, regionMoments, type Region } from '../geometry/polygon'
+import { loadOver, type Density } from '../geometry/density'
+import type { Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
 import { addLines } from './addLines'
 import { piecesBeside, raysOf } from './besideSite'
+import { endsBetween, loadAlong, type Ends } from './lineEnds'
 import { breaksAlong } from './nearestAlong'
 import { cornersOf, nearestFeet, type Foot } from './nearest'
 import type { Carrier } from './rails'
-import { areasRound } from './roundCorner'
+import { loadsRound } from './roundCorner'
 import { emptyShare, type Share, type ShareLine, type SharePoint } from './share'
 import { placeOn, type Site } from './sites'
 
-/** Shares one unit of pressure over a region: every point goes to the nearest point of the sites (docs/methods/two-way.md). */
-export function shareAreaToNearest(sites: readonly Site[], carriers: readonly Carrier[], region: Region): Share {
-  const applied = regionArea(region)
-  const alone: Share = { ...emptyShare, applied, appliedMoments: regionMoments(region) }
+/** Shares a load over a region: every point goes to the nearest point of the sites (docs/methods/two-way.md). */
+export function shareAreaToNearest(
+  sites: readonly Site[],
+  carriers: readonly Carrier[],
+  region: Region,
+  density: Density,
+): Share {
+  const { force: applied, moments: appliedMoments } = loadOver(region, density)
+  const alone: Share = { ...emptyShare, applied, appliedMoments }
   if (sites.length === 0) return { ...alone, notCarried: applied }
-  const lines = raysOf(sites, region).flatMap(({ site, rays }) =>
+  const lines = raysOf(sites, region, density).flatMap(({ site, rays }) =>
     piecesBeside(rays).flatMap(({ s0, s1, q0, q1 }) => (q0 === 0 && q1 === 0 ? [] : linesOn(site, s0, s1, q0, q1))),
   )
   const points = cornersOf(sites).flatMap((corner) =>
-    [...areasRound(corner, sites, region)].flatMap(([{ site, s }, area]) => pointsOn(site, s, area)),
+    [...loadsRound(corner, sites, region, density)].flatMap(([{ site, s }, load]) => pointsOn(site, s, load)),
   )
   return { ...alone, lines: addLines(lines, carriers), points: joined(points) }
 }
 
-/** Shares one unit of line load along a–b. */
-export function shareLineToNearest(sites: readonly Site[], carriers: readonly Carrier[], a: Point, b: Point): Share {
+/** Shares a line load along a–b. */
+export function shareLineToNearest(
+  sites: readonly Site[],
+  carriers: readonly Carrier[],
+  a: Point,
+  b: Point,
+  ends: Ends,
+): Share {
   const length = distance(a, b)
-  const alone: Share = {
-    ...emptyShare,
-    applied: length,
-    appliedMoments: [((a[0] + b[0]) / 2) * length, ((a[1] + b[1]) / 2) * length],
-  }
-  if (sites.length === 0) return { ...alone, notCarried: length }
+  const { force: applied, moments: appliedMoments } = loadAlong(a, b, ends)
+  const alone: Share = { ...emptyShare, applied, appliedMoments }
+  if (sites.length === 0) return { ...alone, notCarried: applied }
   const at = (t: number): Point => [a[0] + ((b[0] - a[0]) * t) / length, a[1] + ((b[1] - a[1]) * t) / length]
   const lines: ShareLine[] = []
   const points: SharePoint[] = []
@@ -41,10 +51,18 @@ export function shareLineToNearest(sites: readonly Site[], carriers: readonly Ca
     const from = stops[i] ?? 0
     const feet = nearestFeet(sites, at((from + to) / 2))
     for (const foot of feet) {
-      const load = (to - from) / feet.length
-      const run = Math.abs(runOn(foot, b, a, length)) * (to - from)
-      if (run < tiny) points.push(...pointsOn(foot.site, foot.s, load))
-      else lines.push(...linesOn(foot.site, foot.s - run / 2, foot.s + run / 2, load / run, load / run))
+      const [first, last] = endsBetween(ends, from / length, to / length).map((q) => q / feet.length) as [
+        number,
+        number,
+      ]
+      const rate = runOn(foot, b, a, length)
+      const half = (Math.abs(rate) * (to - from)) / 2
+      if (2 * half < tiny) points.push(...pointsOn(foot.site, foot.s, ((to - from) * (first + last)) / 2))
+      else {
+        // the line may run against the site
+        const [q0, q1] = (rate > 0 ? [first, last] : [last, first]).map((q) => q / Math.abs(rate)) as [number, number]
+        lines.push(...linesOn(foot.site, foot.s - half, foot.s + half, q0, q1))
+      }
     }
   })
   return { ...alone, lines: addLines(lines, carriers), points: joined(points) }
@@ -68,9 +86,14 @@ export function sharePointToNearest(sites: readonly Site[], at: Point): Share {
 }
 
 /** One value along all sites, the same per length. */
-export function shareAreaEvenly(sites: readonly Site[], carriers: readonly Carrier[], region: Region): Share {
-  const applied = regionArea(region)
-  const alone: Share = { ...emptyShare, applied, appliedMoments: regionMoments(region) }
+export function shareAreaEvenly(
+  sites: readonly Site[],
+  carriers: readonly Carrier[],
+  region: Region,
+  density: Density,
+): Share {
+  const { force: applied, moments: appliedMoments } = loadOver(region, density)
+  const alone: Share = { ...emptyShare, applied, appliedMoments }
   const length = sites.reduce((sum, site) => sum + site.length, 0)
   if (length === 0) return { ...alone, notCarried: applied }
   const q = applied / length

@@ -13,6 +13,7 @@ import { auditShare } from './audit'
 import type { Standing } from './ground'
 import { usualLimits, type Carrier } from './rails'
 import { shareTotals, type Share } from './share'
+import { evenEnds } from './lineEnds'
 import { shareForce, shareWall } from './wallPath'
 
 const wall = (a: Point, b: Point): WallSegment => {
@@ -32,7 +33,7 @@ const wallOn = (
   carriers: readonly Carrier[],
   columns: readonly Column[],
   panels: readonly PanelPlan[],
-) => shareWall(segment, panels, on(carriers, columns))
+) => shareWall(segment, evenEnds, panels, on(carriers, columns))
 const forceOn = (at: Point, carriers: readonly Carrier[], columns: readonly Column[], panels: readonly PanelPlan[]) =>
   shareForce(at, panels, on(carriers, columns))
 const carrier = (member: string, a: Point, b: Point): Carrier => ({ member, a, b, from: 0, bent: false })

@@ -7,6 +7,7 @@ import { onLine, samePoint } from '../geometry/tolerance'
 import { feetBearing } from './feetUnder'
 import { groundOf, sharerOf, type Standing } from './ground'
 import type { Ground } from './sharer'
+import { endsBetween, loadAlong, type Ends } from './lineEnds'
 import { panelsUnderPoint, panelsUnderStretch, stopsAt } from './panelsAt'
 import type { Carrier } from './rails'
 import { emptyShare, sumOfShares, type Share } from './share'
@@ -16,23 +17,26 @@ interface Stretch {
   readonly to: number
 }
 
+interface LoadedStretch extends Stretch {
+  readonly ends: Ends
+}
+
 /**
- * One unit of line load along a stretch of wall: onto beams under it (those that lie on each other share equally), else
- * onto the panel under it by its rule, else not carried.
+ * A line load along a stretch of wall, straight between its values at both ends: onto beams under it (those that lie on each other
+ * share equally), else onto the panel under it by its rule, else not carried.
  */
-export function shareWall(segment: WallSegment, panels: readonly PanelPlan[], standing: Standing): Share {
+export function shareWall(segment: WallSegment, ends: Ends, panels: readonly PanelPlan[], standing: Standing): Share {
   const { a, b, length, drawn } = segment
-  const middle = along(a, b, length / 2)
-  const whole: Share = { ...emptyShare, applied: drawn, appliedMoments: [middle[0] * drawn, middle[1] * drawn] }
-  const parts = stretches(segment, standing.carriers).flatMap(({ from, to, under }): readonly Part[] =>
-    under.length > 0
-      ? under.map((carrier) => [onBeam(segment, carrier, from, to), 1 / under.length] as const)
-      : onPanels(segment, { from, to }, panels, standing),
-  )
-  return sumOfShares(
-    whole,
-    drawn === length ? parts : parts.map(([share, part]) => [share, (part * drawn) / length] as const),
-  )
+  const { force, moments } = loadAlong(a, b, ends)
+  const more = drawn / length
+  const whole: Share = { ...emptyShare, applied: force * more, appliedMoments: [moments[0] * more, moments[1] * more] }
+  const parts = stretches(segment, standing.carriers).flatMap(({ from, to, under }): readonly Part[] => {
+    const stretch = { from, to, ends: endsBetween(ends, from / length, to / length) }
+    return under.length > 0
+      ? under.map((carrier) => [onBeam(segment, carrier, stretch), 1 / under.length] as const)
+      : onPanels(segment, stretch, panels, standing)
+  })
+  return sumOfShares(whole, more === 1 ? parts : parts.map(([share, part]) => [share, part * more] as const))
 }
 
 type Part = readonly [share: Share, part: number]
@@ -61,18 +65,23 @@ const between = (stops: readonly number[]): readonly Stretch[] =>
   stops.slice(1).map((to, i) => ({ from: stops[i] ?? 0, to }))
 
 /** The force of the stretch is kept where the beam's axis and the wall's path differ by the tolerance. */
-function onBeam(segment: WallSegment, carrier: Carrier, from: number, to: number): Share {
-  const ends = [from, to].map((s) => project(carrier.a, carrier.b, along(segment.a, segment.b, s)).s)
-  const s0 = Math.max(0, Math.min(...ends))
-  const s1 = Math.min(distance(carrier.a, carrier.b), Math.max(...ends))
-  const q = (to - from) / (s1 - s0)
-  const line = { member: carrier.member, s0: carrier.from + s0, s1: carrier.from + s1, q0: q, q1: q }
-  return { ...emptyShare, lines: [line] }
+function onBeam(segment: WallSegment, carrier: Carrier, { from, to, ends }: LoadedStretch): Share {
+  const [p, q] = [from, to].map((s) => project(carrier.a, carrier.b, along(segment.a, segment.b, s)).s) as [
+    number,
+    number,
+  ]
+  const s0 = Math.max(0, Math.min(p, q))
+  const s1 = Math.min(distance(carrier.a, carrier.b), Math.max(p, q))
+  const scale = (to - from) / (s1 - s0)
+  // the wall may be drawn against its beam
+  const [q0, q1] = p <= q ? ends : [ends[1], ends[0]]
+  const { member, from: start } = carrier
+  return { ...emptyShare, lines: [{ member, s0: start + s0, s1: start + s1, q0: q0 * scale, q1: q1 * scale }] }
 }
 
 function onPanels(
   segment: WallSegment,
-  stretch: Stretch,
+  stretch: LoadedStretch,
   panels: readonly PanelPlan[],
   standing: Standing,
 ): readonly Part[] {
@@ -82,21 +91,26 @@ function onPanels(
     .filter((s) => s > stretch.from + 1e-9 && s < stretch.to - 1e-9)
   return between(sorted([stretch.from, ...inner, stretch.to])).flatMap(({ from, to }): readonly Part[] => {
     const [start, end] = [along(a, b, from), along(a, b, to)]
+    const whole = stretch.to - stretch.from
+    const ends = endsBetween(stretch.ends, (from - stretch.from) / whole, (to - stretch.from) / whole)
     const under = panelsUnderStretch(start, end, panels)
-    if (under.length === 0) return [[{ ...emptyShare, notCarried: to - from }, 1]]
+    if (under.length === 0) return [[{ ...emptyShare, notCarried: loadAlong(start, end, ends).force }, 1]]
     return under.map(({ plan, placed }) => [
-      lineOn(groundOf(plan, standing), placed(start), placed(end), to - from),
+      lineOn(groundOf(plan, standing), placed(start), placed(end), ends, to - from),
       1 / under.length,
     ])
   })
 }
 
 /** A line that was moved onto the border may be shorter there: its force is that of the length drawn. */
-function lineOn(ground: Ground, a: Point, b: Point, drawn: number): Share {
+function lineOn(ground: Ground, a: Point, b: Point, ends: Ends, drawn: number): Share {
   const length = distance(a, b)
   // in its middle, whichever way the wall was drawn
-  if (length < samePoint) return sumOfShares(emptyShare, [[sharerOf(ground).point(meanOf([a, b])), drawn]])
-  const share = sharerOf(ground).line(a, b)
+  if (length < samePoint) {
+    const force = (drawn * (ends[0] + ends[1])) / 2
+    return sumOfShares(emptyShare, [[sharerOf(ground).point(meanOf([a, b])), force]])
+  }
+  const share = sharerOf(ground).line(a, b, ends)
   return Math.abs(length - drawn) <= 1e-9 ? share : sumOfShares(emptyShare, [[share, drawn / length]])
 }
 
