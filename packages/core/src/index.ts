@@ -192,7 +192,7 @@ export { patchOverlaps, type PatchOverlap } from './building/patchOverlaps'
 export { lineMore, readFreeGrid, readSpacings, type ReadGrid } from './editing/gridText'
 export { gridMoveEdits } from './editing/gridMove'
 export { buildUpWeight, timesFactor } from './actions/ownWeight'
-export { isTypedLoad, typedValue, type TypedLoad } from './actions/typedLoads'
+export { isTypedLoad, typedValue, valueAt, type TypedLoad } from './actions/typedLoads'
 export {
   barrierCase,
   buildUps,

@@ -75,7 +75,10 @@ export function wallText(stretches: readonly WallView[], format: NumberFormat): 
 export function typedText(stretches: readonly TypedLoadView[], format: NumberFormat): string {
   const [first] = stretches
   if (!first) return ''
-  const value = formatQuantity(first.value, first.kind === 'line' ? 'lineLoad' : 'force', format)
+  const quantity = first.kind === 'line' ? 'lineLoad' : 'force'
+  const [start, end] = first.values
+  const last = formatQuantity(end, quantity, format)
+  const value = start === end ? last : `${formatValue(start, quantity, format)} to ${last}`
   const length = stretches.reduce((total, { a, b }) => total + distance(a, b), 0)
   const along = first.kind === 'line' ? `, ${formatQuantity(length, 'length', format)}` : ''
   const lost = stretches.some(({ notCarried }) => notCarried > 1e-6) ? ', nothing carries it' : ''

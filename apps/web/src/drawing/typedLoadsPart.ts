@@ -1,4 +1,11 @@
-import { formatQuantity, meanOf, type FloorView, type NumberFormat, type TypedLoadView } from '@hedrion/core'
+import {
+  formatQuantity,
+  meanOf,
+  type FloorView,
+  type NumberFormat,
+  type Point,
+  type TypedLoadView,
+} from '@hedrion/core'
 import { typedText } from './describe'
 import type { Label, Mark, Scene, Shape, Target, Tone } from './scene'
 
@@ -17,7 +24,7 @@ export function typedLoadsPart(
   const stretchesOf = (id: string) => typed.filter(({ expandedId }) => expandedId === id)
   return {
     shapes: typed.flatMap((load) => shapesOf(load, mark === 'imposed' ? 'imposed' : 'permanent')),
-    labels: area ? typed.filter(({ load }) => load !== 0).map((load) => labelOf(load, format)) : [],
+    labels: area ? typed.filter(acts).flatMap((load) => labelsOf(load, format)) : [],
     targets: typed.map((load): Target => ({
       id: load.expandedId,
       kind: 'load',
@@ -27,21 +34,36 @@ export function typedLoadsPart(
   }
 }
 
-function shapesOf({ kind, a, b, load, notCarried }: TypedLoadView, tone: Tone): readonly Shape[] {
-  const colour: Tone = notCarried > 1e-6 ? 'warm' : load === 0 ? 'border' : tone
+const acts = ({ loads }: TypedLoadView): boolean => loads.some((load) => load !== 0)
+
+function shapesOf(load: TypedLoadView, tone: Tone): readonly Shape[] {
+  const { kind, a, b, notCarried } = load
+  const colour: Tone = notCarried > 1e-6 ? 'warm' : acts(load) ? tone : 'border'
   if (kind === 'line')
-    return [{ kind: 'line', points: [a, b], stroke: { tone: colour, width: load === 0 ? 1.4 : 4, dash: [7, 3] } }]
+    return [{ kind: 'line', points: [a, b], stroke: { tone: colour, width: acts(load) ? 4 : 1.4, dash: [7, 3] } }]
   // a ring about a point: it stands on members, whose columns are squares
   return [
-    { kind: 'dot', at: a, size: load === 0 ? 9 : 13, tone: colour, round: true },
-    { kind: 'dot', at: a, size: load === 0 ? 4 : 5, tone: 'hairline', round: true },
+    { kind: 'dot', at: a, size: acts(load) ? 13 : 9, tone: colour, round: true },
+    { kind: 'dot', at: a, size: acts(load) ? 5 : 4, tone: 'hairline', round: true },
   ]
 }
 
-const labelOf = ({ kind, a, b, load, expandedId }: TypedLoadView, format: NumberFormat): Label => ({
+/** One value in the middle, or one near each end. */
+function labelsOf(load: TypedLoadView, format: NumberFormat): readonly Label[] {
+  const { a, b, loads, kind } = load
+  const quantity = kind === 'line' ? 'lineLoad' : 'force'
+  const at = (t: number): Point => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t]
+  if (loads[0] === loads[1]) return [labelAt(load, formatQuantity(loads[0], quantity, format), meanOf([a, b]))]
+  return [
+    labelAt(load, formatQuantity(loads[0], quantity, format), at(0.08)),
+    labelAt(load, formatQuantity(loads[1], quantity, format), at(0.92)),
+  ]
+}
+
+const labelAt = ({ a, b, expandedId }: TypedLoadView, text: string, at: Point): Label => ({
   of: expandedId,
-  text: formatQuantity(load, kind === 'line' ? 'lineLoad' : 'force', format),
-  at: meanOf([a, b]),
+  text,
+  at,
   priority: 58,
   bold: true,
   // beside a line that runs up the sheet, above any other

@@ -12,31 +12,49 @@ import { recordOfSource } from '../rundown/sources'
 export const gravityCases = ({ caseIds }: ProjectState): readonly string[] =>
   caseIds.filter((id) => !isHorizontal(id) && !isConstruction(id))
 
-/** Load that reaches nothing, by the panel, wall run or beam where it is lost; all gravity cases at characteristic value. */
+/** Of a source, in a case: what of it reaches nothing, N. */
+interface Lost {
+  readonly caseId: string
+  readonly force: number
+  /** Of the source, in its units. */
+  readonly part: number
+  readonly of: number
+}
+
+/** Load that reaches nothing, by the panel, wall run, load or beam where it is lost; all gravity cases at characteristic value. */
 export function lostLoads(state: ProjectState): readonly Concern[] {
   const readers = gravityCases(state).map((id) => [id, readCase(state, id)] as const)
   return state.floors.flatMap((floor) => {
     const seen = readers.map(([id, at]) => ({ id, at, parts: floorIn(floor, id).operator.notCarried }))
-    return floor.operator.plan.sources.flatMap((source, row): Concern[] => {
-      if (seen.every(({ parts }) => !parts[row])) return []
-      const lost = seen.map(({ id, at, parts }) => {
+    // stretches of a wall, parts of a panel and both ends of a load that varies are one thing
+    const lostOf = new Map<string, { readonly what: string; readonly lost: Lost[] }>()
+    floor.operator.plan.sources.forEach((source, row) => {
+      const lost = seen.flatMap(({ id, at, parts }): Lost[] => {
         const part = parts[row] ?? 0
-        return { id, part, force: part * at(floor.intensities, row) }
+        const of = floor.operator.applied[row] ?? 0
+        return part === 0 ? [] : [{ caseId: id, force: part * at(floor.intensities, row), part, of }]
       })
-      const force = lost.reduce((sum, entry) => sum + entry.force, 0)
-      if (Math.abs(force) < negligible) return []
+      if (lost.length === 0) return
       const id = recordOfSource(source)
-      const label = labelOf(state.document, id)
+      const known = lostOf.get(id) ?? { what: source.kind, lost: [] }
+      known.lost.push(...lost)
+      lostOf.set(id, known)
+    })
+    return [...lostOf].flatMap(([id, { what, lost }]): Concern[] => {
+      const magnitude = lost.reduce((sum, entry) => sum + Math.abs(entry.force), 0)
+      if (magnitude < negligible) return []
+      const sum = lost.reduce((total, entry) => total + entry.force, 0)
       // where it shows most
       const [most] = [...lost].sort((a, b) => Math.abs(b.force) - Math.abs(a.force))
       const data = {
-        label,
+        label: labelOf(state.document, id),
         level: floor.level.name,
-        what: source.kind,
-        force,
+        what,
+        // what acts up and what acts down may come to nothing
+        force: Math.abs(sum) < negligible ? magnitude : sum,
         part: most?.part ?? 0,
-        of: floor.operator.applied[row] ?? 0,
-        case: most?.id ?? '',
+        of: most?.of ?? 0,
+        case: most?.caseId ?? '',
       }
       return [{ code: 'load.not-carried', severity: 'blocking', about: [expandedAt(floor, id)], data }]
     })

@@ -89,6 +89,14 @@ const ranges: readonly UsualRange[] = [
     read: (r) => (r.kind === 'lineLoad' && r.value !== 0 ? [Math.abs(r.value)] : []),
   },
   {
+    field: 'endValue',
+    name: 'line load at its end',
+    quantity: 'lineLoad',
+    from: 50,
+    to: 100_000,
+    read: (r) => (r.kind === 'lineLoad' && r.endValue ? [Math.abs(r.endValue)] : []),
+  },
+  {
     field: 'value',
     name: 'load on a barrier',
     quantity: 'lineLoad',

@@ -3,8 +3,7 @@ import { readCase } from '../derivation/cells'
 import { expandedAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
-import { isTypedLoad } from '../actions/typedLoads'
-import { distance } from '../geometry/segment'
+import { isTypedLoad, valueAt } from '../actions/typedLoads'
 import { formatQuantity, type NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 import type { Quantity } from '../units/quantity'
@@ -56,13 +55,15 @@ const beamLike = (one: string, many: string, roles: readonly string[]): Subject 
   ],
 })
 
+/** The larger of the values at both ends. */
 const typed =
   (kind: 'line' | 'point'): Values =>
   (state, floor) => {
     const found = new Map<string, number>()
     for (const source of floor.operator.plan.sources) {
       const record = source.kind === kind ? state.document.records.get(source.load.id) : undefined
-      if (isTypedLoad(record)) found.set(expandedAt(floor, record.id), Math.abs(record.value))
+      if (isTypedLoad(record))
+        found.set(expandedAt(floor, record.id), Math.max(Math.abs(record.value), Math.abs(valueAt(record, 'end'))))
     }
     return [...found]
   }
@@ -112,7 +113,7 @@ const wallLengths: Values = (_, floor) => {
   const found = new Map<string, number>()
   for (const { run, segment } of wallSourcesOf(floor.operator)) {
     const id = expandedAt(floor, run.id)
-    found.set(id, (found.get(id) ?? 0) + distance(segment.a, segment.b))
+    found.set(id, (found.get(id) ?? 0) + segment.drawn)
   }
   return [...found]
 }

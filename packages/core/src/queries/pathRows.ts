@@ -59,7 +59,7 @@ function rowsOnto(
     return [
       {
         kind,
-        label: labelOf(state.document, id),
+        label: `${labelOf(state.document, id)}${valueWords(source)}`,
         force: part * intensity,
         intensity,
         part,
@@ -75,6 +75,12 @@ function rowsOnto(
   })
 }
 
+/** Which of its two values a load that varies brings there. */
+const valueWords = (source: Source): string =>
+  (source.kind === 'line' || source.kind === 'area') && source.load.varies
+    ? `, value at its ${endOf(source) === 'end' ? 'end' : 'beginning'}`
+    : ''
+
 const subjectOf = (source: Source): readonly [PathRow['kind'], string] => [
   source.kind === 'beam' ? 'ownWeight' : source.kind,
   recordOfSource(source),
@@ -82,8 +88,8 @@ const subjectOf = (source: Source): readonly [PathRow['kind'], string] => [
 
 /** Of a typed load; null for others. */
 function typedAddress(source: Source): string | null {
-  if (source.kind === 'area') return `typed:${source.load.id}${endOf(source) === 'end' ? ':end' : ''}`
-  return source.kind === 'line' || source.kind === 'point' ? `typed:${source.load.id}` : null
+  if (source.kind !== 'line' && source.kind !== 'area' && source.kind !== 'point') return null
+  return `typed:${source.load.id}${endOf(source) === 'end' ? ':end' : ''}`
 }
 
 /** Where the trace of a source's load begins. */

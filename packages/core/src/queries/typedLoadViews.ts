@@ -6,6 +6,8 @@ import type { ProjectState } from '../derivation/project'
 import type { AreaLoad } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import type { Ring } from '../geometry/polygon'
+import type { Source } from '../rundown/sources'
+import { endsBetween, type Ends } from '../sharing/lineEnds'
 
 /** A stretch of a typed line load, or a typed point load, as the plan draws it. */
 export interface TypedLoadView {
@@ -17,10 +19,10 @@ export interface TypedLoadView {
   readonly a: Point
   /** The same as `a` for a point. */
   readonly b: Point
-  /** In the case, N/m or N. */
-  readonly load: number
-  /** N/m or N as typed, whatever the case. */
-  readonly value: number
+  /** In the case, N/m at a and at b, straight between them; N, alike, at a point. */
+  readonly loads: Ends
+  /** N/m where its path begins and where it ends, or N, as typed, whatever the case. */
+  readonly values: Ends
   /** The part that nothing carries, N per unit. */
   readonly notCarried: number
 }
@@ -44,20 +46,37 @@ export interface AreaLoadView {
   readonly notCarried: number
 }
 
+/** The rows of a load that begins at a row: one where it is even, two where it varies, by its value at each end; none within one. */
+function rowsOf(sources: readonly Source[], row: number): readonly number[] {
+  const [source, next] = [sources[row], sources[row + 1]]
+  if (source?.kind !== 'line' && source?.kind !== 'area') return [row]
+  if (source.end === 1) return []
+  return (next?.kind === 'line' || next?.kind === 'area') && next.end === 1 ? [row, row + 1] : [row]
+}
+
+/** What rows bring at the beginning and at the end of a load, per unit: one row both, two rows one each. */
+function endsOf(read: (row: number) => number, [first, second]: readonly number[]): Ends {
+  const start = first === undefined ? 0 : read(first)
+  return [start, second === undefined ? start : read(second)]
+}
+
+const lostOf = ({ operator }: FloorState, rows: readonly number[]): number =>
+  rows.reduce((sum, row) => sum + (operator.notCarried[row] ?? 0), 0)
+
 /** Typed area loads of a floor, whatever the case. */
 export function areaLoadViews(state: ProjectState, floor: FloorState, caseId: string): readonly AreaLoadView[] {
   const at = readCase(state, caseId)
-  return floor.operator.plan.sources.flatMap((source, row): AreaLoadView[] => {
-    const record = source.kind === 'area' && source.end === 0 ? state.document.records.get(source.load.id) : undefined
+  const { sources } = floor.operator.plan
+  return sources.flatMap((source, row): AreaLoadView[] => {
+    const rows = rowsOf(sources, row)
+    const record = source.kind === 'area' && rows.length > 0 ? state.document.records.get(source.load.id) : undefined
     if (record?.kind !== 'areaLoad') return []
     const { id, label, what, outline, angle, value, measured } = record
-    const [falling = 0, rising = 0] = [row, row + 1].map((k) => at(floor.intensities, k))
-    const notCarried = [row, row + 1].reduce((sum, k) => sum + (floor.operator.notCarried[k] ?? 0), 0)
-    const expandedId = expandedAt(floor, id)
+    const loads = endsOf((k) => at(floor.intensities, k), rows)
     return [
       {
         id,
-        expandedId,
+        expandedId: expandedAt(floor, id),
         label,
         what,
         outline,
@@ -65,8 +84,8 @@ export function areaLoadViews(state: ProjectState, floor: FloorState, caseId: st
         value,
         endValue: valueAt(record, 'end'),
         measured,
-        acts: falling !== 0 || rising !== 0,
-        notCarried,
+        acts: loads.some((load) => load !== 0),
+        notCarried: lostOf(floor, rows),
       },
     ]
   })
@@ -75,11 +94,16 @@ export function areaLoadViews(state: ProjectState, floor: FloorState, caseId: st
 /** Line loads stretch by stretch, and point loads. */
 export function typedViews(state: ProjectState, floor: FloorState, caseId: string): readonly TypedLoadView[] {
   const at = readCase(state, caseId)
-  return floor.operator.plan.sources.flatMap((source, row): TypedLoadView[] => {
+  const { sources } = floor.operator.plan
+  return sources.flatMap((source, row): TypedLoadView[] => {
     if (source.kind !== 'line' && source.kind !== 'point') return []
-    const record = state.document.records.get(source.load.id)
+    const rows = rowsOf(sources, row)
+    const record = rows.length > 0 ? state.document.records.get(source.load.id) : undefined
     if (!isTypedLoad(record) || record.kind === 'areaLoad') return []
     const { id, label, what, value } = record
+    const ends = endsOf((k) => at(floor.intensities, k), rows)
+    const [a, b, loads] =
+      source.kind === 'line' ? [source.a, source.b, endsBetween(ends, ...source.along)] : [source.at, source.at, ends]
     return [
       {
         id,
@@ -87,11 +111,11 @@ export function typedViews(state: ProjectState, floor: FloorState, caseId: strin
         label,
         what,
         kind: source.kind,
-        a: source.kind === 'line' ? source.a : source.at,
-        b: source.kind === 'line' ? source.b : source.at,
-        load: at(floor.intensities, row),
-        value,
-        notCarried: floor.operator.notCarried[row] ?? 0,
+        a,
+        b,
+        loads,
+        values: [value, valueAt(record, 'end')],
+        notCarried: lostOf(floor, rows),
       },
     ]
   })

@@ -5,9 +5,11 @@ import {
   lengthAlong,
   signedArea,
   typedValue,
+  valueAt,
   type AreaLoad,
   type Layout,
   type LineLoad,
+  type NumberFormat,
   type PointLoad,
   type TypedLoad,
 } from '@hedrion/core'
@@ -76,19 +78,41 @@ function WhatField({ load }: { readonly load: TypedLoad }) {
   )
 }
 
+/** Even along its path, or straight from one value to another. */
 function LineValue({ loads }: { readonly loads: readonly LineLoad[] }) {
   const fieldOf = useFieldOf()
   const format = useFormat()
   const length = loads.reduce((sum, load) => sum + lengthAlong(load.path), 0)
-  const force = loads.reduce((sum, load) => sum + lengthAlong(load.path) * load.value, 0)
+  const force = loads.reduce((sum, load) => sum + (lengthAlong(load.path) * (load.value + valueAt(load, 'end'))) / 2, 0)
+  const limits = { min: -1e7, max: 1e7 }
   return (
-    <Line reference="along its path, down" result={<Value value={force} quantity="force" />}>
-      <QuantityField {...fieldOf(loads, 'value', 'line load', 'lineLoad', { min: -1e7, max: 1e7 })} /> ·{' '}
-      <Value value={length} quantity="length" strong={false} />
-      <Several records={loads} textOf={({ value }) => formatQuantity(value, 'lineLoad', format)} />
-    </Line>
+    <>
+      <Line reference="along its path, down" result={<Value value={force} quantity="force" />}>
+        <QuantityField {...fieldOf(loads, 'value', 'line load', 'lineLoad', limits)} /> ·{' '}
+        <Value value={length} quantity="length" strong={false} />
+        <Several records={loads} textOf={(load) => valuesText(load, 'lineLoad', format)} />
+      </Line>
+      <Line reference="at its end">
+        <QuantityField
+          {...fieldOf(loads, 'endValue', 'line load at its end', 'lineLoad', {
+            ...limits,
+            optional: true,
+            placeholder: 'the same',
+          })}
+        />
+        {loads.some(({ endValue }) => endValue !== null) && ', straight along its path as drawn'}
+      </Line>
+    </>
   )
 }
+
+/** "2.00 kN/m", or "2.00 kN/m to 4.00 kN/m". */
+const valuesText = (
+  { value, endValue }: LineLoad | AreaLoad,
+  quantity: 'lineLoad' | 'pressure',
+  format: NumberFormat,
+): string =>
+  [value, ...(endValue === null ? [] : [endValue])].map((q) => formatQuantity(q, quantity, format)).join(' to ')
 
 function PointValue({ loads }: { readonly loads: readonly PointLoad[] }) {
   const fieldOf = useFieldOf()
@@ -112,8 +136,6 @@ function AreaValues({ loads }: { readonly loads: readonly AreaLoad[] }) {
   const mayLie = loads.some(
     ({ layout, measured }) => measured !== 'plan' || slopes.some((one) => one.layout === layout),
   )
-  const said = ({ value, endValue }: AreaLoad) =>
-    [value, ...(endValue === null ? [] : [endValue])].map((q) => formatQuantity(q, 'pressure', format)).join(' to ')
   return (
     <>
       <Line
@@ -121,7 +143,7 @@ function AreaValues({ loads }: { readonly loads: readonly AreaLoad[] }) {
         result={<Value value={area} quantity="area" strong={false} />}
       >
         <QuantityField {...fieldOf(loads, 'value', 'area load', 'pressure', { min: -1e6, max: 1e6 })} />
-        <Several records={loads} textOf={said} />
+        <Several records={loads} textOf={(load) => valuesText(load, 'pressure', format)} />
       </Line>
       {mayLie && (
         <Line reference="measured">
@@ -191,9 +213,9 @@ export const TypedLoadsOfLayout = memo(function TypedLoadsOfLayout({
         >
           {' '}
           <small>
-            {load.kind === 'areaLoad' &&
+            {load.kind !== 'pointLoad' &&
               load.endValue !== null &&
-              `to ${formatQuantity(load.endValue, 'pressure', format)}, `}
+              `to ${formatQuantity(load.endValue, typedValue(load).quantity, format)}, `}
             {load.nature}
           </small>
         </PickLine>

@@ -5,6 +5,7 @@ import type { ProjectState } from '../../derivation/project'
 import { formula } from '../../trace/formula'
 import { given, type Traced } from '../../trace/traced'
 import { rowSum } from '../../rundown/operator'
+import type { AreaSource, LineSource } from '../../rundown/sources'
 import type { SharingRule } from '../../sharing/sharer'
 import { sourceAddress } from '../pathRows'
 import { splitCase } from './sums'
@@ -53,6 +54,12 @@ const partOfArea: Readonly<Record<SharingRule, string>> = {
   stiffness: 'area by how the plate and its beams bend',
 }
 
+/** What of a load that varies one of its values stands for. */
+function ofVarying({ load, end }: LineSource | AreaSource, what: string): string {
+  if (!load.varies) return what
+  return end === 0 ? `${what}, falling to nothing at its end` : `${what}, rising from nothing`
+}
+
 export type Why = (state: ProjectState, address: string) => Traced | null
 
 /** `landing:BEAM@LEVEL:SOURCE:CASE`: the force that one source puts on a beam, with the trace of its intensity. */
@@ -75,12 +82,7 @@ export function landing(state: ProjectState, rest: string, why: Why): Traced | n
   if (source.kind === 'area')
     return areaForce({
       q: { ...traced, quantity: 'pressure', value: intensity },
-      A: given(
-        'A',
-        'area',
-        part,
-        source.end === 0 ? 'area, falling to nothing at its end' : 'area, rising from nothing',
-      ),
+      A: given('A', 'area', part, ofVarying(source, 'area')),
     })
   if (source.kind === 'point')
     return pointForce({
@@ -89,7 +91,7 @@ export function landing(state: ProjectState, rest: string, why: Why): Traced | n
     })
   return lineForce({
     q: { ...traced, quantity: 'lineLoad', value: intensity },
-    l: given('l', 'length', part, lengthOf[source.kind]),
+    l: given('l', 'length', part, source.kind === 'line' ? ofVarying(source, lengthOf.line) : lengthOf[source.kind]),
   })
 }
 
