@@ -16,7 +16,7 @@ const additions: readonly (readonly [wanted: (seed: number) => boolean, add: Add
   [(seed) => seed % 3 === 1, ({ records }, _, __, seed) => wallsInPlaceOfBeams(records, seed)],
   [(seed) => seed % 5 === 3, ({ records }, _, __, seed) => hangersInPlaceOfColumns(records, seed)],
   [(seed) => seed % 5 === 4 || seed % 10 === 3, ({ records }, _, __, seed) => rakeSome(records, seed)],
-  [(seed) => seed % 4 === 2, addAreaLoads],
+  [(seed) => seed % 4 === 2, addVaryingLoads],
   [
     (seed) => seed % 16 === 1,
     (building, layouts, lines, seed) =>
@@ -34,9 +34,21 @@ export const addWithoutDice: Addition = (building, layouts, lines, seed) => {
   for (const [wanted, add] of additions) if (wanted(seed)) add(building, layouts, lines, seed)
 }
 
-function addAreaLoads(building: Building, layouts: readonly Layout[], _: Lines, seed: number): void {
-  for (const layout of layouts)
+function addVaryingLoads(building: Building, layouts: readonly Layout[], { xs, ys }: Lines, seed: number): void {
+  for (const layout of layouts) {
+    const [x, y] = [xs[0] ?? 0, ys[0] ?? 0]
+    building.lineLoad(
+      layout,
+      [
+        [x, y],
+        [x + 3.17, y],
+        [x + 4.03, y + 2.71],
+      ],
+      3000,
+      { endValue: (seed % 7) * 500 - 900 },
+    )
     building.areaLoad(layout, rectangle(1.0371, 0.5713, 5.1137, 4.0391), 1500, { endValue: 200, angle: seed % 6 })
+  }
 }
 
 /**

@@ -98,3 +98,26 @@ test('too much of it, and any text whatever, are refused in words', () => {
     { numRuns: 60 },
   )
 })
+
+test('the unit of the heading counts in every cell that says none, sums and powers of ten too', () => {
+  const { rows, problems } = site().read(
+    ['label,x1,y1,"load, N"', 'a,0,0,15000', 'b,0,0,1.5E+04', 'c,0,0,10000+5000', 'd,0,0,2*5000', 'e,0,0,12 kN'].join(
+      '\n',
+    ),
+  )
+  expect(problems).toEqual([])
+  expect(rows?.map(({ value }) => value)).toEqual([15_000, 15_000, 15_000, 10_000, 12_000])
+})
+
+test('a line with two values varies between its ends; a force has one', () => {
+  const { rows, problems } = site().read(
+    'label,x1,y1,x2,y2,"load, kN/m","load to, kN/m"\nq,0,0,6,0,2,8\nr,0,0,6,0,2,\ns,0,0,6,0,0,500 N/m',
+  )
+  expect(problems).toEqual([])
+  expect(rows).toMatchObject([
+    { value: 2000, endValue: 8000 },
+    { value: 2000, endValue: null },
+    { value: 0, endValue: 500 },
+  ])
+  expect(site().read('x1,y1,"load, kN",end load\n0,0,2,3').problems).toMatchObject([{ row: 2, column: 'end load' }])
+})

@@ -61,6 +61,51 @@ describe('what a person types', () => {
   })
 })
 
+describe('under a heading that says a unit', () => {
+  const under = (heading: string, text: string, quantity: Quantity) => {
+    const parsed = parseQuantity(text, quantity, metric, heading)
+    return parsed.ok ? parsed.value : parsed.problem
+  }
+  test.each([
+    // 1 kN is 1000 N: under N nothing is multiplied
+    ['N', '15000', 'force', 15_000],
+    ['N', '1.5E+04', 'force', 15_000],
+    ['N', '10000+5000', 'force', 15_000],
+    ['N', '2*5000', 'force', 10_000],
+    ['N', '10000/2 + 500', 'force', 5500],
+    ['N', '2*(1000 + 500)', 'force', 3000],
+    ['N', '12 kN', 'force', 12_000],
+    ['N', '12 kN + 500', 'force', 12_500],
+    ['kN', '-(2 + 3)', 'force', -5000],
+    ['mm', '(1200 + 300)/2', 'length', 0.75],
+    ['ft', '2*3', 'length', 1.8288],
+    ['', '2*5', 'force', 10_000],
+  ] as const)('%s: %s', (heading, text, quantity, si) => {
+    expect(under(heading, text, quantity)).toBeCloseTo(si, 9)
+  })
+
+  test('a unit that is none is said where a plain number stands, and harms no value with its own', () => {
+    expect(under('stone', '3', 'force')).toMatch(/“stone” is not a unit/)
+    expect(under('stone', '2 + 3 kN', 'force')).toMatch(/“stone” is not a unit/)
+    expect(under('stone', '3 kN', 'force')).toBe(3000)
+  })
+})
+
+describe('brackets in fields of other units than SI', () => {
+  test.each([
+    ['(150 + 50)', 'smallLength', 0.2],
+    ['(150 + 50) * 2', 'smallLength', 0.4],
+    ['2 * (150 + 50)', 'smallLength', 0.4],
+    ['((150 + 50) / 2) + 10', 'smallLength', 0.11],
+    ['(15 cm + 50) / 2', 'smallLength', 0.1],
+    ['-(20 - 5)', 'force', -15_000],
+    ['(20 + 5) / 2', 'force', 12_500],
+    ['3 * (2 kN + 1)', 'force', 9000],
+  ] as const)('%s as %s', (text, quantity, si) => {
+    expect(valueOf(text, quantity)).toBeCloseTo(si, 9)
+  })
+})
+
 describe('what is refused, with what to do', () => {
   test.each([
     ['1,200', 'length', metric, /1 200 or as 1\.200: write 1200 or 1\.200/],
@@ -73,6 +118,8 @@ describe('what is refused, with what to do', () => {
     ['5 m', 'count', metric, /it has no unit/],
     ['3 m * 2 m', 'length', metric, /Multiply by a plain number/],
     ['3 / 2 m', 'length', metric, /Divide by a plain number/],
+    ['(3 m)*(2 m)', 'length', metric, /Multiply by a plain number/],
+    ['6/(2 m)', 'length', metric, /Divide by a plain number/],
     ['3 / 0', 'length', metric, /divides by zero/],
     ['(3 + 2', 'length', metric, /bracket is not closed/],
     ['3 +', 'length', metric, /missing at the end/],
