@@ -101,6 +101,7 @@ export async function typePlace(page: Page, text: string, end = 'Enter'): Promis
 }
 
 export interface OpenProject {
+  readonly results: number
   readonly counter: number
   readonly records: Readonly<
     Record<string, { readonly kind: string; readonly id: string; readonly [field: string]: unknown }>

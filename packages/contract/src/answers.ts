@@ -1,4 +1,4 @@
-import type { ChangeSet, Conflict, Problem, Rec } from '@hedrion/core'
+import type { ChangeSet, Conflict, Problem, Rec, SetAside } from '@hedrion/core'
 
 /** Every refusal of the server has this shape. */
 export interface ApiProblem {
@@ -25,5 +25,11 @@ export interface OpenProject {
   readonly id: string
   readonly name: string
   readonly counter: number
+  /** The version of the format that the records are in. */
+  readonly format: number
+  /** The edition of the results that its readers were last told of. */
+  readonly results: number
+  /** Stored records that cannot be taken as they are. */
+  readonly aside: readonly SetAside[]
   readonly records: Readonly<Record<string, Rec>>
 }

@@ -61,6 +61,9 @@ export {
   type WallSurface,
 } from './document/recordKinds'
 export { readRecord } from './document/readRecord'
+export { migrateEdits, type RawEdit } from './document/format/migrate'
+export { openRecords, storedAs, type Opened, type SetAside, type Stored } from './document/format/openRecords'
+export { changedResults, changedSince, resultsEdition, type ChangedResult } from './document/changedResults'
 export {
   documentOf,
   emptyDocument,

@@ -103,7 +103,7 @@ describe('line loads that vary along their length, by hand', () => {
     const sum = south?.lands.reduce((total, { force }) => total + force, 0)
     expect(sum).toBeCloseTo(30_000, 6)
     for (const { address, force } of south?.lands ?? [])
-      expect(ask(state, { kind: 'why', address })?.value).toBeCloseTo(force, 6)
+      expect(ask(state, { kind: 'why', address: address ?? '' })?.value).toBeCloseTo(force, 6)
     expect(equilibriumResidual(state)).toBeLessThan(1e-12)
     expect(memberLoadSums(state)[typed]).toBeCloseTo(30_000, 6)
   })

@@ -1,9 +1,23 @@
-import { Body, Controller, Get, HttpCode, Param, ParseIntPipe, ParseUUIDPipe, Post, Query } from '@nestjs/common'
-import { ApiOperation } from '@nestjs/swagger'
-import { ChangeSetBody, type AcceptedChange, type ChangeAnswer } from '@hedrion/contract'
+import {
+  Body,
+  Controller,
+  Get,
+  HttpCode,
+  Param,
+  ParseIntPipe,
+  ParseUUIDPipe,
+  Post,
+  Query,
+  UseGuards,
+} from '@nestjs/common'
+import { ApiHeader, ApiOperation } from '@nestjs/swagger'
+import { ChangeSetBody, formatHeader, type AcceptedChange, type ChangeAnswer } from '@hedrion/contract'
+import { SameFormat } from '../http/sameFormat'
 import { ChangesService } from './changes.service'
 
 @Controller('api/projects/:project/changes')
+@UseGuards(SameFormat)
+@ApiHeader({ name: formatHeader, description: 'The version of the format that the page reads and writes' })
 export class ChangesController {
   constructor(private readonly changes: ChangesService) {}
 

@@ -1,12 +1,16 @@
 import { Injectable } from '@nestjs/common'
 import {
   applyChange,
+  formatVersion,
+  migrateEdits,
   readRecord,
   recordsOf,
+  storedAs,
   type ChangeSet,
   type Document,
   type Edit,
   type Problem as Found,
+  type RawEdit,
   type Rec,
 } from '@hedrion/core'
 import { limits, type AcceptedChange, type ChangeAnswer, type ChangeSetBody } from '@hedrion/contract'
@@ -56,9 +60,10 @@ export class ChangesService {
     const project = await lockProject(manager, projectId)
     const earlier = await manager.findOneBy(ChangeSetRow, { projectId, id: change.id })
     if (earlier) return { answer: await answerTo(manager, projectId, earlier), document: undefined }
-    const before = known ?? (await this.documents.at(manager, projectId, project.counter))
+    const before = known ?? (await this.documents.at(manager, project)).document
     const document = applied(before, change)
     const counter = project.counter + 1
+    if (project.format < formatVersion) await rewriteRecords(manager, project)
     await write(manager, projectId, counter, change, document)
     return { answer: await answerTo(manager, projectId, { counter, seen: change.seen }), document }
   }
@@ -119,7 +124,7 @@ async function write(
   next: Document,
 ): Promise<void> {
   const { id, seen, note, edits } = change
-  await manager.insert(ChangeSetRow, { projectId, counter, id, seen, note, edits })
+  await manager.insert(ChangeSetRow, { projectId, counter, id, seen, note, edits, format: formatVersion })
   const gone = edits.flatMap(({ id: record, after }) => (after === null ? [record] : []))
   const rows = edits.flatMap(({ after }) =>
     after === null ? [] : [{ projectId, id: after.id, kind: after.kind, body: after, counter }],
@@ -133,6 +138,22 @@ async function write(
     await manager.upsert(RecordRow, rows.slice(i, i + batch), ['projectId', 'id'])
   const name = recordsOf(next, 'basis')[0]?.name ?? ''
   await manager.update(ProjectRow, { id: projectId }, { counter, name, changedAt: new Date() })
+}
+
+/** Stored records of an earlier version become those of this one before anything is written among them; what was set aside stays. */
+async function rewriteRecords(manager: EntityManager, { id: projectId, format, counter }: ProjectRow): Promise<void> {
+  const rows = await manager.findBy(RecordRow, { projectId })
+  const writtenAt = new Map(rows.map((row) => [row.id, row.counter]))
+  await manager.delete(RecordRow, { projectId })
+  const now = storedAs(rows, format).map(({ id, body }) => ({
+    projectId,
+    id,
+    kind: id.split(':')[0] ?? '',
+    body: body as object,
+    counter: writtenAt.get(id) ?? counter,
+  }))
+  for (let i = 0; i < now.length; i += batch) await manager.insert(RecordRow, now.slice(i, i + batch))
+  await manager.update(ProjectRow, { id: projectId }, { format: formatVersion })
 }
 
 async function answerTo(
@@ -158,11 +179,12 @@ async function changesAfter(
   return rows.map(accepted)
 }
 
-const accepted = ({ id, seen, note, edits, counter, at }: ChangeSetRow): AcceptedChange => ({
+/** The edits of an earlier version are answered in this one. */
+const accepted = ({ id, seen, note, edits, format, counter, at }: ChangeSetRow): AcceptedChange => ({
   id,
   seen,
   note,
-  edits: edits as readonly Edit[],
+  edits: migrateEdits(edits as readonly RawEdit[], format) as readonly Edit[],
   counter,
   at: at.toISOString(),
 })

@@ -9,5 +9,7 @@ export class ChangeSetRow {
   @Column('integer') seen!: number
   @Column('text') note!: string
   @Column('jsonb') edits!: object
+  /** The version of the format in which its edits are stored. */
+  @Column('integer') format!: number
   @Column({ type: 'timestamptz', insert: false, update: false }) at!: Date
 }

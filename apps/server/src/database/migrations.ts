@@ -44,4 +44,21 @@ export class Projects1795500000000 implements MigrationInterface {
   }
 }
 
-export const migrations = [Projects1795500000000]
+/** What was stored before versions were is of the first; of its results nothing was said yet. */
+export class Formats1796100000000 implements MigrationInterface {
+  readonly name = 'Formats1796100000000'
+
+  async up(runner: QueryRunner): Promise<void> {
+    await runner.query('ALTER TABLE project ADD COLUMN format integer NOT NULL DEFAULT 1')
+    await runner.query('ALTER TABLE project ADD COLUMN results integer NOT NULL DEFAULT 0')
+    await runner.query('ALTER TABLE change_set ADD COLUMN format integer NOT NULL DEFAULT 1')
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query('ALTER TABLE change_set DROP COLUMN format')
+    await runner.query('ALTER TABLE project DROP COLUMN results')
+    await runner.query('ALTER TABLE project DROP COLUMN format')
+  }
+}
+
+export const migrations = [Projects1795500000000, Formats1796100000000]

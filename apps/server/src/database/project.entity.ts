@@ -5,6 +5,10 @@ import { Column, Entity, PrimaryColumn } from 'typeorm'
 export class ProjectRow {
   @PrimaryColumn('uuid') id!: string
   @Column('text') name!: string
+  /** The version of the format in which its records are stored. */
+  @Column('integer') format!: number
+  /** The edition of the results that a reader of this project was last told of. */
+  @Column('integer') results!: number
   /** How many change sets were accepted. */
   @Column('integer') counter!: number
   @Column({ type: 'timestamptz', name: 'created_at', insert: false, update: false }) createdAt!: Date

@@ -26,7 +26,7 @@ export class ExchangeService {
     if (!basis) throw new Problem(422, 'file.refused', 'records: The basis record is missing.')
     const edits = records.map((record) => ({ id: record.id, before: null, after: record }))
     const change = { id: randomUUID(), seen: 0, note: 'Opened from a project file', edits }
-    return this.projects.createFrom(randomUUID(), basis.name, [change])
+    return this.projects.createFrom(randomUUID(), basis.name, [change], read.results)
   }
 
   async download(projectId: string) {

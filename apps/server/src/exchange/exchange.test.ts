@@ -22,7 +22,7 @@ describe('project files', () => {
 
   test.each([
     ['another format', { ...demo, format: 'other' }, 422, /format/],
-    ['a later version', { ...demo, version: 2 }, 422, /version 2/],
+    ['a later version', { ...demo, version: 3 }, 422, /version 3/],
     ['no records', { format: 'hedrion-project', version: 1 }, 422, /records/],
     [
       'a record with a broken field',

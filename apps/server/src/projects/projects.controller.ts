@@ -1,4 +1,4 @@
-import { Body, Controller, Delete, Get, Param, ParseUUIDPipe, Patch, Post } from '@nestjs/common'
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Patch, Post } from '@nestjs/common'
 import { ApiOperation } from '@nestjs/swagger'
 import { CreateProjectBody, RenameProjectBody, type OpenProject, type ProjectSummary } from '@hedrion/contract'
 import { ProjectsService } from './projects.service'
@@ -29,6 +29,13 @@ export class ProjectsController {
   @ApiOperation({ summary: 'Rename a project' })
   rename(@Param('project', ParseUUIDPipe) id: string, @Body() { name }: RenameProjectBody): Promise<ProjectSummary> {
     return this.projects.rename(id, name)
+  }
+
+  @Post(':project/results-read')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'What changed in the results since the project was last used has been read' })
+  resultsRead(@Param('project', ParseUUIDPipe) id: string): Promise<ProjectSummary> {
+    return this.projects.resultsRead(id)
   }
 
   @Delete(':project')

@@ -1,6 +1,15 @@
 import { randomUUID } from 'node:crypto'
 import { Injectable } from '@nestjs/common'
-import { blankBasis, demoChanges, emptyDocument, recordsOf, type ChangeSet, type Edit } from '@hedrion/core'
+import {
+  blankBasis,
+  demoChanges,
+  emptyDocument,
+  formatVersion,
+  recordsOf,
+  resultsEdition,
+  type ChangeSet,
+  type Edit,
+} from '@hedrion/core'
 import type { ChangeSetBody, OpenProject, ProjectSummary } from '@hedrion/contract'
 import { DataSource, IsNull } from 'typeorm'
 import { ChangesService } from '../changes/changes.service'
@@ -40,10 +49,15 @@ export class ProjectsService {
     return this.rename(project.id, name)
   }
 
-  /** A new project by its first change sets, all of them or none. */
-  async createFrom(id: string, name: string, changes: readonly ChangeSet[]): Promise<ProjectSummary> {
+  /** A new project by its first change sets, all of them or none; `results`: the edition of the results when it was last used. */
+  async createFrom(
+    id: string,
+    name: string,
+    changes: readonly ChangeSet[],
+    results = resultsEdition,
+  ): Promise<ProjectSummary> {
     return this.database.transaction(async (manager) => {
-      await manager.insert(ProjectRow, { id, name, counter: 0, changedAt: new Date() })
+      await manager.insert(ProjectRow, { id, name, counter: 0, format: formatVersion, results, changedAt: new Date() })
       let document = emptyDocument
       for (const change of changes)
         document = (await this.changes.acceptWithin(manager, id, change, document)).document ?? document
@@ -52,8 +66,16 @@ export class ProjectsService {
   }
 
   async open(id: string): Promise<OpenProject> {
-    const { project, document } = await this.documents.current(id)
-    return { id, name: project.name, counter: project.counter, records: Object.fromEntries(document.records) }
+    const { project, document, aside } = await this.documents.current(id)
+    const { name, counter, results } = project
+    return { id, name, counter, format: formatVersion, results, aside, records: Object.fromEntries(document.records) }
+  }
+
+  /** Its readers know how the results of this build differ from those of the one that it was last used with. */
+  async resultsRead(id: string): Promise<ProjectSummary> {
+    const project = await openProject(this.database.manager, id)
+    await this.database.manager.update(ProjectRow, { id }, { results: resultsEdition })
+    return summary(project)
   }
 
   /** The name stands on the basis record, so renaming is a change like any other. */

@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { AddressInfo } from 'node:net'
+import { formatHeader } from '@hedrion/contract'
+import { formatVersion } from '@hedrion/core'
 import { Client } from 'pg'
 
 /** A reply of the server with its JSON read. */
@@ -11,6 +13,8 @@ export interface Reply<T = unknown> {
 
 export interface TestServer {
   readonly url: string
+  /** A statement in its database, behind its back. */
+  query(statement: string, values?: readonly unknown[]): Promise<readonly Record<string, unknown>[]>
   send<T = unknown>(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Reply<T>>
   close(): Promise<void>
 }
@@ -47,6 +51,15 @@ export async function startTestServer(): Promise<TestServer> {
   const base = `http://127.0.0.1:${port}`
   return {
     url: base,
+    query: async (statement, values = []) => {
+      const client = new Client({ connectionString: url.toString() })
+      await client.connect()
+      try {
+        return (await client.query<Record<string, unknown>>(statement, [...values])).rows
+      } finally {
+        await client.end()
+      }
+    },
     send: (method, path, body, headers = {}) => send(`${base}${path}`, method, body, headers),
     close: async () => {
       await app.close()
@@ -58,7 +71,11 @@ export async function startTestServer(): Promise<TestServer> {
 async function send<T>(url: string, method: string, body: unknown, headers: Record<string, string>): Promise<Reply<T>> {
   const response = await fetch(url, {
     method,
-    headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+    headers: {
+      [formatHeader]: String(formatVersion),
+      ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      ...headers,
+    },
     ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
   })
   const text = await response.text()

@@ -5,6 +5,7 @@ import { useDocumentState, useSession } from '../compute/SessionContext'
 import { BalanceBar } from './BalanceBar'
 import { ErrorBoundary } from './ErrorBoundary'
 import { LookInAddress } from './LookInAddress'
+import { OpeningNotes } from './OpeningNotes'
 import { Rail } from './Rail'
 import { RefusedChanges } from './RefusedChanges'
 import { TopBar } from './TopBar'
@@ -19,6 +20,7 @@ export function Shell() {
     <Frame>
       <LookInAddress />
       <TopBar base={base} />
+      <OpeningNotes />
       <RefusedChanges />
       <Middle>
         <Rail base={base} />

@@ -40,12 +40,17 @@ function ThemeButton() {
   )
 }
 
-const sentences = { saved: 'saved', saving: 'saving …', waiting: 'no connection; changes wait here' } as const
+const sentences = {
+  saved: 'saved',
+  saving: 'saving …',
+  waiting: 'no connection; changes wait here',
+  outdated: 'not sent: reload the page',
+} as const
 
 function Saved() {
   const save = useDocumentState((state) => state.save)
   return (
-    <State role="status" data-warm={save === 'waiting' || undefined} data-testid="save-state">
+    <State role="status" data-warm={save === 'waiting' || save === 'outdated' || undefined} data-testid="save-state">
       {sentences[save]}
     </State>
   )

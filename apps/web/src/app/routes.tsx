@@ -30,6 +30,11 @@ export const router = createBrowserRouter([
   },
   {
     ...shared,
+    path: '/what-changed',
+    lazy: async () => ({ Component: (await import('./WhatChangedPage')).WhatChangedPage }),
+  },
+  {
+    ...shared,
     path: '/p/:project/print',
     lazy: async () => {
       const { loadProject, PrintPage } = await import('./ProjectPage')

@@ -1,4 +1,5 @@
-import type { ApiProblem } from '@hedrion/contract'
+import { formatHeader, outdated, type ApiProblem } from '@hedrion/contract'
+import { formatVersion } from '@hedrion/core'
 
 /** The server refused a request, in its words. */
 export class Refused extends Error {
@@ -13,16 +14,23 @@ export class Refused extends Error {
 /** The server could not be reached: the network is away, or it is not running. */
 export class Unreachable extends Error {}
 
+/** Page and server are of builds that do not read each other's changes: nothing is sent until the page is reloaded. */
+export class Outdated extends Error {}
+
 const isProblem = (value: unknown): value is ApiProblem =>
   typeof value === 'object' && value !== null && 'code' in value && 'message' in value
 
-/** Sends a request to our server and reads its JSON; throws `Refused` or `Unreachable`. */
+/** Sends a request to our server and reads its JSON; throws `Refused`, `Outdated` or `Unreachable`. */
 export async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
       method,
-      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      headers: {
+        [formatHeader]: String(formatVersion),
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     })
   } catch {
     throw new Unreachable('The server does not answer.')
@@ -30,5 +38,6 @@ export async function request<T>(method: string, path: string, body?: unknown): 
   const answer: unknown = await response.json().catch(() => undefined)
   if (response.ok) return answer as T
   if (isProblem(answer) && response.status < 500) throw new Refused(response.status, answer)
+  if (isProblem(answer) && Object.values<string>(outdated).includes(answer.code)) throw new Outdated(answer.message)
   throw new Unreachable(isProblem(answer) ? answer.message : 'The server does not answer.')
 }

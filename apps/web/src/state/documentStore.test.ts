@@ -25,6 +25,9 @@ import {
 
 const demo = documentOf(demoChanges.flatMap(({ edits }) => edits.flatMap(({ after }) => after ?? [])))
 const project: OpenProject = {
+  format: 2,
+  results: 1,
+  aside: [],
   id: 'p',
   name: 'Demo',
   counter: 7,

@@ -9,11 +9,15 @@ import {
   type Document,
   type Edit,
   type Problem,
+  type SetAside,
 } from '@hedrion/core'
 import { createStore, type StoreApi } from 'zustand/vanilla'
 
-/** How far the project is kept: `waiting` says that the server does not answer and changes wait on this machine. */
-export type SaveState = 'saved' | 'saving' | 'waiting'
+/**
+ * How far the project is kept: `waiting` says that the server does not answer and changes wait on this machine, `outdated` that they
+ * wait until the page is reloaded, for the server is of another build.
+ */
+export type SaveState = 'saved' | 'saving' | 'waiting' | 'outdated'
 
 /** A change that the server would not take: another person had changed the same thing. */
 export interface RefusedChange {
@@ -35,13 +39,17 @@ export interface DocumentState {
   readonly redoable: readonly ChangeSet[]
   readonly save: SaveState
   readonly refused: readonly RefusedChange[]
+  /** Stored records that could not be taken as they are. */
+  readonly aside: readonly SetAside[]
+  /** The edition of the results that readers of the project were last told of. */
+  readonly results: number
   /** The last change and when it was made, for the balance to show. */
   readonly last: { readonly note: string; readonly count: number } | null
 }
 
 export type DocumentStore = StoreApi<DocumentState>
 
-export const createDocumentStore = ({ id, counter, records }: OpenProject): DocumentStore => {
+export const createDocumentStore = ({ id, counter, records, aside, results }: OpenProject): DocumentStore => {
   const base = documentOf(Object.values(records))
   return createStore<DocumentState>(() => ({
     projectId: id,
@@ -53,6 +61,8 @@ export const createDocumentStore = ({ id, counter, records }: OpenProject): Docu
     redoable: [],
     save: 'saved',
     refused: [],
+    aside,
+    results,
     last: null,
   }))
 }

@@ -1,6 +1,6 @@
 import type { AcceptedChange, ChangeAnswer } from '@hedrion/contract'
 import type { ChangeSet } from '@hedrion/core'
-import { Refused, request, Unreachable } from './api'
+import { Outdated, Refused, request, Unreachable } from './api'
 import { receive, refuse, takeUp, type DocumentStore, type RefusedChange } from './documentStore'
 import { enqueue, remove, waiting } from './outbox'
 
@@ -44,10 +44,17 @@ export class Sync {
     })
     signal.addEventListener('abort', unsubscribe)
     globalThis.addEventListener('focus', () => void this.catchUp().then(wake), { signal })
-    takeUp(
-      this.#store,
-      (await waiting(this.#project)).map(({ change }) => change),
-    )
+    try {
+      const left = await waiting(this.#project)
+      takeUp(
+        this.#store,
+        left.map(({ change }) => change),
+      )
+    } catch (error) {
+      if (!(error instanceof Outdated)) throw error
+      this.#store.setState({ save: 'outdated' })
+      return
+    }
     await this.send()
   }
 
@@ -73,7 +80,8 @@ export class Sync {
         more = accepted.length > 0
       }
     } catch (error) {
-      if (!(error instanceof Unreachable)) throw error
+      if (error instanceof Outdated) this.#store.setState({ save: 'outdated' })
+      else if (!(error instanceof Unreachable)) throw error
     }
   }
 
@@ -89,8 +97,9 @@ export class Sync {
       }
       this.#failures = 0
     } catch (error) {
-      if (!(error instanceof Unreachable)) throw error
-      this.#retryLater()
+      if (error instanceof Outdated) this.#store.setState({ save: 'outdated' })
+      else if (error instanceof Unreachable) this.#retryLater()
+      else throw error
     } finally {
       this.#sending = false
     }

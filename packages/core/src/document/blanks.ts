@@ -62,6 +62,8 @@ export const blankLoadKey = (name: string, random: Random): LoadKey => ({
   constructionImposed: null,
   massOnly: null,
   massShare: null,
+  hatch: null,
+  code: '',
 })
 
 /** A member that turns freely at both ends and is one bar. */

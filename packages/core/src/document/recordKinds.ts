@@ -23,6 +23,19 @@ import { useSorts } from './useSorts'
 import { wallSurface } from './wallSurfaceKind'
 
 /** Every kind of record with its fields. Types, reader and JSON Schema follow from this table. */
+/** Hatches of load keys, by how their lines lie. Crossed lines are those of load that is not carried. */
+export const hatches = [
+  'rising',
+  'falling',
+  'level',
+  'upright',
+  'risingFine',
+  'fallingFine',
+  'levelFine',
+  'uprightFine',
+] as const
+export type Hatch = (typeof hatches)[number]
+
 export const recordKinds = {
   basis: {
     name: text(120),
@@ -244,6 +257,10 @@ export const recordKinds = {
     massOnly: withDefault(nullable(number('pressure', { min: 0, max: 1e6 })), null),
     /** The part of the imposed load that counts for the mass; null: as the standard says. */
     massShare: withDefault(nullable(number('factor', { min: 0, max: 1 })), null),
+    /** How it is hatched on plans; null: in the order of the keys that stand on the plan. */
+    hatch: withDefault(nullable(oneOf(...hatches)), null),
+    /** Stands before its name in the legend, and tells it from others of the same hatch. */
+    code: withDefault(text(4), ''),
   },
   patch: {
     layout: ref('layout'),

@@ -1,4 +1,6 @@
+import { resultsEdition } from '../document/changedResults'
 import { documentOf, formatName, formatVersion, type Document } from '../document/document'
+import { migrateRecord } from '../document/format/migrate'
 import type { Problem } from '../document/fields'
 import { invariantProblems } from '../document/invariants'
 import { readRecord, recordSchema } from '../document/readRecord'
@@ -8,12 +10,17 @@ import { parseJsonText } from './jsonText'
 export const fileLimits = { bytes: 64 * 1024 * 1024, depth: 12, records: 200_000 } as const
 
 export type ReadDocument =
-  | { readonly ok: true; readonly document: Document }
+  | {
+      readonly ok: true
+      readonly document: Document
+      /** The edition of the results when the file was written. */
+      readonly results: number
+    }
   | { readonly ok: false; readonly problems: readonly [Problem, ...Problem[]] }
 
 const broken = (path: string, problem: string): ReadDocument => ({ ok: false, problems: [{ path, problem }] })
 
-/** Reads a project file (`hedrion-project`, version 1) from its text. A broken file is refused whole, with paths. */
+/** Reads a project file (`hedrion-project`, of this version or an earlier one) from its text. A broken file is refused whole, with paths. */
 export function readProjectFile(text: string): ReadDocument {
   const parsed = parseJsonText(text, fileLimits, 'project file')
   return parsed.ok ? readProject(parsed.value) : parsed
@@ -22,20 +29,22 @@ export function readProjectFile(text: string): ReadDocument {
 export function readProject(parsed: unknown): ReadDocument {
   if (typeof parsed !== 'object' || parsed === null || Array.isArray(parsed))
     return broken('', 'The file does not hold a project.')
-  const { format, version, records } = parsed as Record<string, unknown>
+  const { format, version, results = 0, records } = parsed as Record<string, unknown>
   if (format !== formatName)
     return broken('format', `The file says “${String(format).slice(0, 40)}”; a project file says “${formatName}”.`)
-  if (version !== formatVersion)
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1 || version > formatVersion)
     return broken(
       'version',
-      `The file is of version ${String(version).slice(0, 10)}; this program reads version ${formatVersion}.`,
+      `The file is of version ${String(version).slice(0, 10)}; this program reads versions 1 to ${formatVersion}.`,
     )
+  if (typeof results !== 'number' || !Number.isInteger(results) || results < 0)
+    return broken('results', 'The edition of the results is a whole number.')
   if (typeof records !== 'object' || records === null || Array.isArray(records))
     return broken('records', 'The records are missing.')
-  return readRecords(records as Record<string, unknown>)
+  return readRecords(records as Record<string, unknown>, version, results)
 }
 
-function readRecords(records: Record<string, unknown>): ReadDocument {
+function readRecords(records: Record<string, unknown>, version: number, results: number): ReadDocument {
   const entries = Object.entries(records)
   if (entries.length > fileLimits.records)
     return broken('records', `There are ${entries.length} records; ${fileLimits.records} are allowed.`)
@@ -43,16 +52,16 @@ function readRecords(records: Record<string, unknown>): ReadDocument {
   const read: Rec[] = []
   for (const [id, value] of entries) {
     const path = `records.${id.slice(0, 60)}`
-    const record = readRecord(value, path, problems)
-    if (record && record.id !== id)
+    const made = migrateRecord(value, version).flatMap((one) => readRecord(one, path, problems) ?? [])
+    if (made.length > 0 && (value as { readonly id: string }).id !== id)
       problems.push({ path: `${path}.id`, problem: 'The record has another id than its key.' })
-    if (record) read.push(record)
+    read.push(...made)
     if (problems.length > 50) break
   }
   const document = documentOf(read)
   if (problems.length === 0) problems.push(...invariantProblems(document))
   const [first, ...rest] = problems
-  return first ? { ok: false, problems: [first, ...rest.slice(0, 49)] } : { ok: true, document }
+  return first ? { ok: false, problems: [first, ...rest.slice(0, 49)] } : { ok: true, document, results }
 }
 
 /** Fields in the order of the definition, so that equal documents give equal bytes. */
@@ -74,6 +83,7 @@ export function projectJson(document: Document) {
   return {
     format: formatName,
     version: formatVersion,
+    results: resultsEdition,
     records: Object.fromEntries(sorted.map((record) => [record.id, ordered(record)])),
   }
 }
@@ -89,13 +99,14 @@ export function projectSchema(): Readonly<Record<string, unknown>> {
     properties: {
       format: { const: formatName },
       version: { const: formatVersion },
+      results: { type: 'integer', minimum: 0 },
       records: {
         type: 'object',
         maxProperties: fileLimits.records,
         additionalProperties: { oneOf: kinds.map(recordSchema) },
       },
     },
-    required: ['format', 'version', 'records'],
+    required: ['format', 'version', 'results', 'records'],
     additionalProperties: false,
   }
 }

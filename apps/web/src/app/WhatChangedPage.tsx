@@ -1,0 +1,46 @@
+import { changedResults } from '@hedrion/core'
+import { Link } from 'react-router'
+import styled from 'styled-components'
+
+/** The part of the change log that names moved results, newest first. */
+export function WhatChangedPage() {
+  const editions = [...new Set(changedResults.map(({ edition }) => edition))].sort((a, b) => b - a)
+  return (
+    <Page>
+      <Link to="/">All projects</Link>
+      <h1>Changed results</h1>
+      <p>Where a mend moves the results of projects that are there, it stands here with its clause.</p>
+      {editions.map((edition) => (
+        <section key={edition} aria-label={`Edition ${edition}`}>
+          <h2>Edition {edition}</h2>
+          <dl>
+            {changedResults
+              .filter((entry) => entry.edition === edition)
+              .map(({ clause, words }) => (
+                <div key={words}>
+                  <dt>{clause}</dt>
+                  <dd>{words}</dd>
+                </div>
+              ))}
+          </dl>
+        </section>
+      ))}
+    </Page>
+  )
+}
+
+const Page = styled.main`
+  max-width: 820px;
+  margin: 0 auto;
+  padding: 40px 24px;
+  dl > div {
+    display: grid;
+    grid-template-columns: 240px 1fr;
+    gap: 16px;
+    padding: 8px 0;
+    border-top: 1px solid var(--hairline);
+  }
+  dd {
+    margin: 0;
+  }
+`
