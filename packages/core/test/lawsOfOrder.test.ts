@@ -64,6 +64,8 @@ describe('what must not matter does not', () => {
           if (drawn.kind === 'panel') return { ...drawn, ...turnedAngles(drawn, (a) => Math.PI - a) }
           if (drawn.kind === 'slope') return { ...drawn, uphill: Math.PI - drawn.uphill }
           if (drawn.kind === 'areaLoad') return { ...drawn, angle: Math.PI - drawn.angle }
+          if (drawn.kind === 'lineLoad' && drawn.endValue !== null)
+            return { ...drawn, value: drawn.endValue, endValue: drawn.value }
           if (drawn.kind === 'strut') return { ...drawn, startHeight: drawn.endHeight, endHeight: drawn.startHeight }
           if (drawn.kind === 'member')
             return { ...drawn, startRelease: drawn.endRelease, endRelease: drawn.startRelease }

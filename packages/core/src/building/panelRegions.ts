@@ -1,6 +1,16 @@
 import type { OpeningShape, PanelShape, PatchShape, SlopeShape } from '../document/shapes'
 import { difference, intersection, isEmpty, regionOf } from '../geometry/clip'
-import { boxesTouch, boxOf, centroid, type Region, type Ring } from '../geometry/polygon'
+import {
+  boxesTouch,
+  boxOf,
+  centroid,
+  regionArea,
+  signedArea,
+  type Box,
+  type Region,
+  type Ring,
+} from '../geometry/polygon'
+import { onLine } from '../geometry/tolerance'
 import { ringOrder } from '../geometry/ringOrder'
 import { patchOrder } from './patchOverlaps'
 import { areaStretch, heightOn, planeOf, type RoofPlane } from './slopes'
@@ -29,12 +39,35 @@ export interface PanelPlan {
 }
 
 /**
+ * Panels of a layout that lie wholly within another one: that one leaves them out as it does an opening, so that no floor counts
+ * twice. Of two with one outline neither is an island.
+ */
+export const islandsOf = (panel: PanelShape, others: readonly PanelShape[]): readonly PanelShape[] => {
+  const area = Math.abs(signedArea(panel.outline))
+  const box = boxOf(panel.outline)
+  return others.filter(({ id, outline }) => {
+    const own = Math.abs(signedArea(outline))
+    if (id === panel.id || !(own < island * area) || !boxWithin(boxOf(outline), box)) return false
+    return regionArea(intersection(regionOf(outline), regionOf(panel.outline))) > island * own
+  })
+}
+
+/** Of an island at least this part lies in the panel round it, which is larger by as much. */
+const island = 0.999
+
+const boxWithin = (inner: Box, outer: Box): boolean =>
+  inner.x0 >= outer.x0 - onLine &&
+  inner.x1 <= outer.x1 + onLine &&
+  inner.y0 >= outer.y0 - onLine &&
+  inner.y1 <= outer.y1 + onLine
+
+/**
  * Patches clipped to the panel, in their order: *instead of* removes what is below, *on top of* adds to it. Each part is
  * then cut by the slopes of the roof; where these overlap the one that is higher in its middle takes it.
  */
 export function planPanel(
   panel: PanelShape,
-  openings: readonly OpeningShape[],
+  openings: readonly Pick<OpeningShape, 'outline'>[],
   patches: readonly PatchShape[],
   slopes: readonly SlopeShape[] = [],
 ): PanelPlan {

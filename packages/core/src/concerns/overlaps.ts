@@ -21,7 +21,8 @@ export const overlappingSlopes = (state: ProjectState): readonly Concern[] =>
 
 // a plan is looked through once: an edit of a load keeps it
 const panelOverlaps = once(({ panels }: LayoutPlan) =>
-  overlapsOf(panels.map(({ panel, outline }) => ({ id: panel.id, ring: panel.outline, outline }))),
+  // where one leaves out what is open, or another panel, nothing counts twice
+  overlapsOf(panels.map(({ panel, net }) => ({ id: panel.id, ring: panel.outline, outline: net }))),
 )
 const slopeOverlaps = once(({ slopes }: LayoutPlan) =>
   overlapsOf(slopes.map(({ id, outline }) => ({ id, ring: outline, outline: regionOf(outline) }))),

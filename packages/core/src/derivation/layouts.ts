@@ -1,7 +1,7 @@
 import { bearersOf, type Bearer } from '../building/bearers'
 import type { Column, FramePlan } from '../building/frame'
 import { framePlan } from '../building/framePlan'
-import { planPanel, type PanelPlan } from '../building/panelRegions'
+import { islandsOf, planPanel, type PanelPlan } from '../building/panelRegions'
 import { wallSegments, type WallSegment } from '../building/wallSegments'
 import { recordsOf, type Document } from '../document/document'
 import { once } from '../document/once'
@@ -62,11 +62,17 @@ const frameStage = stage(
   ({ beams, columns }) => 400 * beams.length + 200 * columns.length,
 )
 
+/** What is cut out of a panel. */
+interface Holed {
+  readonly id: string
+  readonly outline: Ring
+}
+
 const panelStage = stage(
   'panel',
   (
     panel: PanelShape,
-    openings: readonly OpeningShape[],
+    openings: readonly Holed[],
     patches: readonly PatchShape[],
     slopes: readonly SlopeShape[],
   ): PanelPlan => planPanel(panel, openings, patches, slopes),
@@ -262,14 +268,20 @@ function solve(memo: Memo, shapes: LayoutShapes, limits: Limits): SolvedLayout {
   return { operator, lineShare, lineShareOf: new Map() }
 }
 
-/** Panels, with the openings, patches and slopes that lie over each. */
+/** What a panel leaves out of an island: where it is, whatever else it is. */
+const islandShape = once(({ id, outline }: PanelShape): Holed => Object.freeze({ id, outline }))
+
+/** Panels, with the openings, islands, patches and slopes that lie over each. */
 function plansOf(memo: Memo, { panels, openings, patches, slopes }: LayoutShapes): readonly PanelPlan[] {
   const openingsNear = among(openings, outlines(openings))
   const slopesNear = among(slopes, outlines(slopes))
   const patchesNear = among(patches, outlines(patches))
-  return panels.map((panel) =>
-    memo.get(panelStage, panel, openingsNear(panel.outline), patchesNear(panel.outline), slopesNear(panel.outline)),
-  )
+  const panelsNear = among(panels, outlines(panels))
+  return panels.map((panel) => {
+    const [holes, islands] = [openingsNear(panel.outline), islandsOf(panel, panelsNear(panel.outline))]
+    const out = islands.length === 0 ? holes : [...holes, ...islands.map(islandShape)]
+    return memo.get(panelStage, panel, out, patchesNear(panel.outline), slopesNear(panel.outline))
+  })
 }
 
 /** How panels, lines and points of a layout share: each asks for no more than what is near it. */

@@ -1,3 +1,4 @@
+import { boxOf } from '../geometry/polygon'
 import { recordsOf, type Document } from './document'
 
 /** A result that another build gives otherwise: by which clause, in words, and where it bears. */
@@ -15,6 +16,14 @@ const has =
   (kind: Parameters<typeof recordsOf>[1]) =>
   (document: Document): boolean =>
     recordsOf(document, kind).length > 0
+
+/** Whether the box of a panel lies in that of another one of its layout. */
+function hasNestedPanels(document: Document): boolean {
+  const boxes = recordsOf(document, 'panel').map(({ layout, outline }) => ({ layout, ...boxOf(outline) }))
+  return boxes.some((a) =>
+    boxes.some((b) => a !== b && a.layout === b.layout && a.x0 >= b.x0 && a.x1 <= b.x1 && a.y0 >= b.y0 && a.y1 <= b.y1),
+  )
+}
 
 /** What moved, oldest first. */
 export const changedResults: readonly ChangedResult[] = [
@@ -36,6 +45,12 @@ export const changedResults: readonly ChangedResult[] = [
     clause: 'statics',
     words: 'An area load that varies gives straight ordinates, no steps.',
     uses: (document) => recordsOf(document, 'areaLoad').some(({ endValue }) => endValue !== null),
+  },
+  {
+    edition: 1,
+    clause: 'statics',
+    words: 'A panel that lies wholly within another one is left out of it, so that its floor counts once.',
+    uses: hasNestedPanels,
   },
 ]
 

@@ -15,6 +15,7 @@ import {
 } from './fields'
 import { alongSpan, onLine } from '../geometry/tolerance'
 import { stiffElement, storeyForces } from './lateralKinds'
+import { loadKey } from './loadKeyKind'
 import { panel, reachBounds, spanLimitBounds } from './panelKind'
 import { reductionRegion, reductionTable } from './reductionKind'
 import { family, label, ring, source, standardTable, truss } from './recordParts'
@@ -23,19 +24,6 @@ import { useSorts } from './useSorts'
 import { wallSurface } from './wallSurfaceKind'
 
 /** Every kind of record with its fields. Types, reader and JSON Schema follow from this table. */
-/** Hatches of load keys, by how their lines lie. Crossed lines are those of load that is not carried. */
-export const hatches = [
-  'rising',
-  'falling',
-  'level',
-  'upright',
-  'risingFine',
-  'fallingFine',
-  'levelFine',
-  'uprightFine',
-] as const
-export type Hatch = (typeof hatches)[number]
-
 export const recordKinds = {
   basis: {
     name: text(120),
@@ -233,35 +221,7 @@ export const recordKinds = {
       40,
     ),
   },
-  loadKey: {
-    name: text(60),
-    buildUp: nullable(ref('buildUp')),
-    /** A row of the standard's table of imposed loads; which rows there are is the family's and its layers' matter. */
-    use: nullable(text(60)),
-    /** Typed instead of the value of the use. */
-    imposed: nullable(number('pressure', { min: 0, max: 1e6 })),
-    /** To what height goods are stored, where the use's load grows with it; null: its least value. */
-    storageHeight: withDefault(nullable(number('length', { min: 0, max: 100 })), null),
-    /** Whether it may be reduced for area or storeys: as the standard says of its use, or never. */
-    reducible: withDefault(oneOf('byUse', 'never'), 'byUse'),
-    /** How the allowance for movable partitions follows: from their weight, the least of the standard, or typed. */
-    partitionRule: withDefault(oneOf('byWeight', 'least', 'typed'), 'byWeight'),
-    /** Own weight of movable partitions per metre of wall; the allowance follows. */
-    partitionWeight: nullable(number('lineLoad', { min: 0, max: 1e5 })),
-    /** The allowance where it is typed. */
-    partitionLoad: withDefault(nullable(number('pressure', { min: 0, max: 1e5 })), null),
-    /** While the floor is built: what lies on it for good by then, and what people and stored goods add. */
-    constructionPermanent: withDefault(nullable(number('pressure', { min: 0, max: 1e6 })), null),
-    constructionImposed: withDefault(nullable(number('pressure', { min: 0, max: 1e6 })), null),
-    /** Counts for the mass of the level and loads nothing. */
-    massOnly: withDefault(nullable(number('pressure', { min: 0, max: 1e6 })), null),
-    /** The part of the imposed load that counts for the mass; null: as the standard says. */
-    massShare: withDefault(nullable(number('factor', { min: 0, max: 1 })), null),
-    /** How it is hatched on plans; null: in the order of the keys that stand on the plan. */
-    hatch: withDefault(nullable(oneOf(...hatches)), null),
-    /** Stands before its name in the legend, and tells it from others of the same hatch. */
-    code: withDefault(text(4), ''),
-  },
+  loadKey,
   patch: {
     layout: ref('layout'),
     label,

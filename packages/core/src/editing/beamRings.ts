@@ -2,10 +2,12 @@ import { boundRings, type BoundRing, type MemberLine } from '../building/boundRi
 import { likelyGap, nearestGap, ringRound, ringsOf } from '../building/rings'
 import { recordsOf, type Document } from '../document/document'
 import { isUpright } from '../document/roles'
-import { intersection, union } from '../geometry/clip'
+import { coverOf, most } from '../building/panelEdges'
+import { difference, intersection, union } from '../geometry/clip'
 import { legsOf } from '../geometry/course'
 import type { Point } from '../geometry/point'
-import { regionArea, signedArea, type Ring } from '../geometry/polygon'
+import { nearby } from '../geometry/nearby'
+import { regionArea, signedArea, type Region, type Ring } from '../geometry/polygon'
 
 /** Beams and bearing walls of a layout as the lines that rings are made of; what stands upright closes none, though it rakes. */
 const beamLines = (document: Document, layout: string): readonly MemberLine[] =>
@@ -34,8 +36,29 @@ const gapText = ({ from: [x, y], length }: NonNullable<ReturnType<typeof nearest
 
 /** Rings of beams of a layout that no panel fills yet. */
 export function openRings(document: Document, layout: string): readonly Ring[] {
-  const there = union(recordsOf(document, 'panel').flatMap((panel) => (panel.layout === layout ? [panel.outline] : [])))
-  return ringsOf(beamLines(document, layout)).filter(
-    (ring) => regionArea(intersection([ring], there)) < 0.01 * signedArea(ring),
-  )
+  const there = recordsOf(document, 'panel').flatMap((panel) => (panel.layout === layout ? [panel.outline] : []))
+  const near = nearby(there)
+  const rings = ringsOf(beamLines(document, layout))
+  const floorOf = floorsOf(rings)
+  return rings.filter((ring) => {
+    const floor = floorOf(ring)
+    const outlines = near(ring).flatMap((i) => (there[i] ? [there[i]] : []))
+    return regionArea(intersection(floor, union(outlines))) < filled * regionArea(floor)
+  })
+}
+
+/** A ring of which panels cover more than this has a floor. */
+export const filled = 0.01
+
+/** The floor of a ring: less the rings that stand in it and touch none of its beams, each of which has a floor of its own. */
+export function floorsOf(rings: readonly Ring[]): (ring: Ring) => Region {
+  const near = nearby(rings)
+  return (ring) => {
+    const area = signedArea(ring)
+    const inner = near(ring).flatMap((i) => {
+      const other = rings[i]
+      return other && other !== ring && signedArea(other) < area && coverOf(other, ring) > most ? [other] : []
+    })
+    return inner.length === 0 ? [ring] : difference([ring], union(inner))
+  }
 }

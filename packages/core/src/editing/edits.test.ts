@@ -321,6 +321,19 @@ describe('drawing', () => {
     expect(panelsInRings(all, floors, random)).toEqual([])
   })
 
+  test('a ring that stands in another has its panel, and the outer one is filled round it, whichever comes first', () => {
+    const { building, floors } = tower()
+    for (const ring of [rectangle(0, 0, 12, 8), rectangle(4, 2, 8, 6)])
+      ring.forEach((at, i) => building.beam(floors, at, ring[(i + 1) % 4] ?? at))
+    const both = panelsInRings(building.document, floors, random)
+    expect(both.map(({ outline }) => Math.round(Math.abs(signedArea(outline)))).sort((a, b) => a - b)).toEqual([16, 96])
+    building.panel(floors, rectangle(4, 2, 8, 6))
+    const outer = panelsInRings(building.document, floors, random)
+    expect(outer.map(({ outline }) => Math.round(Math.abs(signedArea(outline))))).toEqual([96])
+    building.records.push(...outer)
+    expect(panelsInRings(building.document, floors, random)).toEqual([])
+  })
+
   test('a member takes the section and material that most of its role have', () => {
     const { building, floors } = tower()
     const [deep, steel] = [building.sectionOf({ name: 'deep' }), building.material()]

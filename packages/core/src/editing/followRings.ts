@@ -4,9 +4,10 @@ import { withEdits, type Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import type { Layout, Member, Panel, Rec } from '../document/recordKinds'
 import { nearby } from '../geometry/nearby'
-import { boxesTouch, boxOf, signedArea, type Ring } from '../geometry/polygon'
+import { boxesTouch, boxOf, regionArea, signedArea, type Region, type Ring } from '../geometry/polygon'
 import { onLine } from '../geometry/tolerance'
-import { boundRingsOf } from './beamRings'
+import { boundRingsOf, filled as filledBy, floorsOf } from './beamRings'
+import { intersection, union } from '../geometry/clip'
 import { panelsIn } from './panelsInRings'
 import { isDrawn, labeller, pointsOf } from './shaped'
 
@@ -79,6 +80,8 @@ interface Rings {
   readonly gone: readonly BoundRing[]
   readonly ownerWas: (bound: BoundRing) => string | undefined
   readonly ownerNow: (bound: BoundRing) => string | undefined
+  /** Whether a panel that follows is over the border of several rings. */
+  readonly isOverSeveral: (id: string) => boolean
   /** Whether a ring is no longer closed: no ring lies between the same beams, and most of it lies in none. */
   readonly opened: (bound: BoundRing) => boolean
 }
@@ -124,6 +127,10 @@ function ringsOn(before: Document, after: Document, layout: Layout): Rings {
     newOnes: now.filter((bound) => !marksWere?.has(markOf(bound))),
     gone: was.filter((bound) => !marksAre?.has(markOf(bound))),
     ownerWas,
+    isOverSeveral: (id) => {
+      const owner = after.records.get(id)
+      return owner?.kind === 'panel' && owner.edges === 'rings'
+    },
     /** Of the panel that had the ring between the same beams, else of the one that covers most of it. */
     ownerNow: ({ ring, key }) => {
       const same = (byKeyWas.get(key) ?? []).flatMap((bound) => {
@@ -175,6 +182,21 @@ function stirredPanels(before: Document, panels: readonly Panel[], { newOnes, go
   })
 }
 
+/**
+ * Whether a ring of a panel over several rings came together with one of another panel's. Neither takes the other's floor then: nothing
+ * would tell them apart when the beam between them is drawn again. Both stay as they were, which is a concern.
+ */
+function isJoinedToOthers(panel: Panel, lost: readonly BoundRing[], rings: Rings): boolean {
+  const gone = new Set(rings.gone)
+  return rings.newOnes.some((bound) => {
+    if (!lost.some((was) => gone.has(was) && coverOf(was.ring, bound.ring) > most)) return false
+    const owners = rings.gone.flatMap((was) =>
+      coverOf(was.ring, bound.ring) > most ? (rings.ownerWas(was) ?? []) : [],
+    )
+    return owners.some((id) => id !== panel.id && (panel.edges === 'rings' || rings.isOverSeveral(id)))
+  })
+}
+
 /** What becomes of one panel; panels that it leaves rings to have no id and label of their own yet. */
 function editsOf(panel: Panel, rings: Rings): readonly Edit[] {
   const box = boxOf(panel.outline)
@@ -183,7 +205,7 @@ function editsOf(panel: Panel, rings: Rings): readonly Edit[] {
   const own = rings.now.filter(
     (bound) => (keys.has(bound.key) || boxesTouch(box, boxOf(bound.ring))) && rings.ownerNow(bound) === panel.id,
   )
-  if (lost.some(rings.opened)) return []
+  if (lost.some(rings.opened) || isJoinedToOthers(panel, lost, rings)) return []
   if (own.length === 0) return lost.length > 0 ? [{ id: panel.id, before: panel, after: null }] : []
   if (panel.edges === 'rings') {
     const border = borderOf(own.map(({ ring }) => ring))
@@ -217,9 +239,11 @@ function filled(
   const begins = former.floors !== 'everyRing'
   const bare = new Set(begins ? [] : was.filter((bound) => ownerWas(bound) === undefined).map(({ key }) => key))
   const [panels, openings] = [outlinesOn(after, 'panel', layout), outlinesOn(after, 'opening', layout)]
-  const open = (begins ? now : newOnes).flatMap(({ ring, key }) =>
-    bare.has(key) || coverOfAll(ring, panels(ring)) > covered || coverOfAll(ring, openings(ring)) > most ? [] : [ring],
-  )
+  const floorOf = floorsOf(now.map(({ ring }) => ring))
+  const open = (begins ? now : newOnes).flatMap(({ ring, key }) => {
+    const isBare = bare.has(key) || coverOfAll(ring, openings(ring)) > most
+    return isBare || partCovered(floorOf(ring), panels(ring)) > filledBy ? [] : [ring]
+  })
   return panelsIn(open, { document: after, layout, random }).map((panel) => ({
     id: panel.id,
     before: null,
@@ -227,8 +251,8 @@ function filled(
   }))
 }
 
-/** A ring of which panels cover more than this has a floor. */
-const covered = 0.01
+const partCovered = (floor: Region, outlines: readonly Ring[]): number =>
+  regionArea(intersection(floor, union(outlines))) / Math.max(regionArea(floor), Number.MIN_VALUE)
 
 function outlinesOn(document: Document, kind: 'panel' | 'opening', { id }: Layout): (ring: Ring) => readonly Ring[] {
   const outlines = recordsOf(document, kind).flatMap(({ layout, outline }) => (layout === id ? [outline] : []))

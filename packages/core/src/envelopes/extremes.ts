@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import type { RuleId } from '../combinations/ruleSets'
 import type { Choice, CombinationStructure, Factor } from '../combinations/structure'
 import type { ActionId } from '../standards/family'
@@ -18,7 +19,7 @@ export type CaseEffects = (index: number, psi: number | null) => number
 export const alike =
   (values: ArrayLike<number>): CaseEffects =>
   (index) =>
-    values[index] ?? 0
+    entry(values, index)
 
 /** The governing combination of one effect in one sense, with the next best of another rule or another leading action. */
 export interface Extreme extends Rival {
@@ -80,7 +81,7 @@ function leadingOptions(structure: CombinationStructure, worth: (choice: Choice)
   structure.variable.forEach((slot, i) => {
     const lead = best(slot.leading, worth)
     if (!lead) return
-    const others = bestOthers(structure, worth, 0, new Set([i, ...(structure.excluded[i] ?? [])]))
+    const others = bestOthers(structure, worth, 0, new Set([i, ...entry(structure.excluded, i)]))
     options.push({
       value: lead.value + others.value,
       leading: slot.action,
@@ -118,7 +119,7 @@ function bestOthers(
   if (!slot) return { value: 0, factors: [] }
   const chosen = shut.has(from) ? undefined : best(slot.accompanying, worth)
   if (!chosen || chosen.value <= 0) return bestOthers(structure, worth, from + 1, shut)
-  const excludes = structure.excluded[from] ?? []
+  const excludes = entry(structure.excluded, from)
   const rest = bestOthers(structure, worth, from + 1, new Set([...shut, ...excludes]))
   const acting: Others = { value: chosen.value + rest.value, factors: [...chosen.choice.factors, ...rest.factors] }
   if (!excludes.some((j) => j > from && !shut.has(j))) return acting

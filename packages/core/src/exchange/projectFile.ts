@@ -30,18 +30,33 @@ export function readProject(parsed: unknown): ReadDocument {
   if (typeof parsed !== 'object' || parsed === null || Array.isArray(parsed))
     return broken('', 'The file does not hold a project.')
   const { format, version, results = 0, records } = parsed as Record<string, unknown>
-  if (format !== formatName)
-    return broken('format', `The file says “${String(format).slice(0, 40)}”; a project file says “${formatName}”.`)
-  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1 || version > formatVersion)
-    return broken(
-      'version',
-      `The file is of version ${String(version).slice(0, 10)}; this program reads versions 1 to ${formatVersion}.`,
-    )
-  if (typeof results !== 'number' || !Number.isInteger(results) || results < 0)
-    return broken('results', 'The edition of the results is a whole number.')
+  const [first] = headProblems(format, version, results)
+  if (first) return { ok: false, problems: [first] }
   if (typeof records !== 'object' || records === null || Array.isArray(records))
     return broken('records', 'The records are missing.')
-  return readRecords(records as Record<string, unknown>, version, results)
+  return readRecords(records as Record<string, unknown>, Number(version), Number(results))
+}
+
+const isCount = (value: unknown): value is number => Number.isInteger(value)
+
+function headProblems(format: unknown, version: unknown, results: unknown): readonly Problem[] {
+  if (format !== formatName)
+    return [
+      {
+        path: 'format',
+        problem: `The file says “${String(format).slice(0, 40)}”; a project file says “${formatName}”.`,
+      },
+    ]
+  if (!isCount(version) || version < 1 || version > formatVersion)
+    return [
+      {
+        path: 'version',
+        problem: `The file is of version ${String(version).slice(0, 10)}; this program reads versions 1 to ${formatVersion}.`,
+      },
+    ]
+  return isCount(results) && results >= 0
+    ? []
+    : [{ path: 'results', problem: 'The edition of the results is a whole number.' }]
 }
 
 function readRecords(records: Record<string, unknown>, version: number, results: number): ReadDocument {

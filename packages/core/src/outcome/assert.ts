@@ -12,3 +12,10 @@ export function present<T>(value: T | undefined | null, what: string): T {
   if (value === undefined || value === null) throw new Error(`Missing: ${what}`)
   return value
 }
+
+/** An entry that its list must have; throws with the place otherwise, where a default of nought would be a wrong number. */
+export function entry<T>(list: ArrayLike<T>, index: number): T {
+  const value = list[index]
+  if (value === undefined) throw new Error(`Missing: entry ${index} of ${list.length}`)
+  return value
+}

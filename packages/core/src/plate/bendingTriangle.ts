@@ -1,5 +1,5 @@
+import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
-import { at } from './entries'
 
 /** Poisson's ratio of concrete, uncracked (EN 1992-1-1, 3.1.3(4)). */
 export const poisson = 0.2
@@ -27,11 +27,11 @@ export function bendingTriangle(corners: readonly [Point, Point, Point], D: numb
   ] as const) {
     const { bx, by } = turns(sides, xi, eta)
     const inX = ([along, across]: Gradients): Row =>
-      along.map((value, i) => ((y3 - y1) * value - (y2 - y1) * at(across, i)) / twice)
+      along.map((value, i) => ((y3 - y1) * value - (y2 - y1) * entry(across, i)) / twice)
     const inY = ([along, across]: Gradients): Row =>
-      along.map((value, i) => ((x2 - x1) * at(across, i) - (x3 - x1) * value) / twice)
+      along.map((value, i) => ((x2 - x1) * entry(across, i) - (x3 - x1) * value) / twice)
     const [yx, xy] = [inY(bx), inX(by)]
-    const twist = yx.map((value, i) => value + at(xy, i))
+    const twist = yx.map((value, i) => value + entry(xy, i))
     addBending(out, (D * twice) / 6, nu, [inX(bx), inY(by), twist])
   }
   return out
@@ -41,10 +41,10 @@ export function bendingTriangle(corners: readonly [Point, Point, Point], D: numb
 function addBending(out: Float64Array, weight: number, nu: number, [kx, ky, twist]: readonly [Row, Row, Row]): void {
   for (let i = 0; i < 9; i++)
     for (let j = 0; j < 9; j++) {
-      const own = at(kx, i) * at(kx, j) + at(ky, i) * at(ky, j)
-      const across = at(kx, i) * at(ky, j) + at(ky, i) * at(kx, j)
-      const value = own + nu * across + ((1 - nu) / 2) * at(twist, i) * at(twist, j)
-      out[9 * i + j] = at(out, 9 * i + j) + weight * value
+      const own = entry(kx, i) * entry(kx, j) + entry(ky, i) * entry(ky, j)
+      const across = entry(kx, i) * entry(ky, j) + entry(ky, i) * entry(kx, j)
+      const value = own + nu * across + ((1 - nu) / 2) * entry(twist, i) * entry(twist, j)
+      out[9 * i + j] = entry(out, 9 * i + j) + weight * value
     }
 }
 
@@ -92,7 +92,7 @@ function turns(sides: readonly [Side, Side, Side], xi: number, eta: number) {
     const by: number[] = []
     corner.forEach((own, node) => {
       // of the two sides that meet at a corner, the one that leaves it and the one that comes to it
-      const [leaving, coming] = meeting[node] ?? [0, 0]
+      const [leaving, coming] = entry(meeting, node)
       const [p, q] = [sides[leaving], sides[coming]]
       const N = own[direction]
       const [Np, Nq] = [middle[leaving][direction], middle[coming][direction]]

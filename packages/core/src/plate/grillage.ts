@@ -1,6 +1,6 @@
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
-import { at } from './entries'
+import { entry } from '../outcome/assert'
 import type { Symmetric } from './symmetric'
 
 /** What a beam stands on, at s along it. */
@@ -204,7 +204,7 @@ export function addPiece(whole: Symmetric, { displacements, stiffness }: BeamPie
   displacements.forEach((first, i) => {
     displacements.forEach((second, j) => {
       for (const [p, factor] of first)
-        for (const [q, other] of second) if (p >= q) whole.add(p, q, factor * other * at(stiffness[i] ?? [], j))
+        for (const [q, other] of second) if (p >= q) whole.add(p, q, factor * other * entry(entry(stiffness, i), j))
     })
   })
 }

@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { loadOver, type Density } from '../geometry/density'
 import type { Region, Ring } from '../geometry/polygon'
@@ -70,15 +71,15 @@ export function loadOfPoint(far: Mesh, at: Point): Float64Array {
 
 /** A mesh moved to the origin: far from it areas and moments would be differences of large numbers. */
 function nearOrigin(mesh: Mesh): { readonly mesh: Mesh; readonly local: (p: Point) => Point } {
-  const [x0, y0] = mesh.points[0] ?? [0, 0]
+  const [x0, y0] = entry(mesh.points, 0)
   const local = ([x, y]: Point): Point => [x - x0, y - y0]
   return { mesh: { ...mesh, points: mesh.points.map(local) }, local }
 }
 
 const cornersOf = ({ points }: Mesh, [i, j, k]: Triangle): readonly [Point, Point, Point] => [
-  points[i] ?? [0, 0],
-  points[j] ?? [0, 0],
-  points[k] ?? [0, 0],
+  entry(points, i),
+  entry(points, j),
+  entry(points, k),
 ]
 
 /** A force with its moments on the corners of a triangle: three forces that have the same. */
@@ -89,7 +90,7 @@ function put(out: Float64Array, mesh: Mesh, triangle: Triangle, force: number, [
   const second = ((y3 - y1) * ex - (x3 - x1) * ey) / twice
   const third = ((x2 - x1) * ey - (y2 - y1) * ex) / twice
   const parts = [force - second - third, second, third]
-  triangle.forEach((node, i) => (out[node] = (out[node] ?? 0) + (parts[i] ?? 0)))
+  triangle.forEach((node, i) => (out[node] = entry(out, node) + entry(parts, i)))
 }
 
 function putNearest(out: Float64Array, mesh: Mesh, force: number, moments: Point): void {

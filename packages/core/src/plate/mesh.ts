@@ -1,6 +1,7 @@
 // Types for a package that has none
 // oxlint-disable-next-line typescript/triple-slash-reference
 /// <reference path="./cdt2d.d.ts" />
+import { entry } from '../outcome/assert'
 import cdt2d from 'cdt2d'
 import Delaunator from 'delaunator'
 import type { Point } from '../geometry/point'
@@ -20,7 +21,7 @@ export interface Mesh {
   readonly onPoints: readonly number[]
 }
 
-export const placeOf = ({ points }: Mesh, node: number): Point => points[node] ?? [0, 0]
+export const placeOf = ({ points }: Mesh, node: number): Point => entry(points, node)
 
 /** Triangles below this are none (1 mm²). */
 const leastArea = 1e-6
@@ -47,9 +48,9 @@ function joined(points: readonly Point[], edges: readonly GraphEdge[]): readonly
   })
   if (edges.every(({ from, to }) => sides.has(edgeKey(from, to))))
     return Array.from({ length: triangles.length / 3 }, (_, i): Triangle => [
-      triangles[3 * i] ?? 0,
-      triangles[3 * i + 1] ?? 0,
-      triangles[3 * i + 2] ?? 0,
+      entry(triangles, 3 * i),
+      entry(triangles, 3 * i + 1),
+      entry(triangles, 3 * i + 2),
     ])
   // what turning leaves behind beside nought underflows there, and it falls over
   return cdt2d(

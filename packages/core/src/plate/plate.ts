@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import { even } from '../geometry/density'
 import type { Point } from '../geometry/point'
 import { eachEdge, nearestOnBorder, regionArea, type Region, type Ring } from '../geometry/polygon'
@@ -9,7 +10,6 @@ import { loadOfArea } from './loads'
 import { meshOf, placeOf, type Mesh } from './mesh'
 import { restsOf, type Bearing, type ColumnUnder, type Rest, type Row } from './rests'
 import { planeGraph, type Line, type PlaneGraph } from './planeGraph'
-import { at } from './entries'
 import { factorise, Symmetric, type Factor } from './symmetric'
 
 export interface PlateInput {
@@ -154,11 +154,11 @@ function solveAt(input: PlateInput, graph: PlaneGraph, size: number): Solved | u
     triangle,
     unknowns: triangle.flatMap((i) => [nodes[i] ?? null, turns[i]?.[0] ?? null, turns[i]?.[1] ?? null]),
     stiffness: bendingTriangle(
-      triangle.map((i) => mesh.points[i] ?? [0, 0]) as unknown as readonly [Point, Point, Point],
+      triangle.map((i) => entry(mesh.points, i)) as unknown as readonly [Point, Point, Point],
       input.stiffness,
     ),
   }))
-  for (const { unknowns, stiffness } of elements) addElement(whole, unknowns, (i, j) => stiffness[9 * i + j] ?? 0)
+  for (const { unknowns, stiffness } of elements) addElement(whole, unknowns, (i, j) => entry(stiffness, 9 * i + j))
   for (const piece of pieces) addPiece(whole, piece)
   const factor = factorise(whole)
   if (!factor) return undefined
@@ -175,16 +175,16 @@ function solveAt(input: PlateInput, graph: PlaneGraph, size: number): Solved | u
 function takenUnder({ factor, nodes, unknowns, rests }: Equations, load: Float64Array): readonly Taken[] {
   const right = new Float64Array(unknowns)
   nodes.forEach((unknown, node) => {
-    if (unknown !== null) right[unknown] = at(right, unknown) + at(load, node)
+    if (unknown !== null) right[unknown] = entry(right, unknown) + entry(load, node)
   })
   const bent = factor.solve(right)
   const sum = (row: Row): number => {
     let total = 0
-    for (const [unknown, value] of row) total += value * at(bent, unknown)
+    for (const [unknown, value] of row) total += value * entry(bent, unknown)
     return total
   }
   return rests.map(({ row, couple: [x, y], ownNode }) => ({
-    force: (ownNode === null ? 0 : at(load, ownNode)) + sum(row),
+    force: (ownNode === null ? 0 : entry(load, ownNode)) + sum(row),
     couple: [sum(x), sum(y)],
   }))
 }
@@ -200,7 +200,7 @@ function contactsOf(bearings: readonly Bearing[], mesh: Mesh): ReadonlyMap<strin
   const contacts = new Map<string, Contact[]>()
   bearings.forEach(({ a, b, owners }, k) => {
     const length = distance(a, b)
-    for (const node of mesh.onLines[k] ?? [])
+    for (const node of entry(mesh.onLines, k))
       for (const { member, from, way } of owners) {
         const s = from + way * distance(a, placeOf(mesh, node))
         const along: Point = [(way * (b[0] - a[0])) / length, (way * (b[1] - a[1])) / length]

@@ -1,6 +1,7 @@
+import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
-import { addTo, at as entry } from './entries'
+import { addTo } from './entries'
 import type { BeamPiece, ElasticBeam, Grillage, Place } from './grillage'
 import { placeOf, type Mesh } from './mesh'
 
@@ -49,8 +50,8 @@ const spreadKey = (member: string, node: number): string => `${member}/${node}`
 export function spreadsOf(bearings: readonly Bearing[], mesh: Mesh): Spreads {
   const spreads = new Map<string, Rest['spread']>()
   bearings.forEach(({ owners }, k) => {
-    const chain = mesh.onLines[k] ?? []
-    const away = (i: number, j: number) => distance(placeOf(mesh, chain[i] ?? 0), placeOf(mesh, chain[j] ?? 0))
+    const chain = entry(mesh.onLines, k)
+    const away = (i: number, j: number) => distance(placeOf(mesh, entry(chain, i)), placeOf(mesh, entry(chain, j)))
     chain.forEach((node, i) => {
       const inner = i > 0 && i < chain.length - 1
       for (const { member, way } of owners) {
@@ -179,7 +180,7 @@ function rowsOf(pieces: readonly BeamPiece[]): ReadonlyMap<object, Bending> {
   const rows = new Map<object, Bending>()
   const put = (row: Map<number, number>, { displacements, stiffness }: BeamPiece, i: number, factor: number) =>
     displacements.forEach((sum, j) => {
-      for (const [unknown, part] of sum) addTo(row, unknown, factor * part * entry(stiffness[i] ?? [], j))
+      for (const [unknown, part] of sum) addTo(row, unknown, factor * part * entry(entry(stiffness, i), j))
     })
   for (const piece of pieces)
     for (const [place, i] of [

@@ -1,4 +1,5 @@
-import { addTo, at } from './entries'
+import { entry } from '../outcome/assert'
+import { addTo } from './entries'
 
 /** A symmetric matrix while it is added up: its lower half, row by row. */
 export class Symmetric {
@@ -39,7 +40,7 @@ export function factorise(matrix: Symmetric): Factor | undefined {
   for (let i = 0; i < matrix.size; i++) {
     reduceRow(rows, i)
     const pivot = scaleRow(rows, i)
-    if (!(pivot > leastPivot * at(original, i))) return undefined
+    if (!(pivot > leastPivot * entry(original, i))) return undefined
     rows.diagonal[i] = pivot
   }
   return { solve: (right) => solved(rows, order, right), kept: rows.values.length }
@@ -47,23 +48,23 @@ export function factorise(matrix: Symmetric): Factor | undefined {
 
 /** Takes from a row what the rows before it say. */
 function reduceRow({ start, first, values }: Rows, i: number): void {
-  const [from, base] = [at(first, i), at(start, i)]
+  const [from, base] = [entry(first, i), entry(start, i)]
   for (let j = from; j < i; j++) {
-    const [other, otherBase] = [at(first, j), at(start, j)]
-    let sum = at(values, base + j - from)
+    const [other, otherBase] = [entry(first, j), entry(start, j)]
+    let sum = entry(values, base + j - from)
     for (let k = Math.max(from, other); k < j; k++)
-      sum -= at(values, base + k - from) * at(values, otherBase + k - other)
+      sum -= entry(values, base + k - from) * entry(values, otherBase + k - other)
     values[base + j - from] = sum
   }
 }
 
 /** Divides a row by the pivots before it, and says its own. */
 function scaleRow({ start, first, values, diagonal }: Rows, i: number): number {
-  const [from, base] = [at(first, i), at(start, i)]
-  let pivot = at(diagonal, i)
+  const [from, base] = [entry(first, i), entry(start, i)]
+  let pivot = entry(diagonal, i)
   for (let j = from; j < i; j++) {
-    const sum = at(values, base + j - from)
-    const part = sum / at(diagonal, j)
+    const sum = entry(values, base + j - from)
+    const part = sum / entry(diagonal, j)
     pivot -= sum * part
     values[base + j - from] = part
   }
@@ -83,38 +84,38 @@ function inRows({ rows, size }: Symmetric, place: Int32Array): Rows {
   const each = (visit: (i: number, j: number, value: number) => void) =>
     rows.forEach((row, old) => {
       for (const [other, value] of row) {
-        const [p, q] = [place[old] ?? 0, place[other] ?? 0]
+        const [p, q] = [entry(place, old), entry(place, other)]
         visit(Math.max(p, q), Math.min(p, q), value)
       }
     })
   each((i, j) => (first[i] = Math.min(first[i] ?? i, j)))
   const start = new Int32Array(size + 1)
-  for (let i = 0; i < size; i++) start[i + 1] = (start[i] ?? 0) + i - (first[i] ?? i)
-  const values = new Float64Array(start[size] ?? 0)
+  for (let i = 0; i < size; i++) start[i + 1] = entry(start, i) + i - (first[i] ?? i)
+  const values = new Float64Array(entry(start, size))
   const diagonal = new Float64Array(size)
   each((i, j, value) => {
     if (i === j) diagonal[i] = value
-    else values[(start[i] ?? 0) + j - (first[i] ?? 0)] = value
+    else values[entry(start, i) + j - entry(first, i)] = value
   })
   return { start, first, values, diagonal }
 }
 
 function solved({ start, first, values, diagonal }: Rows, order: readonly number[], right: Float64Array): Float64Array {
   const size = diagonal.length
-  const x = Float64Array.from(order, (old) => at(right, old))
+  const x = Float64Array.from(order, (old) => entry(right, old))
   for (let i = 0; i < size; i++) {
-    const [from, base] = [at(first, i), at(start, i)]
-    let sum = at(x, i)
-    for (let j = from; j < i; j++) sum -= at(values, base + j - from) * at(x, j)
+    const [from, base] = [entry(first, i), entry(start, i)]
+    let sum = entry(x, i)
+    for (let j = from; j < i; j++) sum -= entry(values, base + j - from) * entry(x, j)
     x[i] = sum
   }
-  for (let i = 0; i < size; i++) x[i] = at(x, i) / at(diagonal, i)
+  for (let i = 0; i < size; i++) x[i] = entry(x, i) / entry(diagonal, i)
   for (let i = size - 1; i >= 0; i--) {
-    const [from, base, value] = [at(first, i), at(start, i), at(x, i)]
-    for (let j = from; j < i; j++) x[j] = at(x, j) - at(values, base + j - from) * value
+    const [from, base, value] = [entry(first, i), entry(start, i), entry(x, i)]
+    for (let j = from; j < i; j++) x[j] = entry(x, j) - entry(values, base + j - from) * value
   }
   const out = new Float64Array(size)
-  order.forEach((old, now) => (out[old] = at(x, now)))
+  order.forEach((old, now) => (out[old] = entry(x, now)))
   return out
 }
 
@@ -129,7 +130,7 @@ function shortRows({ rows, size }: Symmetric): readonly number[] {
       }
   })
   const degree = next.map((list) => list.length)
-  for (const list of next) list.sort((p, q) => (degree[p] ?? 0) - (degree[q] ?? 0) || p - q)
+  for (const list of next) list.sort((p, q) => entry(degree, p) - entry(degree, q) || p - q)
   const seen = new Uint8Array(size)
   const order: number[] = []
   for (let i = 0; i < size; i++) {

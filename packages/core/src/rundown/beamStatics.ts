@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import { stretchForces, stretchPoint } from '../building/bearingWalls'
 import { heldEnds, isBent, isContinuous, type Beam } from '../building/frame'
 import { cutAtBends, pointAlong } from '../geometry/course'
@@ -33,7 +34,7 @@ export function lineReactions(beam: Beam, line: Pick<ShareLine, 's0' | 's1' | 'q
 }
 
 function addPoint(beam: Beam, s: number, force: number, out: number[]): void {
-  if (beam.stations.length === 1) out[0] = (out[0] ?? 0) + force
+  if (beam.stations.length === 1) out[0] = entry(out, 0) + force
   else if (isContinuous(beam)) continuousReactions(positions(beam), heldEnds(beam), s, force, out)
   else if (isBent(beam)) addInSpan(beam, { span: spanAt(beam, s), s, force }, out)
   else leverReactions(positions(beam), s, s, force, 'lever', out)
@@ -77,17 +78,17 @@ export function spanAt({ stations }: Beam, s: number): number {
 
 function addInSpan(beam: Beam, { span, s, force }: SpanForce, out: number[]): void {
   if (beam.stations.length === 1) {
-    out[0] = (out[0] ?? 0) + force
+    out[0] = entry(out, 0) + force
     return
   }
   const onEnd = force * leverOf(beam, span, s)
-  out[span] = (out[span] ?? 0) + onEnd
-  out[span - 1] = (out[span - 1] ?? 0) + force - onEnd
+  out[span] = entry(out, span) + onEnd
+  out[span - 1] = entry(out, span - 1) + force - onEnd
 }
 
 /** The part of a force at s that goes to the end of span k: along the beam, or along the chord where it is bent. */
 function leverOf(beam: Beam, k: number, s: number): number {
-  const [xa, xb] = [beam.stations[k - 1]?.s ?? 0, beam.stations[k]?.s ?? 1]
+  const [xa, xb] = [entry(beam.stations, k - 1).s, entry(beam.stations, k).s]
   if (!isBent(beam)) return (s - xa) / (xb - xa)
   const { at, u, length } = chordOf(beam, k)
   const [x, y] = pointAlong(beam.legs, s)
@@ -99,8 +100,8 @@ export function chordOf(
   { legs, stations }: Beam,
   k: number,
 ): { readonly at: Point; readonly u: Point; readonly length: number } {
-  const at = pointAlong(legs, stations[k - 1]?.s ?? 0)
-  const to = pointAlong(legs, stations[k]?.s ?? 0)
+  const at = pointAlong(legs, entry(stations, k - 1).s)
+  const to = pointAlong(legs, entry(stations, k).s)
   const length = Math.hypot(to[0] - at[0], to[1] - at[1])
   return { at, u: [(to[0] - at[0]) / length, (to[1] - at[1]) / length], length }
 }
@@ -110,7 +111,7 @@ const positions = (beam: Beam): readonly number[] => beam.stations.map(({ s }) =
 function toSupports(beam: Beam, atStations: readonly number[]): readonly number[] {
   const out = beam.supports.map(() => 0)
   beam.stations.forEach(({ supports }, k) => {
-    for (const support of supports) out[support] = (atStations[k] ?? 0) / supports.length
+    for (const support of supports) out[support] = entry(atStations, k) / supports.length
   })
   return out
 }

@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import { isBent, type Beam } from '../building/frame'
 import { pointAlong } from '../geometry/course'
 import { chordOf, spanAt, spanForces, type SpanForce } from './beamStatics'
@@ -37,7 +38,7 @@ export function bentBalance(
     list.reduce((sum, { s, force }) => sum + force * pointAlong(beam.legs, s)[axis], 0)
   // a moment m about a chord along u is a first moment m across it: of x by -u_y, of y by u_x
   const about = (axis: 0 | 1) =>
-    chords.reduce((sum, { u }, k) => sum + (chordMoments[k] ?? 0) * (axis === 0 ? -u[1] : u[0]), 0)
+    chords.reduce((sum, { u }, k) => sum + entry(chordMoments, k) * (axis === 0 ? -u[1] : u[0]), 0)
   const left = ([0, 1] as const).map((axis) => first(axis, forces) - first(axis, reactions) - about(axis))
   return { chordMoments, residualMoment: Math.hypot(...left) }
 }

@@ -1,3 +1,5 @@
+import { entry } from '../outcome/assert'
+
 /** Whether an end of a beam that stands on its first or last station is held against turning. */
 export interface HeldEnds {
   readonly start: boolean
@@ -16,9 +18,9 @@ export function continuousReactions(
   force: number,
   out: number[],
 ): void {
-  const spans = x.slice(1).map((to, k) => to - (x[k] ?? 0))
+  const spans = x.slice(1).map((to, k) => to - entry(x, k))
   const last = x.length - 1
-  const [first = 0, end = 0] = [x[0], x[last]]
+  const [first, end] = [entry(x, 0), entry(x, last)]
   // moments over the supports that a cantilever brings, and what the load turns the ends of its span by (6 A a / L)
   const known = x.map(() => 0)
   const turns = x.map(() => 0)
@@ -30,8 +32,8 @@ export function continuousReactions(
     add(out, last, force)
   } else {
     const k = Math.max(0, x.findIndex((at, i) => i > 0 && s <= at) - 1)
-    const length = spans[k] ?? 1
-    const a = s - (x[k] ?? 0)
+    const length = entry(spans, k)
+    const a = s - entry(x, k)
     const b = length - a
     add(out, k, (force * b) / length)
     add(out, k + 1, (force * a) / length)
@@ -40,13 +42,13 @@ export function continuousReactions(
   }
   const moments = supportMoments(spans, held, known, turns)
   spans.forEach((length, k) => {
-    const shear = ((moments[k + 1] ?? 0) - (moments[k] ?? 0)) / length
+    const shear = (entry(moments, k + 1) - entry(moments, k)) / length
     add(out, k, shear)
     add(out, k + 1, -shear)
   })
 }
 
-const add = (list: number[], at: number, value: number): void => void (list[at] = (list[at] ?? 0) + value)
+const add = (list: number[], at: number, value: number): void => void (list[at] = entry(list, at) + value)
 
 /** Moments over the supports, sagging positive: rows of the three-moment equation, an end that is free to turn has its own. */
 function supportMoments(
@@ -57,11 +59,13 @@ function supportMoments(
 ): readonly number[] {
   const last = spans.length
   const rows = known.map((moment, i): Row => {
-    const [before, after] = [spans[i - 1] ?? 0, spans[i] ?? 0]
+    // beyond an end there is no span
+    const before = i > 0 ? entry(spans, i - 1) : 0
+    const after = i < last ? entry(spans, i) : 0
     const free = (i === 0 && !start) || (i === last && !end)
     return free
       ? { low: 0, middle: 1, high: 0, right: moment }
-      : { low: before, middle: 2 * (before + after), high: after, right: -(turns[i] ?? 0) }
+      : { low: before, middle: 2 * (before + after), high: after, right: -entry(turns, i) }
   })
   return solved(rows)
 }
@@ -77,11 +81,12 @@ interface Row {
 function solved(rows: readonly Row[]): readonly number[] {
   const [high, right]: readonly [number[], number[]] = [[], []]
   rows.forEach((row, i) => {
-    const pivot = row.middle - row.low * (high[i - 1] ?? 0)
+    const [above, of] = i > 0 ? [entry(high, i - 1), entry(right, i - 1)] : [0, 0]
+    const pivot = row.middle - row.low * above
     high.push(row.high / pivot)
-    right.push((row.right - row.low * (right[i - 1] ?? 0)) / pivot)
+    right.push((row.right - row.low * of) / pivot)
   })
-  for (let i = rows.length - 2; i >= 0; i--) right[i] = (right[i] ?? 0) - (high[i] ?? 0) * (right[i + 1] ?? 0)
+  for (let i = rows.length - 2; i >= 0; i--) right[i] = entry(right, i) - entry(high, i) * entry(right, i + 1)
   return right
 }
 

@@ -1,5 +1,5 @@
 import type { Landing } from '../building/frame'
-import { present } from '../outcome/assert'
+import { present, entry } from '../outcome/assert'
 import { pointReactions } from './beamStatics'
 import { takenOf, type LayoutOperator, type SharedOut, type SparseRows } from './operator'
 
@@ -91,7 +91,7 @@ export function takeColumns(into: FloorRundown, from: FloorRundown, wanted: read
   const { columns } = into
   for (const block of ['reactions', 'beamTotals', 'tops', 'feet', 'applied', 'onMembers', 'notCarried'] as const)
     for (let row = 0; row < into[block].length; row += columns)
-      for (const column of wanted) into[block][row + column] = from[block][row + column] ?? 0
+      for (const column of wanted) into[block][row + column] = entry(from[block], row + column)
 }
 
 const addRow = (
@@ -105,7 +105,7 @@ const addRow = (
   // most sources lose nothing
   if (factor === 0) return
   const [to, start] = [row * columns, from * columns]
-  for (let c = 0; c < columns; c++) target[to + c] = (target[to + c] ?? 0) + factor * (source[start + c] ?? 0)
+  for (let c = 0; c < columns; c++) target[to + c] = entry(target, to + c) + factor * entry(source, start + c)
 }
 
 function applySources(operator: LayoutOperator, intensities: Float64Array, out: FloorRundown): void {
@@ -115,8 +115,8 @@ function applySources(operator: LayoutOperator, intensities: Float64Array, out: 
     applyRow(operator.toBeams, i, intensities, out.beamTotals, columns)
     applyRow(operator.toColumns, i, intensities, out.tops, columns)
     addRow(out.onMembers, 0, intensities, i, takenOf(operator, i), columns)
-    addRow(out.applied, 0, intensities, i, operator.applied[i] ?? 0, columns)
-    addRow(out.notCarried, 0, intensities, i, operator.notCarried[i] ?? 0, columns)
+    addRow(out.applied, 0, intensities, i, entry(operator.applied, i), columns)
+    addRow(out.notCarried, 0, intensities, i, entry(operator.notCarried, i), columns)
   }
 }
 
@@ -130,8 +130,8 @@ function applyRow(
   from = i,
 ): void {
   const { start, index, value } = rows
-  for (let e = start[i] ?? 0; e < (start[i + 1] ?? 0); e++)
-    addRow(target, index[e] ?? 0, source, from, value[e] ?? 0, columns)
+  for (let e = entry(start, i); e < entry(start, i + 1); e++)
+    addRow(target, entry(index, e), source, from, entry(value, e), columns)
 }
 
 /** The foot of a column: on a column it passes on, on a beam it is a point load. */
@@ -158,13 +158,13 @@ export function standOnSlab(
   { feetAbove, ending, columns }: Feet,
   out: FloorRundown,
 ): void {
-  const row = rows[k] ?? 0
+  const row = entry(rows, k)
   const foot = feetAbove.slice(row * columns, (row + 1) * columns)
   for (const column of ending) foot[column] = 0
   applyRow(shared.toSupports, k, foot, out.reactions, columns, 0)
   applyRow(shared.toBeams, k, foot, out.beamTotals, columns, 0)
   applyRow(shared.toColumns, k, foot, out.tops, columns, 0)
-  addRow(out.notCarried, 0, foot, 0, shared.notCarried[k] ?? 0, columns)
+  addRow(out.notCarried, 0, foot, 0, entry(shared.notCarried, k), columns)
 }
 
 /** A beam gives each reaction to what is under it; on a beam this is a point load for that beam's own supports. */
@@ -172,7 +172,7 @@ export function handOn(operator: LayoutOperator, stuck: ReadonlySet<number>, ind
   const beam = present(operator.plan.frame.beams[index], `beam ${index}`)
   if (!beam.stable) return
   beam.supports.forEach(({ on, index: under, at }, k) => {
-    const row = (operator.firstSupport[index] ?? 0) + k
+    const row = entry(operator.firstSupport, index) + k
     if (on === 'column') addRow(out.tops, under, out.reactions, row, 1, out.columns)
     else pointOnBeam(operator, stuck, under, at, out.reactions, row, out)
   })
@@ -194,7 +194,7 @@ function pointOnBeam(
     addRow(out.notCarried, 0, source, row, 1, out.columns)
     return
   }
-  const first = operator.firstSupport[index] ?? 0
+  const first = entry(operator.firstSupport, index)
   pointReactions(beam, s, 1).forEach((factor, k) => addRow(out.reactions, first + k, source, row, factor, out.columns))
 }
 
@@ -203,9 +203,9 @@ export function weighColumn(weights: Float64Array, row: number, out: FloorRundow
   const { columns, tops, feet } = out
   for (let c = 0; c < columns; c++) {
     const i = row * columns + c
-    const weight = weights[i] ?? 0
-    feet[i] = (tops[i] ?? 0) + weight
-    out.applied[c] = (out.applied[c] ?? 0) + weight
-    out.onMembers[c] = (out.onMembers[c] ?? 0) + weight
+    const weight = entry(weights, i)
+    feet[i] = entry(tops, i) + weight
+    out.applied[c] = entry(out.applied, c) + weight
+    out.onMembers[c] = entry(out.onMembers, c) + weight
   }
 }

@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import { isHanger, type FramePlan, type Landing } from '../building/frame'
 import type { HungLanding } from '../building/hangers'
 import { peel } from '../building/supportOrder'
@@ -54,7 +55,7 @@ function handedTo(floors: readonly TiedFloor[], count: number): number[][] {
     return own
   })
   const nodeOf = (floor: number, { on, index }: Pick<Carrier, 'on' | 'index'>): number =>
-    (starts[floor] ?? 0) + index + (on === 'column' ? (floors[floor]?.frame.beams.length ?? 0) : 0)
+    entry(starts, floor) + index + (on === 'column' ? entry(floors, floor).frame.beams.length : 0)
   const column = (floor: number, index: number): number => nodeOf(floor, { on: 'column', index })
   floors.forEach(({ frame, landings, hung }, floor) => {
     // what stands in a ring of its own floor hands on nothing
@@ -78,12 +79,12 @@ function orderOf(next: readonly (readonly number[])[]): readonly number[] {
 /** Whether a node comes back to itself. */
 function reaches(next: readonly (readonly number[])[], node: number): boolean {
   const seen = new Set<number>()
-  const open = [...(next[node] ?? [])]
+  const open = [...entry(next, node)]
   for (let at = open.pop(); at !== undefined; at = open.pop()) {
     if (at === node) return true
     if (seen.has(at)) continue
     seen.add(at)
-    open.push(...(next[at] ?? []))
+    open.push(...entry(next, at))
   }
   return false
 }

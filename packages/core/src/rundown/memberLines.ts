@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import { trueAlong, type Stretch } from '../building/slopes'
 import { cutAtBends, type Leg } from '../geometry/course'
 import type { LayoutOperator } from './operator'
@@ -38,8 +39,8 @@ export function loadsOnColumns(operator: LayoutOperator, intensity: (source: num
   const { start, index, value } = operator.toColumns
   const forces = new Float64Array(operator.plan.frame.columns.length)
   operator.plan.sources.forEach((_, i) => {
-    for (let e = start[i] ?? 0; e < (start[i + 1] ?? 0); e++)
-      forces[index[e] ?? 0] = (forces[index[e] ?? 0] ?? 0) + intensity(i) * (value[e] ?? 0)
+    for (let e = entry(start, i); e < entry(start, i + 1); e++)
+      forces[entry(index, e)] = entry(forces, entry(index, e)) + intensity(i) * entry(value, e)
   })
   return forces
 }

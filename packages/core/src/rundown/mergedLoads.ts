@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import { lineOf } from '../sharing/linearPieces'
 import type { LoadLine } from './memberLines'
 
@@ -22,11 +23,11 @@ function inPieces(lines: readonly LoadLine[], most: number): readonly LoadLine[]
   while (pieces.length > Math.max(1, most)) {
     let best = { at: 0, cost: Infinity }
     for (let i = 0; i + 1 < pieces.length; i++) {
-      const both = [...(pieces[i] ?? []), ...(pieces[i + 1] ?? [])]
+      const both = [...entry(pieces, i), ...entry(pieces, i + 1)]
       const cost = changeOf(both, asOne(both))
       if (cost < best.cost) best = { at: i, cost }
     }
-    pieces.splice(best.at, 2, [...(pieces[best.at] ?? []), ...(pieces[best.at + 1] ?? [])])
+    pieces.splice(best.at, 2, [...entry(pieces, best.at), ...entry(pieces, best.at + 1)])
   }
   return pieces.map(asOne)
 }
@@ -61,7 +62,7 @@ const nodes = [0.1127016653792583, 0.5, 0.8872983346207417]
 const weights = [5 / 18, 8 / 18, 5 / 18]
 
 const over = ([s0, s1, q0, q1]: LoadLine, f: (s: number, q: number) => number): number =>
-  nodes.reduce((sum, t, i) => sum + (weights[i] ?? 0) * f(s0 + t * (s1 - s0), q0 + t * (q1 - q0)), 0) * (s1 - s0)
+  nodes.reduce((sum, t, i) => sum + entry(weights, i) * f(s0 + t * (s1 - s0), q0 + t * (q1 - q0)), 0) * (s1 - s0)
 
 /** Moments at both ends of a member of a length that is held there, under line loads, Nm (common practice, beam tables). */
 export function heldMoments(

@@ -1,5 +1,5 @@
 import type { Beam, FramePlan } from '../building/frame'
-import { present } from '../outcome/assert'
+import { present, entry } from '../outcome/assert'
 import type { Share } from '../sharing/share'
 import { lineReactions, pointReactions } from './beamStatics'
 import type { LayoutPlan } from './sources'
@@ -13,7 +13,7 @@ export interface SparseRows {
 
 /** What a row of a block reaches, by index. */
 export const takersOf = ({ start, index }: SparseRows, row: number): Int32Array =>
-  index.subarray(start[row] ?? 0, start[row + 1] ?? 0)
+  index.subarray(entry(start, row), entry(start, row + 1))
 
 /** How shares reach a frame; one row of each block for one share. */
 export interface SharedOut {
@@ -55,7 +55,7 @@ export function sharedOut({ beams, columns, loop }: FramePlan, shares: readonly 
   const beamAt = new Map(beams.map(({ member }, i) => [member.id as string, i]))
   const columnAt = new Map(columns.map(({ member }, i) => [member.id as string, i]))
   const firstSupport = new Int32Array(beams.length + 1)
-  beams.forEach(({ supports }, i) => (firstSupport[i + 1] = (firstSupport[i] ?? 0) + supports.length))
+  beams.forEach(({ supports }, i) => (firstSupport[i + 1] = entry(firstSupport, i) + supports.length))
   const [toSupports, toBeams, toColumns] = [rowsBuilder(), rowsBuilder(), rowsBuilder()]
   const notCarried = new Float64Array(shares.length)
   shares.forEach((share, i) => {
@@ -63,7 +63,7 @@ export function sharedOut({ beams, columns, loop }: FramePlan, shares: readonly 
     for (const [index, { force, reactions }] of forcesByBeam(share, beams, beamAt)) {
       toBeams.put(index, force)
       if (!beams[index]?.stable || stuck.has(index)) lost += force
-      else reactions.forEach((value, k) => toSupports.put((firstSupport[index] ?? 0) + k, value))
+      else reactions.forEach((value, k) => toSupports.put(entry(firstSupport, index) + k, value))
     }
     for (const { member, force } of share.onColumns)
       toColumns.put(present(columnAt.get(member), `column ${member}`), force)
@@ -74,7 +74,7 @@ export function sharedOut({ beams, columns, loop }: FramePlan, shares: readonly 
   })
   return {
     firstSupport,
-    supportCount: firstSupport[beams.length] ?? 0,
+    supportCount: entry(firstSupport, beams.length),
     toSupports: toSupports.rows(),
     toBeams: toBeams.rows(),
     toColumns: toColumns.rows(),
@@ -118,7 +118,7 @@ function forcesByBeam(
     const known = found.get(index)
     found.set(index, {
       force: force + (known?.force ?? 0),
-      reactions: known ? reactions.map((value, k) => value + (known.reactions[k] ?? 0)) : reactions,
+      reactions: known ? reactions.map((value, k) => value + entry(known.reactions, k)) : reactions,
     })
   }
   for (const line of share.lines)
@@ -130,9 +130,9 @@ function forcesByBeam(
 /** The sum of what a sparse row has from one index to before another; of one index where no other is given. */
 export function rowSum({ start, index, value }: SparseRows, row: number, from: number, before = from + 1): number {
   let sum = 0
-  for (let e = start[row] ?? 0; e < (start[row + 1] ?? 0); e++) {
+  for (let e = entry(start, row); e < entry(start, row + 1); e++) {
     const at = index[e] ?? -1
-    if (at >= from && at < before) sum += value[e] ?? 0
+    if (at >= from && at < before) sum += entry(value, e)
   }
   return sum
 }

@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import { mergeLines } from './mergeLines'
 import { bendsOf, type Carrier } from './rails'
 import type { ShareLine } from './share'
@@ -24,7 +25,7 @@ function sumOf(lines: readonly ShareLine[]): readonly ShareLine[] {
   // each at least so far from the last that is kept: from its neighbour alone, several steps could swallow a whole line
   const places: number[] = []
   for (const s of stops) if (s - (places.at(-1) ?? -Infinity) > tiny) places.push(s)
-  const sum = places.slice(1).map((to, i) => ({ member: first.member, s0: places[i] ?? 0, s1: to, q0: 0, q1: 0 }))
+  const sum = places.slice(1).map((to, i) => ({ member: first.member, s0: entry(places, i), s1: to, q0: 0, q1: 0 }))
   let start = 0
   for (const line of [...lines].sort((p, q) => p.s0 - q.s0)) {
     const at = (s: number) =>

@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { onLine } from '../geometry/tolerance'
 import { leverReactions } from './lever'
@@ -66,9 +67,9 @@ function alongOne(ground: StripGround, v: number, { c, d, w, skew }: StripForce,
   if (clusters.length === 1) out[0] = w
   if (clusters.length > 1) leverReactions(positions, c, d, w, ground.overhang, out, skew)
   return {
-    points: clusters.flatMap((cluster, k) => pointsOn(cluster, v, out[k] ?? 0)),
+    points: clusters.flatMap((cluster, k) => pointsOn(cluster, v, entry(out, k))),
     notCarried: clusters.length === 0 ? w : 0,
-    torque: clusters.length === 1 ? Math.abs(w * ((c + d) / 2 - (positions[0] ?? 0)) + (skew * (d - c)) / 6) : 0,
+    torque: clusters.length === 1 ? Math.abs(w * ((c + d) / 2 - entry(positions, 0)) + (skew * (d - c)) / 6) : 0,
   }
 }
 

@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { densityAt, isEven, type Density } from '../geometry/density'
 import { eachEdge, type Region } from '../geometry/polygon'
@@ -149,7 +150,7 @@ function raysBeside(site: Site, sites: readonly Site[], side: 1 | -1, region: Re
     borders.sort((p, q) => p - q)
     let load = 0
     for (let k = 0; k + 1 < borders.length; k += 2) {
-      const [from, to] = [Math.max(borders[k] ?? 0, 0), Math.min(borders[k + 1] ?? 0, top)]
+      const [from, to] = [Math.max(entry(borders, k), 0), Math.min(entry(borders, k + 1), top)]
       if (to > from) load += (to - from) * (densityOn(s) + (grows * (from + to)) / 2)
     }
     return load
@@ -190,7 +191,7 @@ function stopsOf({ length, stops: own }: Site, rivals: readonly Rival[], sides: 
   // the axis itself: where a side of the region crosses it
   for (const border of borders) stops.push(...roots(border, [0, 0, 0]))
   const sorted = stops.filter((s) => s >= 0 && s <= length).sort((p, q) => p - q)
-  return sorted.filter((s, i) => i === 0 || s - (sorted[i - 1] ?? 0) > 1e-12)
+  return sorted.filter((s, i) => i === 0 || s - entry(sorted, i - 1) > 1e-12)
 }
 
 const heightOfSide = ({ s0, s1, t0, t1 }: Side): Height => {
@@ -207,7 +208,7 @@ export const piecesBeside = (rays: Rays): readonly Piece[] => (rays.isParabola ?
 function followed({ stops, within }: Rays): readonly Piece[] {
   const samples = [0.02, 0.26, 0.5, 0.74, 0.98]
   const bands = stops.slice(1).flatMap((to, i) => {
-    const from = stops[i] ?? 0
+    const from = entry(stops, i)
     const peak = Math.max(...samples.map((t) => Math.abs(within(from + t * (to - from)))))
     return peak === 0 ? [] : [{ from, to, peak }]
   })
@@ -216,7 +217,7 @@ function followed({ stops, within }: Rays): readonly Piece[] {
 }
 
 function ofParabolas({ stops, within }: Rays): readonly Piece[] {
-  const bands = stops.slice(1).map((to, i) => bandOf(within, stops[i] ?? 0, to))
+  const bands = stops.slice(1).map((to, i) => bandOf(within, entry(stops, i), to))
   const peak = bands.reduce((most, { at }) => Math.max(most, at(0.02), at(0.5), at(0.98)), 1e-12)
   return bands.flatMap(({ from, to, at }) =>
     // most bands are empty or straight

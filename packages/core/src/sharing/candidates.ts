@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { Point } from '../geometry/point'
 import { contains, eachEdge, nearestOnBorder, type Region } from '../geometry/polygon'
@@ -132,7 +133,7 @@ function stretchesMet(outline: Region, carrier: Carrier, reach: number, way: num
   const isMet = (at: Point, by: number) => [0, by, -by].some((shift) => contains(outline, moved(at, shift)))
   const found: Stretch[] = []
   rising.slice(1).forEach((to, i) => {
-    const from = rising[i] ?? 0
+    const from = entry(rising, i)
     const middle = along(a, b, (from + to) / 2)
     const within = isMet(middle, reach)
     if (to - from < samePoint || (!within && !isMet(middle, nearOf(reach)))) return

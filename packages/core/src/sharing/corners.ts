@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import type { Bearer } from '../building/bearers'
 import type { Column } from '../building/frame'
 import type { Point } from '../geometry/point'
@@ -65,7 +66,7 @@ export function shareToCorners(supports: readonly CornerSupport[], applied: numb
   if (!forces) return { ...alone, notCarried: applied }
   return sumOfShares(
     alone,
-    supports.map(({ share }, k) => [share, forces[k] ?? 0] as const),
+    supports.map(({ share }, k) => [share, entry(forces, k)] as const),
   )
 }
 

@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { even } from '../geometry/density'
 import { contains, type Region } from '../geometry/polygon'
@@ -21,7 +22,7 @@ export function dividingOfSites(sites: readonly Site[], region: Region): readonl
       site.a[1] + s * site.u[1] + side * t * site.u[0],
     ]
     return stops.slice(1).flatMap((to, k): Path[] => {
-      const from = stops[k] ?? 0
+      const from = entry(stops, k)
       const middle = (from + to) / 2
       const other = rival(middle)
       // every border is met from both of its sites and drawn once
@@ -41,7 +42,7 @@ export function dividingOfStrips({ outline, rails, reach }: StripGround, spanAng
   const [c, s] = [Math.cos(spanAngle), Math.sin(spanAngle)]
   const at = (u: number, v: number): Point => [u * c - v * s, u * s + v * c]
   return stops.slice(1).flatMap((to, i): Path[] => {
-    const from = stops[i] ?? 0
+    const from = entry(stops, i)
     const middle = (from + to) / 2
     const borders = crossing(outline, middle)
     const found: Path[] = []

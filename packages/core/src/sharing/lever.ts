@@ -1,3 +1,5 @@
+import { entry } from '../outcome/assert'
+
 /** What happens beyond the last support: lever on the end span (uplift kept), or all to the last support. */
 export type Overhang = 'lever' | 'tributary'
 
@@ -18,8 +20,8 @@ export function leverReactions(
   const last = x.length - 1
   if (d <= c) return pointReactions(x, c, w, overhang, out)
   for (let k = 0; k < last; k++) {
-    const xa = x[k] ?? 0
-    const xb = x[k + 1] ?? 0
+    const xa = entry(x, k)
+    const xb = entry(x, k + 1)
     const from = k === 0 ? c : Math.max(c, xa)
     const to = k === last - 1 ? d : Math.min(d, xb)
     if (to <= from) continue
@@ -55,9 +57,9 @@ function pointReactions(x: readonly number[], s: number, force: number, overhang
   const last = x.length - 1
   const inner = x.findIndex((at, i) => i > 0 && i < last && s < at)
   const k = (inner < 0 ? last : inner) - 1
-  const [xa, xb] = [x[k] ?? 0, x[k + 1] ?? 0]
+  const [xa, xb] = [entry(x, k), entry(x, k + 1)]
   if (overhang === 'tributary' && (s < xa || s > xb)) add(out, s < xa ? k : k + 1, force)
   else spread(xa, xb, k, [force, s, 0], out)
 }
 
-const add = (out: number[], at: number, value: number): void => void (out[at] = (out[at] ?? 0) + value)
+const add = (out: number[], at: number, value: number): void => void (out[at] = entry(out, at) + value)

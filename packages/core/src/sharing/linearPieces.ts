@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import { shortest } from '../geometry/tolerance'
 import type { ShareLine } from './share'
 
@@ -47,7 +48,7 @@ const sample = (ordinates: Ordinates, a: number, h: number): Sampled =>
 
 const isMet = (lines: readonly Pick<Piece, 'q0' | 'q1'>[], sampled: Sampled, tolerance: number): boolean =>
   lines.every(({ q0, q1 }, k) =>
-    sampled.every(([t, values]) => Math.abs((values[k] ?? 0) - q0 - t * (q1 - q0)) <= tolerance),
+    sampled.every(([t, values]) => Math.abs(entry(values, k) - q0 - t * (q1 - q0)) <= tolerance),
   )
 
 type Integrals = readonly [force: number, moment: number]
@@ -69,7 +70,7 @@ function integralsOver(ordinates: Ordinates, a: number, b: number, depth: number
   const left = integralsOver(ordinates, a, a + h / 2, depth + 1)
   const right = integralsOver(ordinates, a + h / 2, b, depth + 1)
   return left.map(([force, moment], k): Integrals => {
-    const [more, about] = right[k] ?? [0, 0]
+    const [more, about] = entry(right, k)
     return [force + more, moment + about + (more * h) / 2]
   })
 }
@@ -92,7 +93,7 @@ const integralsOf = (sampled: Sampled, h: number): readonly Integrals[] =>
     let force = 0
     let moment = 0
     sampled.forEach(([t, values], i) => {
-      const part = (values[k] ?? 0) * (weights[i] ?? 0) * h
+      const part = entry(values, k) * entry(weights, i) * h
       force += part
       moment += part * t * h
     })

@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { loadOver, type Density } from '../geometry/density'
 import type { Region } from '../geometry/polygon'
@@ -67,7 +68,7 @@ function collect(panel: OneWayPanel, load: Loaded, applied: number, appliedMomen
   const ground = stripGround(panel)
   const tally: Tally = { lines: [], notCarried: 0, torque: 0, merged: new Map() }
   const stops = breakpoints(ground, load)
-  for (let i = 1; i < stops.length; i++) shareBand(ground, load, stops[i - 1] ?? 0, stops[i] ?? 0, tally)
+  for (let i = 1; i < stops.length; i++) shareBand(ground, load, entry(stops, i - 1), entry(stops, i), tally)
   return {
     lines: mergeLines(tally.lines, bendsOf(panel.carriers)),
     points: [],

@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { densityAt, type Density } from '../geometry/density'
 import { eachEdge, regionArea, type Region } from '../geometry/polygon'
@@ -223,7 +224,7 @@ const angles = ([x, y]: Point): readonly number[] => [Math.atan2(y, x), Math.ata
 function bands(list: readonly number[]): readonly (readonly [from: number, to: number])[] {
   const rising = list.map((angle) => (angle < 0 ? angle + 2 * Math.PI : angle)).sort((p, q) => p - q)
   return rising
-    .map((from, i) => [from, rising[i + 1] ?? (rising[0] ?? 0) + 2 * Math.PI] as const)
+    .map((from, i) => [from, rising[i + 1] ?? entry(rising, 0) + 2 * Math.PI] as const)
     .filter(([from, to]) => to > from)
 }
 

@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { contains, eachEdge, type Region } from '../geometry/polygon'
 import { along, distance, footOn, overlapOn, passing, project } from '../geometry/segment'
@@ -40,7 +41,7 @@ export function sitesWithin(outline: Region, carriers: readonly Carrier[], reach
       const stops = cuts(carrier, outline, reach)
       const parts: Part[] = []
       stops.slice(1).forEach((to, i) => {
-        const from = stops[i] ?? 0
+        const from = entry(stops, i)
         if (!liesOn(outline, along(carrier.a, carrier.b, (from + to) / 2), reach)) return
         const before = parts.at(-1)
         if (before?.to === from) parts[parts.length - 1] = { ...before, to }
@@ -119,7 +120,7 @@ function asSites(parts: readonly Part[]): readonly Site[] {
     const on = overlaps.get(k) ?? []
     const stops = rising([0, last - first, ...on.flatMap(({ from, to }) => [from, to])])
     stops.slice(1).forEach((to, i) => {
-      const from = stops[i] ?? 0
+      const from = entry(stops, i)
       const here = on.filter((entry) => entry.from < (from + to) / 2 && entry.to > (from + to) / 2)
       if (here.some(({ other }) => other < k)) return
       const carriers = [carrier, ...here.flatMap(({ other }) => placed[other]?.carrier ?? [])]

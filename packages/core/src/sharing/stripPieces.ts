@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { onLine, shortest } from '../geometry/tolerance'
 import { leverReactions, type Overhang } from './lever'
@@ -144,7 +145,7 @@ function ontoRails(
   const pieces = linearPieces(reactionsAt, v0, v1, peak)
   clusters.forEach(({ rails }, k) => {
     for (const rail of rails)
-      for (const { s0, s1, q0, q1 } of pieces[k] ?? [])
+      for (const { s0, s1, q0, q1 } of entry(pieces, k))
         if (q0 !== 0 || q1 !== 0) tally.lines.push(onRail(rail, s0, s1, q0 / rails.length, q1 / rails.length))
   })
 }

@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import type { Region } from '../geometry/polygon'
 import type { Overhang } from './lever'
@@ -83,7 +84,7 @@ export function stripStatics(
       loads: own,
       steps,
       supports: clusters.map(({ rails }, k) => ({
-        u: places[k] ?? 0,
+        u: entry(places, k),
         members: rails.map(({ member }) => member),
         sines: rails.map(({ slope }) => 1 / Math.abs(slope)),
         force: steps.reduce(

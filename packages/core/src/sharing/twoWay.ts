@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { loadOver, type Density } from '../geometry/density'
 import type { Region } from '../geometry/polygon'
@@ -48,7 +49,7 @@ export function shareLineToNearest(
   const points: SharePoint[] = []
   const stops = breaksAlong(sites, a, b)
   stops.slice(1).forEach((to, i) => {
-    const from = stops[i] ?? 0
+    const from = entry(stops, i)
     const feet = nearestFeet(sites, at((from + to) / 2))
     for (const foot of feet) {
       const [first, last] = endsBetween(ends, from / length, to / length).map((q) => q / feet.length) as [

@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { WallSegment } from '../building/wallSegments'
 import type { Point } from '../geometry/point'
@@ -62,7 +63,7 @@ const sorted = (values: readonly number[]): readonly number[] =>
   [...values].sort((p, q) => p - q).filter((value, i, all) => i === 0 || value - (all[i - 1] ?? value) > 1e-9)
 
 const between = (stops: readonly number[]): readonly Stretch[] =>
-  stops.slice(1).map((to, i) => ({ from: stops[i] ?? 0, to }))
+  stops.slice(1).map((to, i) => ({ from: entry(stops, i), to }))
 
 /** The force of the stretch is kept where the beam's axis and the wall's path differ by the tolerance. */
 function onBeam(segment: WallSegment, carrier: Carrier, { from, to, ends }: LoadedStretch): Share {

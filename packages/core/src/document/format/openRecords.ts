@@ -32,35 +32,41 @@ export interface Stored {
  * and named, with those that point at it; the project opens with the rest. A basis that is set aside is stood in for by a blank one.
  */
 export function openRecords(stored: readonly Stored[], from: number, steps?: readonly FormatStep[]): Opened {
-  const aside: SetAside[] = []
-  const records = new Map<string, Rec>()
+  const { records, aside } = readable(stored, from, steps)
+  if (stored.length > 0) withBasis(records, aside)
+  for (;;) {
+    const document = documentOf(records.values())
+    const broken = new Map(invariantProblems(document).map((problem) => [recordIn(problem), problem]))
+    const before = records.size
+    for (const [id, problem] of broken) {
+      const record = records.get(id)
+      if (!record) continue
+      aside.push(asideOf(id, record, problem))
+      records.delete(id)
+    }
+    if (records.size === before) return { document, aside }
+    withBasis(records, aside)
+  }
+}
+
+interface Sorted {
+  readonly records: Map<string, Rec>
+  readonly aside: SetAside[]
+}
+
+function readable(stored: readonly Stored[], from: number, steps?: readonly FormatStep[]): Sorted {
+  const sorted: Sorted = { records: new Map(), aside: [] }
   for (const { id, body } of stored)
     for (const value of migrateRecord(body, from, steps)) {
       const problems: Problem[] = []
       const record = readRecord(value, `records.${id}`, problems)
-      if (record && records.has(record.id))
-        problems.push({ path: `records.${record.id}.id`, problem: 'There is another record with this id.' })
-      const [problem] = problems
-      if (problem || !record)
-        aside.push(asideOf(id, value, problem ?? { path: `records.${id}`, problem: 'Unreadable.' }))
-      else records.set(record.id, record)
+      if (record && !sorted.records.has(record.id)) sorted.records.set(record.id, record)
+      else {
+        const doubled = { path: `records.${id}.id`, problem: 'There is another record with this id.' }
+        sorted.aside.push(asideOf(id, value, problems[0] ?? doubled))
+      }
     }
-  if (records.size > 0 || aside.length > 0) withBasis(records, aside)
-  for (;;) {
-    const document = documentOf(records.values())
-    const broken = new Map(
-      invariantProblems(document).flatMap((problem) => {
-        const id = recordIn(problem)
-        return id !== undefined && records.has(id) ? [[id, problem] as const] : []
-      }),
-    )
-    if (broken.size === 0) return { document, aside }
-    for (const [id, problem] of broken) {
-      aside.push(asideOf(id, records.get(id), problem))
-      records.delete(id)
-    }
-    withBasis(records, aside)
-  }
+  return sorted
 }
 
 /** Stored records of a version as they are to be stored in the newest; what a step does not know stays as it is. */
@@ -69,7 +75,7 @@ export const storedAs = (stored: readonly Stored[], from: number): readonly Stor
     migrateRecord(body, from).map((value) => ({ id: isRaw(value) ? value.id : id, body: value })),
   )
 
-const recordIn = ({ path }: Problem): string | undefined => /^records\.([a-zA-Z]+:[0-9a-z]+)/.exec(path)?.[1]
+const recordIn = ({ path }: Problem): string => /^records\.([a-zA-Z]+:[0-9a-z]+)/.exec(path)?.[1] ?? ''
 
 function withBasis(records: Map<string, Rec>, aside: readonly SetAside[]): void {
   if ([...records.values()].some(({ kind }) => kind === 'basis')) return

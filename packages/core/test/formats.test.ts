@@ -1,15 +1,15 @@
 import fs from 'node:fs'
 import path from 'node:path'
 import fc from 'fast-check'
-import { holds } from '../../../test/holds'
-import { demoChanges } from '../../generate/demo'
-import { canonical } from '../canonical'
-import { applyChange, withEdits, type ChangeSet } from '../changes'
-import { emptyDocument, formatVersion, recordsOf } from '../document'
-import { isId } from '../fields'
-import { isRaw, madeId, migrateEdits, migrateRecord, type RawEdit } from './migrate'
-import { openRecords } from './openRecords'
-import { formatSteps, type FormatStep, type RawRecord } from './steps'
+import { holds } from './holds'
+import { demoChanges } from '../src/generate/demo'
+import { canonical } from '../src/document/canonical'
+import { applyChange, withEdits, type ChangeSet } from '../src/document/changes'
+import { emptyDocument, formatVersion, recordsOf } from '../src/document/document'
+import { isId } from '../src/document/fields'
+import { isRaw, madeId, migrateEdits, migrateRecord, type RawEdit } from '../src/document/format/migrate'
+import { openRecords } from '../src/document/format/openRecords'
+import { formatSteps, type FormatStep, type RawRecord } from '../src/document/format/steps'
 
 const demo = demoChanges.reduce((document, { edits }) => withEdits(document, edits), emptyDocument)
 
@@ -41,11 +41,8 @@ const inventedSteps: readonly FormatStep[] = [
       if (record.kind !== 'wall') return [record]
       const { cladding, ...rest } = record
       return cladding === undefined
-        ? [rest as RawRecord]
-        : [
-            rest as RawRecord,
-            { kind: 'cladding', id: madeId('cladding', record.id, 'cladding'), wall: record.id, cladding },
-          ]
+        ? [rest]
+        : [rest, { kind: 'cladding', id: madeId('cladding', record.id, 'cladding'), wall: record.id, cladding }]
     },
   },
   { to: 3, migrate: (record) => (record.kind === 'note' ? [] : [record]) },
@@ -133,7 +130,7 @@ function asVersion1(record: object): RawRecord {
 }
 
 test('a history of version 1 as the build of that day wrote it: migrated and applied it is the migrated document', () => {
-  const file = JSON.parse(fs.readFileSync(path.join(__dirname, '../../../test/fixtures/history-1.json'), 'utf8')) as {
+  const file = JSON.parse(fs.readFileSync(path.join(__dirname, 'fixtures/history-1.json'), 'utf8')) as {
     readonly changes: readonly ChangeSet[]
   }
   let before: Raw = new Map()
