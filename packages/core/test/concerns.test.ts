@@ -606,12 +606,12 @@ const triggers: readonly Trigger[] = [
   {
     code: 'panel.close-supports',
     make: storeyWith(({ building, layout }) => {
-      building.column(layout, [0, 2])
-      building.column(layout, [6, 2])
-      building.beam(layout, [0, 2], [6, 2])
-      building.beam(layout, [0, 2.03], [6, 2.03])
+      building.column(layout, [0, 4.03])
+      building.column(layout, [6, 4.03])
+      building.beam(layout, [0, 4.03], [6, 4.03])
+      building.panel(layout, rectangle(0, 4, 6, 5))
     }),
-    says: /^Under panel P1, B5 and B6 are nearer than 50 mm and share as one support\.$/,
+    says: /^Under panel P2, B\d and B\d are nearer than 50 mm and share as one support\.$/,
   },
   {
     code: 'panel.corners',

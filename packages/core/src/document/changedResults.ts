@@ -49,6 +49,12 @@ export const changedResults: readonly ChangedResult[] = [
   {
     edition: 1,
     clause: 'statics',
+    words: 'Supports nearer than 50 mm share as one only at the end of a strip that stands out beyond them.',
+    uses: has('panel'),
+  },
+  {
+    edition: 1,
+    clause: 'statics',
     words: 'A panel that lies wholly within another one is left out of it, so that its floor counts once.',
     uses: hasNestedPanels,
   },

@@ -10,7 +10,10 @@ export const tidyPoint = ([x, y]: Point): Point => [tidy(x), tidy(y)]
 /** A supporting member may lie off a panel's edge by this much, as drawn by hand or imported (1 cm). */
 export const onLine = 1e-2
 
-/** Supports closer than this along a strip count as one: a 50 mm span is never meant. */
+/** Lines nearer than this are one line: coordinates of one place that were worked out in two ways (1 µm). */
+export const sameLine = 1e-6
+
+/** Supports closer than this along a strip may count as one: a 50 mm span is never meant. */
 export const sameSupport = 0.05
 
 /** How load varies along a member within such a length is not followed; its force and moment are kept (5 cm). */

@@ -76,7 +76,7 @@ function alongOne(ground: StripGround, v: number, { c, d, w, skew }: StripForce,
 /** The supports of the piece of strip at v in which u lies. */
 function supportsAt(ground: StripGround, v: number, u: number, merged: Merged): readonly Cluster[] {
   const piece = pieceAround(crossing(ground.outline, v), v, u)
-  return piece ? clustersWithin(ground.rails, v, piece[0], piece[1], ground.reach, merged) : []
+  return piece ? clustersWithin(ground.rails, { v, from: piece[0], to: piece[1] }, ground, merged) : []
 }
 
 const pointsOn = ({ rails }: Cluster, v: number, force: number): readonly SharePoint[] =>

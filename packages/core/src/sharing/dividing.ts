@@ -37,7 +37,8 @@ export function dividingOfSites(sites: readonly Site[], region: Region): readonl
 }
 
 /** Half-way between neighbouring supports of strips, where each has what is on its side of it. */
-export function dividingOfStrips({ outline, rails, reach }: StripGround, spanAngle: number): readonly Path[] {
+export function dividingOfStrips(ground: StripGround, spanAngle: number): readonly Path[] {
+  const { outline, rails } = ground
   const stops = distinct([...outline, ...rails.map(({ edge }) => edge)].flatMap(({ v0, v1 }) => [v0, v1]))
   const [c, s] = [Math.cos(spanAngle), Math.sin(spanAngle)]
   const at = (u: number, v: number): Point => [u * c - v * s, u * s + v * c]
@@ -49,7 +50,12 @@ export function dividingOfStrips({ outline, rails, reach }: StripGround, spanAng
     for (let k = 0; k + 1 < borders.length; k += 2) {
       const [start, end] = [borders[k], borders[k + 1]]
       if (!start || !end) continue
-      const clusters = clustersWithin(rails, middle, uAt(start, middle), uAt(end, middle), reach, new Map())
+      const clusters = clustersWithin(
+        rails,
+        { v: middle, from: uAt(start, middle), to: uAt(end, middle) },
+        ground,
+        new Map(),
+      )
       clusters.slice(1).forEach((next, j) => {
         const before = clusters[j]
         if (!before) return

@@ -114,6 +114,54 @@ describe('one-way sharing against hand calculation', () => {
     expect(share.merged).toEqual([['m1', 'm2']])
   })
 
+  test('law: a beam that leaves a corner at a small angle takes what spans give it, the edge beam the sliver between them', () => {
+    holds(
+      fc.property(
+        fc.double({ min: 0.005, max: 0.3, noNaN: true }),
+        fc.boolean(),
+        fc.constantFrom('lever' as const, 'tributary' as const),
+        (rise, swapped, overhang) => {
+          const [edge, leaving] = swapped ? [2, 0] : [0, 2]
+          const beams = [carrier(edge, [0, 0], [6, 0]), carrier(1, [0, 4], [6, 4]), carrier(leaving, [0, 0], [6, rise])]
+          const share = shareArea(
+            panelOf(rect(0, 0, 6, 4), beams, Math.PI / 2, { overhang }),
+            regionOf(rect(0, 0, 6, 4)),
+          )
+          // hand: between the two y(x) = rise · x / 6, half of it to each; the rest by halves to the north and to the one that leaves
+          const sliver = (rise * 6) / 2
+          expect(Math.abs(forceOn(share, edge) - sliver / 2)).toBeLessThan(2e-3)
+          expect(Math.abs(forceOn(share, 1) - (24 - sliver) / 2)).toBeLessThan(2e-3)
+          expect(Math.abs(forceOn(share, leaving) - 12)).toBeLessThan(4e-3)
+        },
+      ),
+    )
+  })
+
+  test('two supports near each other count as one where the strip stands out beyond them, and nowhere else', () => {
+    const near = [carrier(0, [0, 1], [6, 1]), carrier(2, [0, 1.03], [6, 1.03])]
+    const far = carrier(1, [0, 4], [6, 4])
+    // hand: the strip of 4 m with supports at the mean of 1 and 1.03 and at 4, lever 4 · (4 - 2) / (4 - 1.015)
+    const out = shareArea(panelOf(rect(0, 0, 6, 4), [...near, far]), regionOf(rect(0, 0, 6, 4)))
+    const both = (6 * (4 * 2)) / (4 - 1.015)
+    expect([forceOn(out, 0), forceOn(out, 2)]).toEqual([expect.closeTo(both / 2, 6), expect.closeTo(both / 2, 6)])
+    expect(out.merged).toEqual([['m0', 'm2']])
+    // between other supports each has its own spans: half of 1 and of 0.03, half of 0.03 and of 2.97
+    const within = shareArea(
+      panelOf(rect(0, 0, 6, 4), [...near, far, carrier(3, [0, 0], [6, 0])]),
+      regionOf(rect(0, 0, 6, 4)),
+    )
+    expect(forceOn(within, 0)).toBeCloseTo(6 * (0.5 + 0.015), 6)
+    expect(forceOn(within, 2)).toBeCloseTo(6 * (0.015 + 1.485), 6)
+    expect(within.merged).toEqual([])
+    // all to the last one beyond it: nothing grows, and nothing is merged
+    const all = shareArea(
+      panelOf(rect(0, 0, 6, 4), [...near, far], Math.PI / 2, { overhang: 'tributary' }),
+      regionOf(rect(0, 0, 6, 4)),
+    )
+    expect(forceOn(all, 0)).toBeCloseTo(6 * (1 + 0.015), 6)
+    expect(all.merged).toEqual([])
+  })
+
   test('no support: all of it is not carried; one support: all of it and the torque', () => {
     const ring = rect(0, 0, 6, 4)
     expect(shareArea(panelOf(ring, []), regionOf(ring)).notCarried).toBeCloseTo(24, 9)

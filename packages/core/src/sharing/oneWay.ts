@@ -3,7 +3,7 @@ import type { Point } from '../geometry/point'
 import { loadOver, type Density } from '../geometry/density'
 import type { Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
-import { sameSupport } from '../geometry/tolerance'
+import { sameLine, sameSupport } from '../geometry/tolerance'
 import { shareAlongStrip } from './alongStrip'
 import type { Overhang } from './lever'
 import { loadAlong, type Ends } from './lineEnds'
@@ -11,7 +11,7 @@ import { bendsOf, railsOf, type Carrier, type Limits } from './rails'
 import { mergeLines } from './mergeLines'
 import type { Share } from './share'
 import { shareBand, type Loaded, type StripGround, type Tally } from './stripPieces'
-import { distinct, edgeOf, edgesOf, meetings, turnTo } from './strips'
+import { distinct, edgeOf, edgesOf, meetings, turnTo, uAt, type Edge } from './strips'
 
 export interface OneWayPanel {
   /** What the strips run through: the outline, or the outline less openings where these interrupt the span. */
@@ -81,6 +81,24 @@ function collect(panel: OneWayPanel, load: Loaded, applied: number, appliedMomen
   }
 }
 
+/** Where a strip stands out beyond two supports near each other by as much as they are apart: there they begin to count as one. */
+function standOut(a: Edge, b: Edge, outline: readonly Edge[], stops: number[]): void {
+  const [v0, v1] = [Math.max(a.v0, b.v0), Math.min(a.v1, b.v1)]
+  if (v1 - v0 <= 1e-9) return
+  const [start, end] = [v0, v1].map((v) => [uAt(a, v), uAt(b, v)] as const) as [Pair, Pair]
+  const [from, to] = [start[0] - start[1], end[0] - end[1]]
+  if (Math.min(Math.abs(from), Math.abs(to)) > sameSupport && from * to > 0) return
+  for (const [p, q] of [
+    [0, 1],
+    [1, 0],
+  ] as const) {
+    const mirrored: Edge = { v0, v1, u0: 2 * start[p] - start[q], u1: 2 * end[p] - end[q] }
+    for (const edge of outline) meetings(mirrored, edge, 0, stops)
+  }
+}
+
+type Pair = readonly [number, number]
+
 /** Every v at which the make-up of the strips changes: vertices, crossings, and supports that come within 50 mm. */
 function breakpoints({ outline, rails, reach }: StripGround, load: Loaded): readonly number[] {
   const loaded = load.kind === 'area' ? load.edges : [load.edge]
@@ -95,8 +113,8 @@ function breakpoints({ outline, rails, reach }: StripGround, load: Loaded): read
     for (const edge of [...loaded, ...outline]) meetings(rail, edge, 0, stops)
     for (const edge of outline) meetings(rail, edge, reach, stops)
     for (const other of carried.slice(i + 1)) {
-      meetings(rail, other, 0, stops)
-      meetings(rail, other, sameSupport, stops)
+      for (const gap of [0, sameLine, sameSupport]) meetings(rail, other, gap, stops)
+      standOut(rail, other, outline, stops)
     }
   })
   return distinct(stops.filter((v) => v >= from && v <= to))

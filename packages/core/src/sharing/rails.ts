@@ -2,7 +2,8 @@ import type { Beam } from '../building/frame'
 import type { Point } from '../geometry/point'
 import { boxesTouch, boxOf, type Region } from '../geometry/polygon'
 import { distance } from '../geometry/segment'
-import { alongSpan, onLine, sameSupport } from '../geometry/tolerance'
+import { alongSpan, onLine, sameLine, sameSupport } from '../geometry/tolerance'
+import type { Overhang } from './lever'
 import type { ShareLine } from './share'
 import { edgeOf, turnTo, uAt, type Edge } from './strips'
 
@@ -104,13 +105,28 @@ export interface Cluster {
 /** Pairs of members that were clustered, so that they can be named. */
 export type Merged = Map<string, readonly [string, string]>
 
-/** Supports that a piece of strip from–to meets at v; those nearer than 50 mm to the one before count as one with it. */
+/** A piece of a strip at v, from one border of the panel to the next. */
+export interface StripPlace {
+  readonly v: number
+  readonly from: number
+  readonly to: number
+}
+
+/** How far off the piece a support may lie, m, and what happens beyond the last one. */
+export interface MetBy {
+  readonly reach: number
+  readonly overhang: Overhang
+}
+
+/**
+ * Supports that a piece of strip meets. Those at one place count as one. So do the last two where they are nearer than 50 mm and
+ * the strip stands out beyond them by more than that: by lever over so short a span their forces would grow without bound. Elsewhere
+ * each has what simply supported spans give it, however near the next one.
+ */
 export function clustersWithin(
   rails: readonly Rail[],
-  v: number,
-  from: number,
-  to: number,
-  reach: number,
+  { v, from, to }: StripPlace,
+  { reach, overhang }: MetBy,
   merged: Merged,
 ): readonly Cluster[] {
   const met = rails
@@ -118,17 +134,40 @@ export function clustersWithin(
     .map((rail) => ({ rail, u: uAt(rail.edge, v) }))
     .filter(({ u }) => u >= from - reach && u <= to + reach)
     .sort((p, q) => p.u - q.u || (p.rail.member < q.rail.member ? -1 : 1))
-  const clusters: { rails: Rail[]; u: number }[] = []
+  const clusters: Met[] = []
   for (const { rail, u } of met) {
-    const last = clusters[clusters.length - 1]
-    if (last && u - last.u < sameSupport) {
-      const other = last.rails[0]?.member ?? rail.member
-      if (other !== rail.member) merged.set(`${other},${rail.member}`, [other, rail.member])
-      last.rails.push(rail)
-      last.u = u
-    } else clusters.push({ rails: [rail], u })
+    const last = clusters.at(-1)
+    if (last && u - last.last < sameLine)
+      clusters.splice(-1, 1, joined(last, { rails: [rail], first: u, last: u }, merged))
+    else clusters.push({ rails: [rail], first: u, last: u })
   }
+  if (overhang === 'tributary') return clusters
+  for (let [end, next] = clusters; end && next && growsBeyond(end, next, end.first - from); [end, next] = clusters)
+    clusters.splice(0, 2, joined(end, next, merged))
+  for (
+    let [next, end] = clusters.slice(-2);
+    next && end && growsBeyond(next, end, to - end.last);
+    [next, end] = clusters.slice(-2)
+  )
+    clusters.splice(-2, 2, joined(next, end, merged))
   return clusters
+}
+
+interface Met extends Cluster {
+  /** Places of the first and the last of its rails along the strip. */
+  readonly first: number
+  readonly last: number
+}
+
+const growsBeyond = (a: Met, b: Met, beyond: number): boolean => {
+  const gap = b.first - a.last
+  return gap < sameSupport && beyond > gap
+}
+
+function joined(a: Met, b: Met, merged: Merged): Met {
+  const [first, second] = [a.rails[0]?.member ?? '', b.rails[0]?.member ?? '']
+  if (first !== second) merged.set(`${first},${second}`, [first, second])
+  return { rails: [...a.rails, ...b.rails], first: a.first, last: b.last }
 }
 
 export const positionOf = ({ rails }: Cluster, v: number): number =>

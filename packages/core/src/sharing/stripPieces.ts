@@ -55,7 +55,7 @@ export function shareBand(ground: StripGround, load: Loaded, v0: number, v1: num
     sharePiece(
       ground.overhang,
       loads,
-      clustersWithin(ground.rails, middle, from, to, ground.reach, tally.merged),
+      clustersWithin(ground.rails, { v: middle, from, to }, ground, tally.merged),
       v0,
       v1,
       tally,

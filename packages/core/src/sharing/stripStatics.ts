@@ -75,7 +75,7 @@ export function stripStatics(
   return pairs(borders).map(([start, end]): StripPiece => {
     const [from, to] = [uAt(start, v), uAt(end, v)]
     const own = onStrip.filter(({ c, d }) => (c + d) / 2 > from && (c + d) / 2 < to)
-    const clusters = clustersWithin(ground.rails, v, from, to, ground.reach, new Map())
+    const clusters = clustersWithin(ground.rails, { v, from, to }, ground, new Map())
     const places = clusters.map((cluster) => positionOf(cluster, v))
     const steps = own.flatMap((load) => stepsOf(places, load, ground.overhang))
     return {
