@@ -5,7 +5,7 @@ import type { Member, Panel } from '../src/document/recordKinds'
 import type { Point } from '../src/geometry/point'
 import { ask } from '../src/queries/derive'
 import { Building } from './build'
-import { rectangle } from './shapes'
+import { rectangle, turned } from './shapes'
 
 type More<T> = Partial<Omit<T, 'id' | 'kind'>>
 
@@ -269,4 +269,75 @@ describe('work counted', () => {
       expect(memo.computed['panelShare']).toBeUndefined()
     }
   })
+})
+
+describe('a corner that turns into the panel', () => {
+  /** An L of 8 by 8 m less 4 by 4 m, on stiff beams along its sides and a column under each corner. */
+  function angled(turnedBy = 0, shuffled = false) {
+    const building = new Building({ basicWindVelocity: null }, shuffled ? 7 : 1)
+    const [, top] = [building.level('Base', 0), building.level('Top', 3)]
+    const layout = building.layout('Floor', building.key(3000, { name: 'Office' }), top)
+    const material = building.material({ name: 'concrete', unitWeight: 0, elasticModulus: 33e9 }).id
+    const section = building.sectionOf({ shape: 'rectangle', area: 0.18, depth: 0.6, width: 0.3 }).id
+    const outline = (
+      [
+        [0, 0],
+        [8, 0],
+        [8, 4],
+        [4, 4],
+        [4, 8],
+        [0, 8],
+      ] as const
+    ).map(turned(turnedBy))
+    const columns = outline.map((at) => building.column(layout, at))
+    const beams = outline.map((at, i) => building.beam(layout, at, outline[(i + 1) % 6] ?? at, { section, material }))
+    const panel = building.panel(layout, outline, { sharing: 'stiffness', slab: { thickness: 0.2, material } })
+    const state = deriveProject(new Memo(), building.document)
+    const caseId = state.caseIds.find((id) => id.startsWith('imposed/')) ?? ''
+    const view = ask(state, { kind: 'panel', expandedId: `${panel.id}@${top.id}`, caseId })
+    const of = (id: string) => view?.takers.find(({ expandedId }) => expandedId === `${id}@${top.id}`)?.force ?? 0
+    return { view, beams: beams.map(({ id }) => of(id)), columns: columns.map(({ id }) => of(id)) }
+  }
+  const load = 48 * 3000
+
+  test('the beams that meet there take alike and are not pulled, the column under it takes most, and forces settle', () => {
+    const { view, beams, columns } = angled()
+    expect([...beams, ...columns].reduce((sum, force) => sum + force, 0)).toBeCloseTo(load, 3)
+    expect(view?.reached?.change).toBeLessThan(0.03)
+    const [one = 0, other = 0] = [beams[2], beams[3]]
+    expect(Math.abs(one - other)).toBeLessThan(0.01 * load)
+    expect(Math.min(one, other)).toBeGreaterThan(-0.02 * load)
+    expect(Math.max(...columns)).toBe(columns[3])
+    // the column, with what comes over the beams beside it: 0.4 to 0.6 of the load in every mesh that was tried
+    expect((columns[3] ?? 0) / load).toBeGreaterThan(0.4)
+    expect((columns[3] ?? 0) / load).toBeLessThan(0.6)
+    for (const left of [view?.residual.mx ?? 1e9, view?.residual.my ?? 1e9])
+      expect(Math.abs(left)).toBeLessThan(0.015 * load * 8)
+  })
+
+  test('ids change nothing, and turning it hardly anything', () => {
+    const { beams, columns } = angled()
+    expect(angled(0, true)).toMatchObject({ beams, columns })
+    const other = angled(0.3)
+    ;[...other.beams, ...other.columns].forEach((force, i) =>
+      expect(Math.abs(force - ([...beams, ...columns][i] ?? NaN))).toBeLessThan(0.02 * load),
+    )
+  })
+})
+
+test('without a slab, without hold and without forces that settle it says which, also where it is only tried', () => {
+  const without = bay({ slab: null })
+  expect(without.view?.notCarried).toBeCloseTo(72_000, 6)
+  const level = without.state.floors[0]?.level.id ?? ''
+  const tried = (made: ReturnType<typeof bay>) =>
+    ask(made.state, {
+      kind: 'compare',
+      levelId: level,
+      panelId: null,
+      caseId: made.state.caseIds.find((id) => id.startsWith('imposed/')) ?? '',
+      rules: ['oneWay', 'stiffness'],
+    })?.lacks
+  expect(tried(without)).toEqual([null, 'slab'])
+  expect(tried(bay({ sharing: 'oneWay', slab: null }))).toEqual([null, 'slab'])
+  expect(tried(bay())).toEqual([null, null])
 })

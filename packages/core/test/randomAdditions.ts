@@ -28,6 +28,7 @@ const additions: readonly (readonly [wanted: (seed: number) => boolean, add: Add
     (building, layouts, _, seed) =>
       layouts.forEach((layout, i) => addMeetings(building, layout, layouts[i + 1], seed + i)),
   ],
+  [(seed) => seed % 6 === 5, ({ records }, _, __, seed) => shareByStiffness(records, seed)],
 ]
 
 export const addWithoutDice: Addition = (building, layouts, lines, seed) => {
@@ -156,6 +157,14 @@ function rakeSome(records: Rec[], seed: number): void {
     const [x, y] = (i % 2 === 0 ? places[(i + seed) % places.length] : undefined) ?? [at[0] + 1.31, at[1] - 0.57]
     records[i] = { ...record, path: [at, [x, y]] }
   })
+}
+
+/** One panel that has a slab is a plate: one, since solving it takes longer than all the rest. */
+function shareByStiffness(records: Rec[], seed: number): void {
+  const slabs = records.flatMap((record, i) => (record.kind === 'panel' && record.slab ? [i] : []))
+  const i = slabs[seed % Math.max(1, slabs.length)] ?? -1
+  const panel = records[i]
+  if (panel?.kind === 'panel') records[i] = { ...panel, sharing: 'stiffness' }
 }
 
 /** In half of the buildings panels share by all rules, and some members take nothing. */

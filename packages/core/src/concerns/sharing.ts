@@ -1,7 +1,7 @@
 import { expandedAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
-import { labelOf, panelOf } from '../document/labels'
+import { labelOf } from '../document/labels'
 import type { Concern } from '../outcome/outcome'
 import { converged } from '../plate/plate'
 import type { RegionSource } from '../rundown/sources'
@@ -46,17 +46,21 @@ const lacking: Partial<Readonly<Record<SharingRule, Concern['code']>>> = {
 export function ruleLacks(state: ProjectState): readonly Concern[] {
   const panels = new Map(
     sharedPanels(state).flatMap(({ floor, source: { panel, share } }) =>
-      share.notCarried > 0 ? [[panel.panel.id, { floor, code: lacking[panel.panel.sharing] }] as const] : [],
+      share.notCarried > 0 ? [[panel.panel.id, { floor, share, code: lacking[panel.panel.sharing] }] as const] : [],
     ),
   )
-  return [...panels].flatMap(([id, { floor, code }]): Concern[] =>
+  return [...panels].flatMap(([id, { floor, share, code }]): Concern[] =>
     code
       ? [
           {
             code,
             severity: 'blocking',
             about: [expandedAt(floor, id)],
-            data: { label: labelOf(state.document, id), slab: panelOf(state.document, id)?.slab ? 'there' : 'none' },
+            data: {
+              label: labelOf(state.document, id),
+              lacks: share.lacks ?? '',
+              ...(share.reached ?? {}),
+            },
           },
         ]
       : [],
@@ -69,7 +73,7 @@ export function coarsePlates(state: ProjectState): readonly Concern[] {
   for (const { floor, source } of sharedPanels(state)) {
     const { reached } = source.share
     const { id } = source.panel.panel
-    if (!reached || reached.change < converged) continue
+    if (!reached || source.share.lacks || reached.change < converged) continue
     found.set(id, {
       code: 'panel.mesh',
       severity: 'caution',

@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import { flexuralStiffness, plateStiffness } from '../building/bending'
 import { heldEnds, isContinuous, type Beam, type FramePlan } from '../building/frame'
 import { recordsOf, type Document } from '../document/document'
@@ -82,7 +83,13 @@ export function elasticUnder(stock: Stock, frame: FramePlan, panelId: string, ca
   }
   const beams = wanted.flatMap((index) => frame.beams[index] ?? [])
   return {
-    slab: slab && concrete ? plateStiffness(concrete.elasticModulus, slab.thickness, poisson) : null,
+    slab:
+      slab && concrete
+        ? {
+            stiffness: plateStiffness(concrete.elasticModulus, slab.thickness, poisson),
+            thickness: slab.thickness,
+          }
+        : null,
     beams: beams.map((beam) => elasticBeam(beam, frame, stiffnessOf(beam.member.id))),
   }
 }
@@ -91,8 +98,11 @@ function elasticBeam(beam: Beam, frame: FramePlan, stiffness: number): ElasticBe
   const seats = beam.stations.flatMap(({ s, supports: [first] }): BeamSeat[] => {
     const support = beam.supports[first ?? -1]
     if (!support) return []
-    const under = support.on === 'beam' ? frame.beams[support.index]?.member.id : undefined
-    return [{ s, on: under === undefined ? null : { member: under, at: support.at } }]
+    const under = support.on === 'beam' ? entry(frame.beams, support.index) : undefined
+    // a wall gives no more than a column does
+    if (!under || under.stretches) return [{ s, on: null }]
+    // what cannot stand by itself holds nothing: the end hangs on the plate
+    return under.stable ? [{ s, on: { member: under.member.id, at: support.at } }] : []
   })
   return {
     member: beam.member.id,

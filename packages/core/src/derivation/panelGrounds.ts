@@ -5,6 +5,7 @@ import type { ProjectState } from './project'
 import { boxesTouch, boxOf } from '../geometry/polygon'
 import type { Plate } from '../plate/plate'
 import { plateOf } from '../sharing/byStiffness'
+import type { PlateLack } from '../sharing/share'
 import { groundOf } from '../sharing/ground'
 import type { Ground } from '../sharing/sharer'
 import { carriersAmong } from '../sharing/rails'
@@ -23,7 +24,7 @@ export function panelGrounds({ document }: ProjectState, { operator }: FloorStat
   const { columns } = frame
   return panels.map((plan) => {
     // a panel that is no plate is solved as one when the rule is tried
-    const solve = (): Plate | undefined => {
+    const solve = (): Plate | PlateLack => {
       const stock = stockOf(document, plan.panel.layout)
       const near = carriers.filter(({ a, b }) => boxesTouch(boxOf([a, b]), boxOf(plan.panel.outline), limits.reach))
       return plateOf(plan, ground, elasticUnder(stock, frame, plan.panel.id, near))

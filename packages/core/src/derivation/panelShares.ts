@@ -10,7 +10,7 @@ import { plateOf, type Elastic } from '../sharing/byStiffness'
 import { groundOf, sharerOf, type Standing } from '../sharing/ground'
 import type { Ends } from '../sharing/lineEnds'
 import type { Carrier, Limits } from '../sharing/rails'
-import type { Share } from '../sharing/share'
+import type { PlateLack, Share } from '../sharing/share'
 import { shareAreaLoad, type AreaShare } from '../sharing/areaLoad'
 import { shareForce, shareWall } from '../sharing/wallPath'
 import { stage } from './stage'
@@ -24,9 +24,9 @@ export interface AreaShares {
   readonly ends: readonly AreaShare[]
 }
 
-/** A panel solved as a plate; null where it is shared otherwise, or cannot stand. */
+/** A panel solved as a plate, or what it lacks; null where it is shared otherwise. */
 export interface Plated {
-  readonly plate: Plate | null
+  readonly plate: Plate | PlateLack | null
 }
 
 export const notPlated: Plated = Object.freeze({ plate: null })
@@ -48,7 +48,7 @@ const standing = (...[carriers, columns, bearers, limits, panels, plates]: Under
   columns,
   bearers,
   limits,
-  plateOf: (plan) => plates[panels.indexOf(plan)]?.plate ?? undefined,
+  plateOf: (plan) => plates[panels.indexOf(plan)]?.plate ?? 'slab',
 })
 
 export const plateStage = stage(
@@ -61,9 +61,9 @@ export const plateStage = stage(
     elastic: Elastic,
   ): Plated => {
     const ground = groundOf(plan, standing(carriers, columns, [], limits, [], []))
-    return { plate: plateOf(plan, ground, elastic) ?? null }
+    return { plate: plateOf(plan, ground, elastic) }
   },
-  ({ plate }) => (plate ? 8 * plate.kept + 500 * plate.mesh.points.length : 0) + 500,
+  ({ plate }) => (plate && typeof plate !== 'string' ? 8 * plate.kept + 500 * plate.mesh.points.length : 0) + 500,
 )
 
 /** Shares of every region of one panel per unit pressure: solved once, then it serves every case. */

@@ -58,7 +58,7 @@ const surfaceShareStage = stage(
   ): SurfaceShares => {
     // openings are known already, and may touch the border
     const plan = { ...planPanel(panelOf(shape, outline), [], []), net }
-    const standing = { carriers: rests, columns: [], bearers: [], limits, plateOf: () => undefined }
+    const standing = { carriers: rests, columns: [], bearers: [], limits, plateOf: () => 'slab' as const }
     const sharer = sharerOf(groundOf(plan, standing))
     // from nothing at the top to one unit at the foot
     const downwards = densityAlong(net, upwards, [1, 0])

@@ -54,6 +54,13 @@ export const changedResults: readonly ChangedResult[] = [
   },
   {
     edition: 1,
+    clause: 'sharing by stiffness',
+    words:
+      'Forces at corners that turn into a panel settle, and where they do not none are given; ends that stand on walls or on beams that cannot stand hand on what they get.',
+    uses: (document) => recordsOf(document, 'panel').some(({ sharing }) => sharing === 'stiffness'),
+  },
+  {
+    edition: 1,
     clause: 'statics',
     words: 'A panel that lies wholly within another one is left out of it, so that its floor counts once.',
     uses: hasNestedPanels,

@@ -7,7 +7,8 @@ import Delaunator from 'delaunator'
 import type { Point } from '../geometry/point'
 import { boxOf, contains, eachEdge, regionArea, type Region } from '../geometry/polygon'
 import { distance, project } from '../geometry/segment'
-import { tidyPoint } from '../geometry/tolerance'
+import { onLine, tidyPoint } from '../geometry/tolerance'
+import { reentrant } from './reentrant'
 import { edgeKey, refined, type GraphEdge, type PlaneGraph } from './planeGraph'
 
 export type Triangle = readonly [number, number, number]
@@ -27,9 +28,23 @@ export const placeOf = ({ points }: Mesh, node: number): Point => entry(points, 
 const leastArea = 1e-6
 
 /** Triangles with sides of about a size: points of an even lattice inside, joined by Delaunay's rule without crossing a line. */
-export function meshOf(region: Region, graph: PlaneGraph, size: number): Mesh {
-  const { points: onEdges, edges, onLines, onPoints } = refined(graph, size)
-  const points = [...onEdges, ...lattice(region, onEdges, edges, size)]
+export function meshOf(region: Region, graph: PlaneGraph, size: number, thickness: number): Mesh {
+  const held = new Set([...graph.onLines.flat(), ...graph.onPoints])
+  const corners = reentrant(region)
+  const at = new Set(
+    [...held].filter((i) => corners.some((corner) => distance(entry(graph.points, i), corner) <= onLine)),
+  )
+  const radii = at.size === 0 ? [] : gradedRadii(size, thickness)
+  const { points: onEdges, edges, onLines, onPoints } = refined(graph, size, { at, radii })
+  const sides = sidesOf(onEdges, edges)
+  const centres = [...at].map((i) => entry(graph.points, i))
+  const rings = centres.flatMap((centre) => around(region, centre, sides, radii))
+  const clear = radii.at(-1) ?? 0
+  const points = [
+    ...onEdges,
+    ...rings,
+    ...lattice(region, sides, size, (p) => centres.every((centre) => distance(centre, p) > clear + size / 2)),
+  ]
   return {
     points,
     triangles: joined(points, edges).flatMap((triangle) => turned(points, triangle, region)),
@@ -37,6 +52,36 @@ export function meshOf(region: Region, graph: PlaneGraph, size: number): Mesh {
     onPoints,
   }
 }
+
+/** How many thicknesses of the plate round a corner that turns in it is parted more finely. */
+const gradedWithin = 4
+
+/** Distances from such a corner, from half of the thickness on: the nearer to it, the closer to each other. */
+function gradedRadii(size: number, thickness: number): readonly number[] {
+  const outer = gradedWithin * thickness
+  const radii: number[] = []
+  for (let r = thickness / 2; r < outer; r += Math.min(size, (size * r) / outer)) radii.push(r)
+  return radii
+}
+
+/** Rings of points round a corner, as far apart as along each of them. */
+function around(region: Region, [x, y]: Point, sides: readonly Side[], radii: readonly number[]): readonly Point[] {
+  const outer = radii.at(-1) ?? 0
+  const near = sides.filter(([a, b]) => Math.min(distance(a, [x, y]), distance(b, [x, y])) <= 2 * outer)
+  return radii.flatMap((radius, k) => {
+    const step = (radii[k + 1] ?? 2 * radius - (radii[k - 1] ?? radius / 2)) - radius
+    const count = Math.max(6, Math.round((2 * Math.PI * radius) / step))
+    return Array.from({ length: count }, (_, i): Point => {
+      const angle = ((i + (k % 2) / 2) * 2 * Math.PI) / count
+      return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)]
+    }).filter((p) => contains(region, p) && near.every(([a, b]) => isClear(a, b, p, 0.5 * step)))
+  })
+}
+
+type Side = readonly [Point, Point]
+
+const sidesOf = (points: readonly Point[], edges: readonly GraphEdge[]): readonly Side[] =>
+  edges.map(({ from, to }) => [entry(points, from), entry(points, to)])
 
 /** Delaunay's triangles; where they cross an edge, those that do not (which take many times as long to find). */
 function joined(points: readonly Point[], edges: readonly GraphEdge[]): readonly Triangle[] {
@@ -72,9 +117,9 @@ function turned(points: readonly Point[], [i, j, k]: Triangle, region: Region): 
 /** Points of equilateral triangles along the longest side, about the middle of the region, not too near to what is there. */
 function lattice(
   region: Region,
-  onEdges: readonly Point[],
-  edges: readonly GraphEdge[],
+  sides: readonly Side[],
   size: number,
+  isFree: (p: Point) => boolean,
 ): readonly Point[] {
   const turn = longestSide(region)
   const [c, s] = [Math.cos(turn), Math.sin(turn)]
@@ -82,16 +127,12 @@ function lattice(
   const [mu, mv] = [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2]
   const row = (size * Math.sqrt(3)) / 2
   const [rows, places] = [Math.ceil((box.y1 - mv) / row), Math.ceil((box.x1 - mu) / size) + 1]
-  const sides = edges.flatMap(({ from, to }) => {
-    const [a, b] = [onEdges[from], onEdges[to]]
-    return a && b ? [[a, b] as const] : []
-  })
   const out: Point[] = []
   for (let j = -rows; j <= rows; j++)
     for (let i = -places; i <= places; i++) {
       const [u, v] = [mu + (i + (j % 2 === 0 ? 0 : 0.5)) * size, mv + j * row]
       const p: Point = [u * c - v * s, u * s + v * c]
-      if (contains(region, p) && sides.every(([a, b]) => isClear(a, b, p, 0.6 * size))) out.push(p)
+      if (contains(region, p) && isFree(p) && sides.every(([a, b]) => isClear(a, b, p, 0.6 * size))) out.push(p)
     }
   return out
 }

@@ -78,8 +78,38 @@ function chainAlong(points: readonly Point[], a: Point, b: Point): readonly numb
   return on.sort((p, q) => p.s - q.s).map(({ place }) => place)
 }
 
-/** The same graph with every piece parted into equal lengths of no more than a size. */
-export function refined({ points, edges, onLines, onPoints }: PlaneGraph, size: number): PlaneGraph {
+/** Points of a graph near which it is parted more finely, and at which distances from them. */
+export interface Graded {
+  readonly at: ReadonlySet<number>
+  readonly radii: readonly number[]
+}
+
+/** Places along a piece: lengths of no more than a size, and from an end that asks for it first the given distances, as far as half-way. */
+function stopsOf(
+  length: number,
+  size: number,
+  fromStart: readonly number[],
+  fromEnd: readonly number[],
+): readonly number[] {
+  const [near, far] = [fromStart, fromEnd].map((radii) => radii.filter((r) => r < length / 2 - 1e-6)) as [
+    number[],
+    number[],
+  ]
+  const [from, to] = [near.at(-1) ?? 0, length - (far.at(-1) ?? 0)]
+  const count = Math.max(1, Math.ceil((to - from) / size - 1e-6))
+  const even = Array.from({ length: count - 1 }, (_, i) => from + ((to - from) * (i + 1)) / count)
+  return [...near, ...even, ...far.map((r) => length - r).reverse()]
+}
+
+/**
+ * The same graph with every piece parted into equal lengths of no more than a size; from the given points of it first at the given
+ * distances.
+ */
+export function refined(
+  { points, edges, onLines, onPoints }: PlaneGraph,
+  size: number,
+  { at, radii }: Graded = { at: new Set(), radii: [] },
+): PlaneGraph {
   const all: Point[] = [...points]
   const between = new Map<string, readonly number[]>()
   const parts: GraphEdge[] = []
@@ -87,8 +117,11 @@ export function refined({ points, edges, onLines, onPoints }: PlaneGraph, size: 
     const [a, b] = [points[from], points[to]]
     if (!a || !b) continue
     const length = distance(a, b)
-    const count = Math.max(1, Math.ceil(length / size - 1e-6))
-    const inner = Array.from({ length: count - 1 }, (_, i) => all.push(along(a, b, (length * (i + 1)) / count)) - 1)
+    const [start, end] = [from, to].map((place) => (at.has(place) ? radii : [])) as [
+      readonly number[],
+      readonly number[],
+    ]
+    const inner = stopsOf(length, size, start, end).map((s) => all.push(along(a, b, s)) - 1)
     between.set(`${from},${to}`, inner)
     const chain = [from, ...inner, to]
     chain.slice(1).forEach((next, i) => parts.push({ from: chain[i] ?? from, to: next }))

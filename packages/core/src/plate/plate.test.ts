@@ -31,6 +31,7 @@ function ringed(ring: Ring, EI: number): PlateInput {
   return {
     region: [ring],
     stiffness: 1e7,
+    thickness: 0.15,
     bearings: sides.map(([p, q], i) => under(name(i), p, q)),
     beams: sides.map(([p, q], i) => beam(name(i), Math.hypot(q[0] - p[0], q[1] - p[1]), EI)),
     columns: ring.map((at, i) => ({ member: `column ${i}`, at })),

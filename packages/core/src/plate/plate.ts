@@ -8,6 +8,7 @@ import { bendingTriangle } from './bendingTriangle'
 import { addElement, addPiece, grillageOf, piecesOf, type Contact, type ElasticBeam } from './grillage'
 import { loadOfArea } from './loads'
 import { meshOf, placeOf, type Mesh } from './mesh'
+import { gathered } from './reentrant'
 import { restsOf, type Bearing, type ColumnUnder, type Rest, type Row } from './rests'
 import { planeGraph, type Line, type PlaneGraph } from './planeGraph'
 import { factorise, Symmetric, type Factor } from './symmetric'
@@ -17,6 +18,8 @@ export interface PlateInput {
   readonly region: Region
   /** Flexural stiffness D = E t³ / 12 (1 - nu²), Nm. */
   readonly stiffness: number
+  /** Of the slab, m: within it of a corner that turns in, forces are not told apart. */
+  readonly thickness: number
   readonly bearings: readonly Bearing[]
   readonly beams: readonly ElasticBeam[]
   /** Columns under the panel. */
@@ -43,10 +46,14 @@ export interface Plate {
   readonly size: number
   /** The greatest change of a member's force against a mesh of twice that size, as a part of the load (see `converged`). */
   readonly change: number
+  /** The same as a part of the panel's load, however many members it has. */
+  readonly largest: number
 }
 
 /** A member's force is done when it changes by less than this part of the panel's load at half the size. */
 export const converged = 0.02
+/** Where a member's force still changes by more than this part of the panel's load, it is not known. */
+export const unsettled = 0.05
 /** Of a panel on many members the reference is what so many of them take in the mean. */
 const countedMembers = 8
 /** A mesh of more points is not made: what is reached by then is said. */
@@ -66,7 +73,7 @@ export function solvePlate(input: PlateInput): Plate | undefined {
     const finer = solveAt(input, graph, size / 2)
     if (!finer) return undefined
     size /= 2
-    const change = changeOf(before, finer)
+    const { largest, change } = changeOf(before, finer)
     const next = 4 * finer.mesh.points.length
     if (change < converged || next > mostPoints)
       return {
@@ -76,6 +83,7 @@ export function solvePlate(input: PlateInput): Plate | undefined {
         kept: finer.factor.kept,
         size,
         change,
+        largest,
       }
     before = finer
   }
@@ -129,7 +137,7 @@ interface Solved extends Equations {
 }
 
 function solveAt(input: PlateInput, graph: PlaneGraph, size: number): Solved | undefined {
-  const mesh = meshOf(input.region, graph, size)
+  const mesh = meshOf(input.region, graph, size, input.thickness)
   if (mesh.triangles.length === 0) return undefined
   const contacts = contactsOf(input.bearings, mesh)
   const grillage = grillageOf(input.beams, contacts, mesh.points.length, mesh.onPoints)
@@ -162,7 +170,7 @@ function solveAt(input: PlateInput, graph: PlaneGraph, size: number): Solved | u
   for (const piece of pieces) addPiece(whole, piece)
   const factor = factorise(whole)
   if (!factor) return undefined
-  const rests = restsOf(input, mesh, elements, grillage, pieces)
+  const rests = gathered(restsOf(input, mesh, elements, grillage, pieces), input.region, input.thickness)
   const equations: Equations = { mesh, factor, rests, nodes, unknowns: numbering.next }
   const totals = new Map<string, number>()
   takenUnder(equations, loadOfArea(mesh, input.region, even)).forEach(({ force }, i) => {
@@ -183,17 +191,18 @@ function takenUnder({ factor, nodes, unknowns, rests }: Equations, load: Float64
     for (const [unknown, value] of row) total += value * entry(bent, unknown)
     return total
   }
-  return rests.map(({ row, couple: [x, y], ownNode }) => ({
-    force: (ownNode === null ? 0 : entry(load, ownNode)) + sum(row),
-    couple: [sum(x), sum(y)],
+  return rests.map(({ row, couple: [x, y], ownNode, part }) => ({
+    force: part * ((ownNode === null ? 0 : entry(load, ownNode)) + sum(row)),
+    couple: [part * sum(x), part * sum(y)],
   }))
 }
 
-function changeOf(coarse: Solved, fine: Solved): number {
+function changeOf(coarse: Solved, fine: Solved): Pick<Plate, 'change' | 'largest'> {
   const whole = [...fine.totals.values()].reduce((sum, force) => sum + force, 0)
   const members = new Set([...coarse.totals.keys(), ...fine.totals.keys()])
   const changes = [...members].map((id) => Math.abs((fine.totals.get(id) ?? 0) - (coarse.totals.get(id) ?? 0)))
-  return (Math.max(0, ...changes) / Math.abs(whole)) * Math.max(1, members.size / countedMembers)
+  const largest = Math.max(0, ...changes) / Math.abs(whole)
+  return { largest, change: largest * Math.max(1, members.size / countedMembers) }
 }
 
 function contactsOf(bearings: readonly Bearing[], mesh: Mesh): ReadonlyMap<string, readonly Contact[]> {

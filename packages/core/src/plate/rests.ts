@@ -34,7 +34,12 @@ export interface Rest {
   readonly couple: readonly [x: Row, y: Row]
   /** The point of the mesh whose load counts whole: where the plate cannot move. */
   readonly ownNode: number | null
+  /** Of what is left there: columns that stand at one point share equally. */
+  readonly part: number
 }
+
+const countOf = (list: readonly number[], value: number): number =>
+  list.reduce((count, other) => count + (other === value ? 1 : 0), 0)
 
 export interface PlateElement {
   readonly triangle: readonly number[]
@@ -93,21 +98,19 @@ export function restsOf(
     return [summed(there, 'x'), summed(there, 'y')]
   }
   const taken = new Set<number>()
-  const onColumns = columns.flatMap(({ member, at: place }, k): Rest[] => {
-    const node = mesh.onPoints[k]
-    // two columns on one point: the first bears
-    if (node === undefined || taken.has(node)) return []
+  const nodes = columns.map((_, k) => entry(mesh.onPoints, k))
+  const onColumns = columns.map(({ member, at: place }, k): Rest => {
+    const node = entry(nodes, k)
     taken.add(node)
-    return [
-      { kind: 'column', member, s: 0, at: place, spread: null, couple: coupleAt(node), ...leftAt(node, elements) },
-    ]
+    const rest = { kind: 'column', member, s: 0, at: place, spread: null, part: 1 / countOf(nodes, node) } as const
+    return { ...rest, couple: coupleAt(node), ...leftAt(node, elements) }
   })
   const spreads = spreadsOf(bearings, mesh)
   const onBeams = beams.flatMap(({ member }) =>
     (grillage.places.get(member) ?? []).flatMap((place): Rest[] => {
       const { node, s, point, on } = place
       if (node === null || on !== null || taken.has(node)) return []
-      const rest = { kind: 'beam', member, s, at: placeOf(mesh, node) } as const
+      const rest = { kind: 'beam', member, s, at: placeOf(mesh, node), part: 1 } as const
       // on a column that is none of the panel's: what the plate leaves there
       if (grillage.fixed.has(grillage.root(point))) {
         taken.add(node)

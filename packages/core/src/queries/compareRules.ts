@@ -8,7 +8,7 @@ import { auditShare } from '../sharing/audit'
 import { sharerOf } from '../sharing/ground'
 import type { SharingRule } from '../sharing/sharer'
 import { carriersOf } from '../sharing/rails'
-import type { Share } from '../sharing/share'
+import type { PlateLack, Share } from '../sharing/share'
 import { panelGrounds } from '../derivation/panelGrounds'
 
 /** One member and what it takes by each rule, N; 0 where a rule gives it nothing. */
@@ -22,6 +22,8 @@ export interface ComparedMember {
 /** The same load by several rules, side by side. Every list runs in the order of the rules. */
 export interface ComparedRules {
   readonly members: readonly ComparedMember[]
+  /** Why a rule gives nothing of one of the panels; null where it does. */
+  readonly lacks: readonly (PlateLack | 'corners' | null)[]
   /** What nothing carries, N. */
   readonly notCarried: readonly number[]
   /** The moment left over (its size about a level axis), Nm. */
@@ -56,6 +58,7 @@ export function compareRules(
         kind: columns.has(id) ? 'column' : 'beam',
         forces: tables.map(({ forces }) => forces.get(id) ?? 0),
       })),
+    lacks: tables.map(({ lacks }) => lacks),
     notCarried: tables.map(({ notCarried }) => notCarried),
     leftOver: tables.map(({ moments: [mx, my] }) => Math.hypot(mx, my)),
   }
@@ -72,6 +75,7 @@ function byRule(
   const every = floor.operator.plan.frame.beams.flatMap(carriersOf)
   const forces = new Map<string, number>()
   let [notCarried, mx, my] = [0, 0, 0]
+  let lacks: ComparedRules['lacks'][number] = null
   for (const { plan, ground } of panelGrounds(state, floor)) {
     if (panelId !== null && plan.panel.id !== panelId) continue
     const asSet = rule === null || rule === plan.panel.sharing
@@ -84,11 +88,12 @@ function byRule(
       for (const [id, force] of forcesOf(share)) forces.set(id, (forces.get(id) ?? 0) + intensity * force)
       const { moments } = auditShare(share, every)
       notCarried += intensity * share.notCarried
+      lacks ??= share.lacks ?? (share.notCarried > 0 && (rule ?? plan.panel.sharing) === 'corners' ? 'corners' : null)
       mx += intensity * moments[0]
       my += intensity * moments[1]
     })
   }
-  return { forces, notCarried, moments: [mx, my] as const }
+  return { forces, lacks, notCarried, moments: [mx, my] as const }
 }
 
 function forcesOf({ lines, points, onColumns }: Share): ReadonlyMap<string, number> {

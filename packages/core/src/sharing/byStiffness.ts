@@ -6,50 +6,61 @@ import type { Point } from '../geometry/point'
 import { onLine } from '../geometry/tolerance'
 import type { ElasticBeam } from '../plate/grillage'
 import { loadOfArea, loadOfLine, loadOfPoint } from '../plate/loads'
-import { solvePlate, type Plate } from '../plate/plate'
+import { solvePlate, unsettled, type Plate } from '../plate/plate'
 import type { Rest } from '../plate/rests'
 import { loadAlong, type Ends } from './lineEnds'
 import { mergeLines } from './mergeLines'
 import { bendsOf, type Carrier, type Limits } from './rails'
-import { emptyShare, type ColumnPoint, type Share, type ShareLine, type SharePoint } from './share'
+import { emptyShare, type ColumnPoint, type PlateLack, type Share, type ShareLine, type SharePoint } from './share'
 import { sitesWithin } from './sites'
+
+const pointOrder = (p: Point, q: Point): number => p[0] - q[0] || p[1] - q[1]
 
 /** What a panel shared by stiffness needs to know beyond its place. */
 export interface Elastic {
-  /** Flexural stiffness of its slab, Nm; null where it has none. */
-  readonly slab: number | null
+  /** Flexural stiffness of its slab, Nm, and its thickness, m; null where it has none. */
+  readonly slab: { readonly stiffness: number; readonly thickness: number } | null
   /** All that can stand, of what is under it and of what that stands on. */
   readonly beams: readonly ElasticBeam[]
 }
 
-/** Solves a panel as a plate; undefined where it has no slab, or nothing on which it could stand. */
+/** Solves a panel as a plate, or says what it lacks. */
 export function plateOf(
   plan: PanelPlan,
   { carriers, limits, columns }: { carriers: readonly Carrier[]; columns: readonly Column[]; limits: Limits },
   { slab, beams }: Elastic,
-): Plate | undefined {
-  if (slab === null || slab <= 0) return undefined
+): Plate | PlateLack {
+  if (slab === null || !(slab.stiffness > 0)) return 'slab'
   const region = plan.net
   const elastic = new Set(beams.map(({ member }) => member))
   const near = Math.max(limits.reach, onLine)
-  return solvePlate({
+  const bearings = sitesWithin(
     region,
-    stiffness: slab,
-    bearings: sitesWithin(
+    carriers.filter(({ member }) => elastic.has(member)),
+    limits.reach,
+  )
+  const under = columns
+    .filter(({ at }) => contains(region, at) || nearestOnBorder(region, at).off <= near)
+    .map(({ member, at }) => ({ member: member.id, at }))
+  // by place, so that ids decide nothing: not which triangle of two, and not the last digits
+  const sites = [...bearings].sort((p, q) => pointOrder(p.a, q.a) || pointOrder(p.b, q.b))
+  const first = new Map<string, number>()
+  sites.forEach(({ owners }, i) => owners.forEach(({ member }) => first.set(member, first.get(member) ?? i)))
+  const rank = ({ member }: ElasticBeam) => first.get(member) ?? sites.length
+  return (
+    solvePlate({
       region,
-      carriers.filter(({ member }) => elastic.has(member)),
-      limits.reach,
-    ),
-    beams,
-    columns: columns
-      .filter(({ at }) => contains(region, at) || nearestOnBorder(region, at).off <= near)
-      .map(({ member, at }) => ({ member: member.id, at })),
-    reach: near,
-  })
+      ...slab,
+      bearings: sites,
+      beams: [...beams].sort((p, q) => rank(p) - rank(q) || p.length - q.length || p.stiffness - q.stiffness),
+      columns: under.sort((p, q) => pointOrder(p.at, q.at)),
+      reach: near,
+    }) ?? 'hold'
+  )
 }
 
 export function shareAreaByStiffness(
-  plate: Plate | undefined,
+  plate: Plate | PlateLack,
   carriers: readonly Carrier[],
   region: Region,
   density: Density,
@@ -61,7 +72,7 @@ export function shareAreaByStiffness(
 }
 
 export function shareLineByStiffness(
-  plate: Plate | undefined,
+  plate: Plate | PlateLack,
   carriers: readonly Carrier[],
   a: Point,
   b: Point,
@@ -71,7 +82,7 @@ export function shareLineByStiffness(
   return handed(plate, carriers, { ...emptyShare, applied, appliedMoments }, ({ mesh }) => loadOfLine(mesh, a, b, ends))
 }
 
-export const sharePointByStiffness = (plate: Plate | undefined, carriers: readonly Carrier[], at: Point): Share =>
+export const sharePointByStiffness = (plate: Plate | PlateLack, carriers: readonly Carrier[], at: Point): Share =>
   handed(plate, carriers, { ...emptyShare, applied: 1, appliedMoments: at }, ({ mesh }) => loadOfPoint(mesh, at))
 
 /**
@@ -79,12 +90,14 @@ export const sharePointByStiffness = (plate: Plate | undefined, carriers: readon
  * them, so that the ordinate runs straight from rest to rest; where a bearing ends it stays a point.
  */
 function handed(
-  plate: Plate | undefined,
+  plate: Plate | PlateLack,
   carriers: readonly Carrier[],
   alone: Share,
   loadOn: (plate: Plate) => Float64Array,
 ): Share {
-  if (!plate) return { ...alone, notCarried: alone.applied }
+  if (typeof plate === 'string') return { ...alone, notCarried: alone.applied, lacks: plate }
+  const reached = { size: plate.size, change: plate.change }
+  if (plate.largest > unsettled) return { ...alone, notCarried: alone.applied, lacks: 'settled', reached }
   const taken = plate.takenUnder(loadOn(plate))
   const lines: ShareLine[] = []
   const points: SharePoint[] = []
@@ -100,7 +113,7 @@ function handed(
     lines: mergeLines(summed(lines), bendsOf(carriers)),
     points,
     onColumns,
-    reached: { size: plate.size, change: plate.change },
+    reached,
   }
 }
 

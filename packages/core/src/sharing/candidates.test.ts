@@ -114,7 +114,7 @@ test('the verdict is what sharing does, for random members under one-way and two
         const plan = panelOf({ sharing: sharing as PanelShape['sharing'] })
         const found = candidatesOf(plan, usualLimits, carriers, () => true)
         const share = sharerOf(
-          groundOf(plan, { carriers, columns: [], bearers: [], limits: usualLimits, plateOf: () => undefined }),
+          groundOf(plan, { carriers, columns: [], bearers: [], limits: usualLimits, plateOf: () => 'slab' }),
         ).area(plan.outline, even)
         const taking = new Set([...share.lines, ...share.points].map((one) => one.member))
         const counting = new Set(found.flatMap(({ member: id, verdict }) => (verdict === 'counts' ? id : [])))

@@ -12,6 +12,7 @@ import { loadAlong } from './lineEnds'
 import { overFolds } from './overFolds'
 import { runsAlong, type Carrier, type Limits } from './rails'
 import type { Ground, Sharer, SharingRule } from './sharer'
+import type { PlateLack } from './share'
 import { sitesAround, sitesWithin, type Site } from './sites'
 import { shareAreaEvenly, shareAreaToNearest, shareLineToNearest, sharePointToNearest } from './twoWay'
 
@@ -22,7 +23,7 @@ export interface Standing {
   /** How those of the members bear of which several meet at a point or at a corner; others need not be among them. */
   readonly bearers: readonly Bearer[]
   readonly limits: Limits
-  readonly plateOf: (plan: PanelPlan) => Plate | undefined
+  readonly plateOf: (plan: PanelPlan) => Plate | PlateLack
 }
 
 type Supported = PanelPlan['panel']

@@ -22,6 +22,8 @@ export interface ColumnPoint {
 }
 
 /** What one unit of a load hands to members. Solved once per geometry; every case scales it. */
+export type PlateLack = 'slab' | 'hold' | 'settled'
+
 export interface Share {
   readonly lines: readonly ShareLine[]
   readonly points: readonly SharePoint[]
@@ -38,6 +40,8 @@ export interface Share {
   readonly merged: readonly (readonly [string, string])[]
   /** Of a panel solved as a plate: the size of its triangles, m, and the greatest change of a member's force at half of it. */
   readonly reached?: { readonly size: number; readonly change: number }
+  /** Of a panel shared by stiffness that nothing is taken of: it has no slab, nothing holds it, or forces do not settle. */
+  readonly lacks?: PlateLack
 }
 
 export const emptyShare: Share = {

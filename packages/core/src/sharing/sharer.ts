@@ -11,7 +11,7 @@ import type { Path } from './dividing'
 import type { Overhang } from './lever'
 import type { Ends } from './lineEnds'
 import type { Carrier, Limits } from './rails'
-import type { Share } from './share'
+import type { PlateLack, Share } from './share'
 
 /** How a panel hands its load to members (docs/methods/sharing.md). */
 export type SharingRule = PanelPlan['panel']['sharing']
@@ -35,7 +35,7 @@ export interface Ground {
   readonly columns: readonly Column[]
   readonly bearers: readonly Bearer[]
   /** The panel solved as a plate; asked for where it is shared by stiffness. */
-  readonly plate: () => Plate | undefined
+  readonly plate: () => Plate | PlateLack
 }
 
 /** One rule over one panel: shares of a load over a region of it, of a line load and of a unit of force inside it. */

@@ -26,7 +26,7 @@ const on = (carriers: readonly Carrier[], columns: readonly Column[]): Standing 
   columns,
   bearers: carriers.map(({ member, a, b }) => ({ member, length: distance(a, b), sound: true, columns: 2 })),
   limits: usualLimits,
-  plateOf: () => undefined,
+  plateOf: () => 'slab',
 })
 const wallOn = (
   segment: WallSegment,

@@ -124,10 +124,12 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `Part of panel ${d['label']} has one support only: it takes all and is twisted. Add a second support or turn the span.`,
   'panel.corners': (d) =>
     `Panel ${d['label']} hands its load to its corners, and columns or beams stand under fewer than three of them, or under such as lie in one line. Share it otherwise, or support its corners.`,
-  'panel.plate': (d) =>
-    d['slab'] === 'there'
-      ? `Panel ${d['label']} is shared by stiffness, and nothing holds it: as a plate on its beams and columns it can move. Support it on two sides, give its beams columns, or share it otherwise.`
-      : `Panel ${d['label']} is shared by stiffness and has no slab, so how stiff it is stays unknown. Give it a slab, or share it otherwise.`,
+  'panel.plate': (d, show) =>
+    d['lacks'] === 'settled'
+      ? `Panel ${d['label']} is shared by stiffness, and its forces do not settle: with triangles of ${show('size', 'smallLength')} one still changes by ${(100 * Number(d['change'])).toFixed(1)} % of the load, so none is given. Part it into panels without corners that turn in, or share it otherwise.`
+      : d['lacks'] === 'hold'
+        ? `Panel ${d['label']} is shared by stiffness, and nothing holds it: as a plate on its beams and columns it can move. Support it on two sides, give its beams columns, or share it otherwise.`
+        : `Panel ${d['label']} is shared by stiffness and has no slab, so how stiff it is stays unknown. Give it a slab, or share it otherwise.`,
   'panel.mesh': (d, show) =>
     `Panel ${d['label']} as a plate: with triangles of ${show('size', 'smallLength')} the force of a member still changes by ${(100 * Number(d['change'])).toFixed(1)} % of the load from those of twice the size. Part it into smaller panels, or share it otherwise.`,
   'panel.close-supports': (d) =>

@@ -94,10 +94,21 @@ function Compared({ levelId, panelId, caseId, other }: OtherRulesProps & { reado
   )
 }
 
+/** Why a rule gives nothing of a panel. */
+const lackWords = {
+  slab: 'a panel without a slab has no stiffness. Give it a slab to share it by stiffness.',
+  hold: 'nothing holds a panel as a plate. Support it on two sides, or give its beams columns.',
+  settled: 'the forces of a plate do not settle. Part it into panels without corners that turn in.',
+  corners: 'columns or beams stand under fewer than three corners of a panel.',
+} as const
+
 /** What is not carried, and the moment that each rule leaves over. */
-function LeftOver({ found: { notCarried, leftOver } }: { readonly found: ComparedRules }) {
+function LeftOver({ found: { lacks, notCarried, leftOver } }: { readonly found: ComparedRules }) {
+  const [now, then] = lacks
   return (
     <>
+      {now && <p>As it is: {lackWords[now]}</p>}
+      {then && <p>Otherwise: {lackWords[then]}</p>}
       {notCarried.some((force) => Math.abs(force) > 1) && (
         <Line reference="not carried" result={<Pair values={notCarried} quantity="force" />}>
           as it is, and otherwise
