@@ -15,6 +15,8 @@ import { metricPoint } from '../src/units/format'
 import { concernSentence, wordedCodes } from '../src/wording/concernSentence'
 import { Building, bay, oneStorey, pressure } from './build'
 import type { Ring } from '../src/geometry/polygon'
+import { embedded } from '../src/standards/families'
+import { germany } from '../src/standards/en/germany'
 import { rectangle } from './shapes'
 
 /** Makes a building that gives a concern, and what it should say. */
@@ -665,9 +667,33 @@ const triggers: readonly Trigger[] = [
     says: /^Panel P2 is shared by stiffness, and its forces do not settle: with triangles of \d+ mm one still changes by [\d.]+ % of the load, so none is given/,
   },
   {
+    code: 'partitions.heavy-face',
+    make: () => {
+      const building = new Building({ family: 'IS' })
+      const [, top] = [building.level('Base', 0), building.level('1', 2.4)]
+      building.layout('Floor', building.key(null, { use: 'offices', partitionWeight: 3800 }), top)
+      return building
+    },
+    says: /^Partitions of 3\.80 kN\/m on “key 1” weigh 1\.58 kN\/m² per area of wall in a storey of 2\.40 m; up to 1\.50 kN\/m² an allowance stands for them/,
+  },
+  {
+    code: 'wind.without-terrain',
+    make: () => {
+      const building = new Building({ basicWindVelocity: 25, terrain: 'I', altitude: 900 })
+      building.add(embedded('EN', germany, 'layer:germany00000'))
+      return building
+    },
+    says: /^The peak velocity pressure is that of mixed terrain inland .*: terrain I and the altitude of 900\.00 m are not in it/,
+  },
+  {
     code: 'reduction.beside-psi',
-    make: () => new Building({ reductions: 'everywhere' }),
-    says: /^Combinations take imposed load reduced for area or storeys also where ψ lowers it/,
+    make: () => {
+      const building = new Building({ reductions: 'everywhere' })
+      const table = building.reductionTable()
+      building.records.splice(0, 1, { ...building.basis, reductionTable: table.id })
+      return building
+    },
+    says: /^Combinations take imposed load reduced by an own table also where ψ lowers it/,
     mends: ['Reduce it where no ψ applies'],
   },
   { code: 'wind.roof-underived', make: windy(20, 12, 9), says: /^Wind on the roof is not derived yet/ },

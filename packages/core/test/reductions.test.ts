@@ -1,6 +1,6 @@
 import { expanded } from '../src/document/labels'
 import type { ReductionView } from '../src/derivation/reductions'
-import type { Basis, LoadKey, ReductionTable } from '../src/document/recordKinds'
+import type { Basis, Layer, LoadKey, ReductionTable } from '../src/document/recordKinds'
 import { nationalSetEdits } from '../src/editing/ownLayer'
 import { ask } from '../src/queries/derive'
 import { reductionReason } from '../src/wording/reductionReason'
@@ -31,10 +31,23 @@ function tower(more: Partial<LoadKey> = {}, basis: Partial<Basis> = {}) {
   }
   return { building, floors, below, view }
 }
+/** A national set that says which factors columns take, and nothing else. */
+const setWith = (columns: string): Layer => ({
+  kind: 'layer',
+  id: 'layer:columns000000',
+  family: 'EN',
+  standing: 'national',
+  name: 'a country',
+  values: {},
+  tables: {},
+  methods: { 'imposed.columns': columns },
+  uses: {},
+})
+
 const near = (value: number, digits = 6) => expect.closeTo(value, digits) as number
 
 describe('a column under three storeys of offices and a roof', () => {
-  test('by area 0.5 + 10/A, by storeys (2 + (n - 2) 0.7) / n (EN 1991-1-1 (6.1), (6.2), ψ0 of table A1.1, from memory)', () => {
+  test('by storeys (2 + (n - 2) 0.7) / n, and not by area (EN 1991-1-1 6.2.2(2), 6.3.1.2(11), (6.2), ψ0 of table A1.1, from memory)', () => {
     const { reductions, rows } = tower().view('imposed/B')
     expect(rows.map(({ levelName }) => levelName)).toEqual(['4', '3', '2', '1'])
     expect(reductions).toMatchObject([
@@ -43,26 +56,26 @@ describe('a column under three storeys of offices and a roof', () => {
       {
         storeys: 1,
         area: near(30),
-        byArea: near(0.5 + 10 / 30),
+        byArea: null,
         byStoreys: near(1),
         reducible: near(90_000),
-        foot: near(75_000),
+        foot: near(90_000),
       },
       {
         storeys: 2,
         area: near(60),
-        byArea: near(0.5 + 10 / 60),
+        byArea: null,
         byStoreys: near(1),
         reducible: near(180_000),
-        foot: near(120_000),
+        foot: near(180_000),
       },
       {
         storeys: 3,
         area: near(90),
-        byArea: near(0.5 + 10 / 90),
+        byArea: null,
         byStoreys: near(2.7 / 3),
         reducible: near(270_000),
-        foot: near(270_000 * (0.5 + 10 / 90)),
+        foot: near(270_000 * (2.7 / 3)),
       },
     ])
     expect(rows.at(-1)?.foot).toBeCloseTo(270_000, 6)
@@ -72,20 +85,44 @@ describe('a column under three storeys of offices and a roof', () => {
     const { building, below } = tower()
     const factor = (way: string) =>
       ask(building.state(), { kind: 'why', address: `reduction:${below}:imposed/B:${way}` })
-    expect(factor('area')?.value).toBeCloseTo(0.5 + 10 / 90, 9)
-    expect(JSON.stringify(factor('area'))).toContain('level 2')
+    expect(factor('area')).toBeNull()
     expect(factor('storeys')?.value).toBeCloseTo(0.9, 9)
     expect(factor('height')).toBeNull()
   })
 
-  test('of assembly as of offices down to 0.6; a single load on the column stays whole', () => {
+  test('where a national set lets columns take the factor for area as well, the lower of both', () => {
+    const { building, below, view } = tower()
+    building.add(setWith('byAreaToo'))
+    expect(view('imposed/B').reductions?.at(-1)).toMatchObject({
+      byArea: near(0.5 + 10 / 90),
+      byStoreys: near(0.9),
+      foot: near(270_000 * (0.5 + 10 / 90)),
+    })
+    const area = ask(building.state(), { kind: 'why', address: `reduction:${below}:imposed/B:area` })
+    expect(area?.value).toBeCloseTo(0.5 + 10 / 90, 9)
+    expect(JSON.stringify(area)).toContain('level 2')
+  })
+
+  test('twenty storeys: 0.73 of them, not the 0.5 that the area alone would leave', () => {
+    const building = new Building()
+    const levels = Array.from({ length: 21 }, (_, i) => building.level(String(i), 3 * i))
+    const floors = building.layout('Floors', building.key(3000), levels[1], levels[20])
+    const [column] = rectangle(0, 0, 12, 10).map((at) => building.column(floors, at))
+    building.beam(floors, [0, 0], [12, 0])
+    building.beam(floors, [0, 10], [12, 10])
+    building.panel(floors, rectangle(0, 0, 12, 10))
+    const expandedId = expanded(column?.id ?? '', levels[1]?.id ?? '')
+    const found = ask(building.state(), { kind: 'column', expandedId, caseId: 'imposed/B' })
+    // hand: (2 + 18 · 0.7) / 20 of 20 · 90 kN
+    expect(found?.reductions?.at(-1)?.foot).toBeCloseTo(((2 + 18 * 0.7) / 20) * 1_800_000, 3)
+  })
+
+  test('of assembly as of offices; a single load on the column stays whole', () => {
     const { building, floors, view } = tower({ use: 'C1' })
     building.pointLoad(floors, [0, 0], 50_000, { nature: 'imposed', use: 'C1' })
     const bottom = view('imposed/C').reductions?.at(-1)
-    // 90 m²: 0.5 + 0.11 = 0.611, from 100 m² on the least counts (checks of the formula)
-    expect(bottom?.byArea).toBeCloseTo(0.5 + 10 / 90, 9)
     expect(bottom?.reducible).toBeCloseTo(270_000, 6)
-    expect(bottom?.foot).toBeCloseTo(3 * 50_000 + 270_000 * (0.5 + 10 / 90), 5)
+    expect(bottom?.foot).toBeCloseTo(3 * 50_000 + 270_000 * 0.9, 5)
   })
 
   test('what lies on top of another load brings load and no area', () => {
@@ -111,6 +148,7 @@ test('a beam under 60 m² of offices: 0.5 + 10/60 of 180 kN, with its trace; non
   expect(view?.reduction).toEqual({
     area: near(60),
     byArea: near(0.5 + 10 / 60),
+    sparedByStoreys: 0,
     total: near(180_000 * (0.5 + 10 / 60)),
   })
   expect(view?.total).toBeCloseTo(180_000, 6)
@@ -230,13 +268,20 @@ describe('other families, by their tables of floors and areas (from memory)', ()
     }
   })
 
-  test('the German annex: 0.5 + 10/90 for offices, 0.7 + 0.6/3', () => {
+  test('the German annex: 0.7 + 0.6/3 for columns, 0.5 + 10/60 for a beam of offices', () => {
     const { building, view } = tower({ use: 'B1' })
     const [germany] = shippedSets.EN
     if (!germany) throw new Error('no set')
     for (const { after } of nationalSetEdits(building.document, germany, building.random))
       if (after) building.add(after)
-    expect(view('imposed/B').reductions?.at(-1)).toMatchObject({ byArea: near(0.5 + 10 / 90), byStoreys: near(0.9) })
+    expect(view('imposed/B').reductions?.at(-1)).toMatchObject({ byArea: null, byStoreys: near(0.9) })
+    const state = building.state()
+    const south = state.floors[0]?.operator.plan.frame.beams.find(({ a }) => a[1] === 0)?.member.id ?? ''
+    const expandedId = expanded(south, state.floors[0]?.level.id ?? '')
+    expect(ask(state, { kind: 'member', expandedId, caseId: 'imposed/B' })?.reduction?.byArea).toBeCloseTo(
+      0.5 + 10 / 60,
+      9,
+    )
   })
 })
 
@@ -319,18 +364,16 @@ describe('in combinations', () => {
     return { state, view, most: rows.find((row) => row.key === key)?.most }
   }
 
-  // the column of the tower above: 3 x 30 m2 of 3.00 kN/m2; by area 0.5 + 10/90 = 0.611, by storeys (2 + 0.7)/3 = 0.9
+  // the column of the tower above: 3 x 30 m2 of 3.00 kN/m2; by storeys (2 + 0.7)/3 = 0.9
   test('hand: whole, reduced where no psi is, and by the lower of both', () => {
     const [whole, beside, reduced] = [governed('nowhere'), governed('withoutPsi'), governed('lower')]
     // and the roof, 30 m2 of 0.40 kN/m2, which has no psi_0 and so leads or is not there
     expect(whole.most).toBeCloseTo(1.5 * 270_000, 3)
-    // with the roof leading the floors have psi_0 = 0.7 and no reduction: more than 1.5 x 0.611 x 270 = 247.5
-    expect(beside.most).toBeCloseTo(1.5 * (12_000 + 0.7 * 270_000), 3)
-    // of psi_0 and 0.611 the lower
-    expect(reduced.most).toBeCloseTo(1.5 * (12_000 + (0.5 + 1 / 9) * 270_000), 3)
+    // the floors lead and are reduced; with the roof leading they would have psi_0 = 0.7: 1.5 (12 + 189) = 301.5
+    expect(beside.most).toBeCloseTo(1.5 * 0.9 * 270_000, 3)
+    expect(reduced.most).toBeCloseTo(1.5 * 0.9 * 270_000, 3)
     const [term] = reduced.view?.most.terms.filter(({ caseId }) => caseId === 'imposed/B') ?? []
-    // in place of psi_0: 1.5, not 1.05
-    expect(term).toMatchObject({ factor: near(1.5), reduction: near(0.5 + 1 / 9), characteristic: near(270_000, 3) })
+    expect(term).toMatchObject({ factor: near(1.5), reduction: near(0.9), characteristic: near(270_000, 3) })
     expect(reduced.view?.most.value).toBeCloseTo(reduced.most ?? 0, 6)
   })
 
@@ -341,20 +384,26 @@ describe('in combinations', () => {
     expect(JSON.stringify(traced)).toContain('reduced')
   })
 
-  test('beside psi it is a concern, with its mend', () => {
-    const codes = (reductions: Basis['reductions']) =>
-      ask(governed(reductions).state, { kind: 'concerns' }).map(({ code }) => code)
-    expect(codes('everywhere')).toContain('reduction.beside-psi')
-    expect(codes('lower')).not.toContain('reduction.beside-psi')
-    expect(codes('withoutPsi')).not.toContain('reduction.beside-psi')
+  test('the factor for area may stand beside psi, that for storeys does not, by an own table it is a concern', () => {
+    const [column, state] = [governed('everywhere').view, governed('everywhere').state]
+    // psi_0 alone where the floors accompany: the roof leads with its 12 kN, which is less than what 0.9 leaves where they lead
+    expect(column?.most.value).toBeCloseTo(1.5 * 0.9 * 270_000, 3)
+    const beam = ask(state, { kind: 'envelopes', set: 'strength', effects: 'beamTotal' })[0]
+    expect(beam?.most).toBeCloseTo(1.5 * (0.5 + 10 / 60) * 180_000, 3)
+    const frequent = (effects: 'beamTotal' | 'columnForce', key?: string) =>
+      ask(state, { kind: 'envelopes', set: 'frequent', effects }).find((row) => key === undefined || row.key === key)
+    // psi_1 = 0.5 of offices (table A1.1, from memory): beside alpha_A, and in place of alpha_n
+    expect(frequent('beamTotal')?.most).toBeCloseTo(0.5 * (0.5 + 10 / 60) * 180_000, 3)
+    expect(frequent('columnForce', column?.key)?.most).toBeCloseTo(0.5 * 270_000, 3)
+    expect(ask(state, { kind: 'concerns' }).map(({ code }) => code)).not.toContain('reduction.beside-psi')
   })
 
   test('for the building: every column at the base, with and without', () => {
     const { state } = governed('nowhere')
     const rows = ask(state, { kind: 'reducedBase', caseId: 'imposed/B' })
-    // four columns, each as above: 270 kN and 0.611 of them
+    // four columns, each as above: 270 kN and 0.9 of them
     expect(rows.map(({ whole, reduced }) => [whole, reduced])).toEqual(
-      Array.from({ length: 4 }, () => [near(270_000, 3), near(165_000, 3)]),
+      Array.from({ length: 4 }, () => [near(270_000, 3), near(243_000, 3)]),
     )
     expect(ask(state, { kind: 'reducedBase', caseId: 'permanent/self-weight' })).toEqual([])
   })
@@ -437,11 +486,19 @@ describe('an own table in place of the standard', () => {
 
 describe('columns that stand on beams', () => {
   /** Above 12 by 10 m on four columns stand 6 by 10 m on four more, 3 m from the ends of two beams. */
-  const over = (transferred: Basis['transferred']) => {
-    const building = new Building({ transferred })
-    const [, low, high] = ['Base', '1', '2'].map((name, i) => building.level(name, 3 * i))
-    const office = building.key(3000)
-    const [floor, upper] = [building.layout('Floor', office, low), building.layout('Upper', office, high)]
+  const over = (
+    transferred: Basis['transferred'],
+    upperFloors = 1,
+    basis: Partial<Basis> = {},
+    key: Partial<LoadKey> = {},
+  ) => {
+    const building = new Building({ transferred, ...basis })
+    const [, low, ...high] = Array.from({ length: 2 + upperFloors }, (_, i) => building.level(String(i), 3 * i))
+    const office = building.key(3000, key)
+    const [floor, upper] = [
+      building.layout('Floor', office, low),
+      building.layout('Upper', office, high[0], high.at(-1)),
+    ]
     const [corner] = rectangle(0, 0, 12, 10).map((at) => building.column(floor, at))
     const south = building.beam(floor, [0, 0], [12, 0])
     building.beam(floor, [0, 10], [12, 10])
@@ -451,7 +508,10 @@ describe('columns that stand on beams', () => {
     building.beam(upper, [3, 10], [9, 10])
     building.panel(upper, rectangle(3, 0, 9, 10))
     const state = building.state()
-    const at = (id: string | undefined) => ({ expandedId: expanded(id ?? '', low?.id ?? ''), caseId: 'imposed/B' })
+    const at = (id: string | undefined) => ({
+      expandedId: expanded(id ?? '', low?.id ?? ''),
+      caseId: basis.family === 'BS' ? 'imposed/Q' : 'imposed/B',
+    })
     return {
       column: ask(state, { kind: 'column', ...at(corner?.id) })?.reductions?.[0],
       beam: ask(state, { kind: 'member', ...at(south.id) })?.reduction,
@@ -459,33 +519,33 @@ describe('columns that stand on beams', () => {
     }
   }
 
-  test('reduced below the beam too: 30 + 15 m² and 135 kN in the corner, 90 m² and 270 kN on the beam', () => {
+  test('below the beam the column counts two storeys, which stay whole; the beam is reduced for its own 60 m² alone', () => {
     const { column, beam } = over('reduced')
-    const foot = 135_000 * (0.5 + 10 / 45)
-    expect(column).toMatchObject({
-      area: near(45),
-      byArea: near(0.5 + 10 / 45),
-      reducible: near(135_000),
-      foot: near(foot),
-    })
-    // and the other way beside it
-    expect(column?.otherwise).toBeCloseTo(135_000 - (1 - (0.5 + 10 / 30)) * 90_000, 6)
-    expect(beam).toMatchObject({ area: near(90), byArea: near(0.5 + 10 / 90), total: near(270_000 * (0.5 + 10 / 90)) })
+    expect(column).toMatchObject({ area: near(45), byArea: null, byStoreys: near(1), foot: near(135_000) })
+    expect(column?.otherwise).toBeNull()
+    expect(beam).toMatchObject({ area: near(60), byArea: near(0.5 + 10 / 60), sparedByStoreys: 0 })
+    expect(beam?.total).toBeCloseTo(270_000 - (0.5 - 10 / 60) * 180_000, 6)
   })
 
-  test('whole below the beam: its own 30 m² and 90 kN are reduced alone', () => {
-    const { column, beam, state } = over('whole')
-    const foot = 135_000 - (1 - (0.5 + 10 / 30)) * 90_000
-    expect(column).toMatchObject({
-      area: near(30),
-      byArea: near(0.5 + 10 / 30),
-      reducible: near(90_000),
-      foot: near(foot),
-    })
-    expect(column?.otherwise).toBeCloseTo(135_000 * (0.5 + 10 / 45), 6)
-    expect(beam).toMatchObject({ area: near(60), total: near(270_000 - (0.5 - 10 / 60) * 180_000) })
-    expect(ask(state, { kind: 'reducedBase', caseId: 'imposed/B' }).map(({ reduced }) => reduced)).toEqual(
-      Array.from({ length: 4 }, () => near(foot)),
-    )
+  test('three floors on a beam: what their columns bring keeps the factor for three storeys, its own floor that for area', () => {
+    const { column, beam } = over('reduced', 3)
+    // hand: 60 m² of its own, 180 kN · (0.5 + 10/60) = 120; two columns of 3 · 15 m², 270 kN · (2 + 0.7)/3 = 243
+    expect(beam).toMatchObject({ area: near(60), byArea: near(0.5 + 10 / 60), sparedByStoreys: near(27_000) })
+    expect(beam?.total).toBeCloseTo(120_000 + 243_000, 6)
+    // the column in the corner counts four: 30 + 3 · 15 m², 225 kN · (2 + 2 · 0.7)/4
+    expect(column).toMatchObject({ storeys: 4, area: near(75), byStoreys: near(0.85), foot: near(191_250) })
+  })
+
+  test('whole below the beam: nothing of what columns bring is reduced', () => {
+    const { column, beam } = over('whole', 3)
+    expect(column).toMatchObject({ storeys: 1, area: near(30), reducible: near(90_000), foot: near(225_000) })
+    expect(column?.otherwise).toBeCloseTo(191_250, 6)
+    expect(beam).toMatchObject({ area: near(60), sparedByStoreys: 0, total: near(450_000 - (0.5 - 10 / 60) * 180_000) })
+  })
+
+  test('by an area alone, as BS 6399-1 has it, one factor is for all that lands', () => {
+    const { beam } = over('reduced', 3, { family: 'BS' }, { use: 'B-offices' })
+    // hand: 60 + 90 m²; table 3: 0.85 at 150 m² (from memory)
+    expect(beam).toMatchObject({ area: near(150), byArea: near(0.85), sparedByStoreys: 0 })
   })
 })

@@ -1,13 +1,14 @@
 import type { BuildUp, LoadKey } from '../document/recordKinds'
 import type { Concern } from '../outcome/outcome'
 import { familyOf } from '../standards/families'
-import { concentratedKey, perMetreKey, uniformKey } from '../standards/family'
+import { concentratedKey, perMetreKey, uniformKey, type Family } from '../standards/family'
 import { parameterIf, type Standard } from '../standards/layer'
 import { given, type Traced } from '../trace/traced'
 import { storedLoad } from './storedLoad'
 import { imposedCase, partitionCase } from './cases'
 import { buildUpWeight } from './ownWeight'
 import { massShare } from './massShare'
+import { byPitch } from './pitchedRoof'
 import { partitionAllowance } from './partitions'
 
 /** The area loads of one load key in Pa, each with its trace. */
@@ -17,6 +18,8 @@ export interface KeyLoads {
   readonly cases: { readonly group: string; readonly imposed: string; readonly partitions: string } | null
   readonly buildUp: Traced
   readonly imposed: Traced | null
+  /** How it goes by the pitch of the roof that it lies on; null where it does not. */
+  readonly pitched: PitchRule | null
   /** What each metre of height adds where the use is storage, N/m³; null where height does not count. */
   readonly perMetre: Traced | null
   /** In N, for the local check: it acts alone, so it is in no case (EN 1991-1-1, 6.2.1(3)P). */
@@ -45,6 +48,7 @@ export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: S
     cases: casesOfUse(key.use, standard, imposed?.value),
     buildUp: permanent,
     imposed,
+    pitched: pitchRuleOf(key, standard),
     perMetre,
     concentrated: key.use === null ? null : parameterIf(standard, concentratedKey(key.use)),
     partitions: partitions.value,
@@ -63,6 +67,21 @@ export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: S
     ],
   }
 }
+
+type PitchRule = NonNullable<Family['pitched']>['rule']
+
+/** What is typed is typed for the roof as it is. */
+function pitchRuleOf({ use, imposed }: LoadKey, { family }: Standard): PitchRule | null {
+  const { pitched } = familyOf(family)
+  return pitched && imposed === null && use === pitched.use ? pitched.rule : null
+}
+
+/**
+ * The uniform imposed load of a key where it lies.
+ * @param stretch - true area by area in plan
+ */
+export const imposedOn = ({ imposed, pitched }: KeyLoads, stretch: number): Traced | null =>
+  imposed && pitched ? byPitch(pitched, imposed, stretch) : imposed
 
 /** Whether it may be reduced, and what stays of it then (IS 875-2 3.2.1.1, BS 6399-1 6.1). */
 function reducibleOf(key: LoadKey, uniform: number, standard: Standard): Pick<KeyLoads, 'reducible' | 'kept'> {

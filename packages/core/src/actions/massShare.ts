@@ -9,6 +9,8 @@ export function massShareOfUse(use: string | null, imposed: number, standard: St
   const { mass, groups } = familyOf(standard.family)
   const entry = use === null ? undefined : standard.uses[use]
   const none = given('ψ_E', 'factor', 0, `no part of it counts, ${mass.clause}`)
+  // how heavy it is decides, also of what is typed without a use
+  if (mass.shareOf === 'byIntensity' && !entry) return parameterIf(standard, byIntensity(imposed, standard)) ?? none
   if (use === null || !entry) return none
   const key = {
     psi2: `basis.psi_2.${entry.group}`,

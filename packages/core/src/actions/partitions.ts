@@ -1,6 +1,7 @@
 import type { LoadKey } from '../document/recordKinds'
 import type { Concern } from '../outcome/outcome'
-import { parameterOf, tableOf, type Standard } from '../standards/layer'
+import { familyOf } from '../standards/families'
+import { parameterIf, parameterOf, tableOf, type Standard } from '../standards/layer'
 import { formula } from '../trace/formula'
 import { readTable } from '../trace/readTable'
 import { given, type Traced } from '../trace/traced'
@@ -26,6 +27,17 @@ export const leastAllowance = formula({
   evaluate: ({ L_0, L_lim, q_min }) => (L_0 < L_lim ? q_min : 0),
 })
 
+/** The same of 7-05 and 7-10: none where the live load exceeds the limit. */
+export const leastAllowanceToLimit = formula({
+  symbol: 'q_part',
+  quantity: 'pressure',
+  clause: 'ASCE 7-16 4.3.2',
+  inputs: { L_0: 'pressure', L_lim: 'pressure', q_min: 'pressure' },
+  expression: 'q_min * (L_0 <= L_lim)',
+  // 80 psf as a sum or a conversion may have it
+  evaluate: ({ L_0, L_lim, q_min }) => (L_0 <= L_lim ? q_min : 0),
+})
+
 export interface Allowance {
   readonly value: Traced | null
   readonly concerns: readonly Concern[]
@@ -39,16 +51,18 @@ export function partitionAllowance(key: LoadKey, imposed: Traced | null, standar
     case 'typed':
       return typedAllowance(key, imposed, standard)
     case 'least':
-      return standard.methods['imposed.partitions'] === 'least'
-        ? { value: least(imposed, standard), concerns: [] }
-        : unfit(key, standard)
+      return asksForLeast(standard) ? { value: least(imposed, standard), concerns: [] } : unfit(key, standard)
     case 'byWeight':
-      return byWeight(key, standard)
+      return byWeight(key, imposed, standard)
   }
 }
 
+/** The standard asks for an allowance wherever partitions may stand, whatever they weigh. */
+const asksForLeast = ({ methods }: Standard): boolean =>
+  methods['imposed.partitions'] === 'least' || methods['imposed.partitions'] === 'leastToLimit'
+
 const least = (imposed: Traced | null, standard: Standard): Traced =>
-  leastAllowance({
+  (standard.methods['imposed.partitions'] === 'leastToLimit' ? leastAllowanceToLimit : leastAllowance)({
     L_0: pressure(imposed ?? given('L_0', 'pressure', 0, 'no live load')),
     L_lim: parameterOf(standard, 'imposed.partitions.limit', 'pressure'),
     q_min: parameterOf(standard, 'imposed.partitions.least', 'pressure'),
@@ -60,34 +74,58 @@ const pressure = (traced: Traced): Traced<'pressure'> => ({ ...traced, quantity:
 function typedAllowance(key: LoadKey, imposed: Traced | null, standard: Standard): Allowance {
   if (key.partitionLoad === null) return none
   const value = given('q_part', 'pressure', key.partitionLoad, `typed for “${key.name}”`)
-  const wanted = standard.methods['imposed.partitions'] === 'least' ? least(imposed, standard).value : 0
+  const wanted = asksForLeast(standard) ? least(imposed, standard).value : 0
   if (key.partitionLoad >= wanted) return { value, concerns: [] }
   const data = { key: key.name, value: key.partitionLoad, least: wanted }
   return { value, concerns: [{ code: 'partitions.below-least', severity: 'caution', about: [key.id], data }] }
 }
 
-function byWeight(key: LoadKey, standard: Standard): Allowance {
+function byWeight(key: LoadKey, imposed: Traced | null, standard: Standard): Allowance {
   if (key.partitionWeight === null || key.partitionWeight === 0) return none
   const g_wall = given('g_wall', 'lineLoad', key.partitionWeight, `own weight of the partitions of “${key.name}”`)
   switch (standard.methods['imposed.partitions']) {
     case 'thirdOfWeight': {
-      const q_min = parameterOf(standard, 'imposed.partitions.least', 'pressure')
+      const heaviest = parameterIf(standard, 'imposed.partitions.heaviest')
+      if (heaviest && key.partitionWeight > heaviest.value) return tooHeavy(key, key.partitionWeight)
+      // BS 6399-1 5.1.4: the least is for offices
+      const asksFor = familyOf(standard.family).leastPartitionsOf
+      const q_min =
+        asksFor && !asksFor.includes(key.use ?? '')
+          ? given('q_min', 'pressure', 0, 'no least value but for offices')
+          : parameterOf(standard, 'imposed.partitions.least', 'pressure')
       return { value: thirdOfWeight({ g_wall, l: given('l', 'length', 1, 'a metre of width'), q_min }), concerns: [] }
     }
     case 'byBand':
-      return byBand(key, key.partitionWeight, g_wall, standard)
+      return byBand(key, imposed, g_wall, standard)
     default:
       return unfit(key, standard)
   }
 }
 
 /** EN 1991-1-1 6.3.1.2(8): a step by the weight of the wall, bounds inclusive. */
-function byBand(key: LoadKey, weight: number, g_wall: Traced, standard: Standard): Allowance {
+function byBand(key: LoadKey, imposed: Traced | null, g_wall: Traced, standard: Standard): Allowance {
+  const limit = parameterIf(standard, 'imposed.partitions.limit')
+  if (limit && imposed && imposed.value >= limit.value)
+    return { value: noAllowance({ q_k: pressure(imposed), q_lim: pressure(limit) }), concerns: [] }
   const read = readTable(tableOf(standard, 'imposed.partitions'), 'allowance', g_wall)
   if (read.ok) return { value: read.value, concerns: read.concerns }
+  return tooHeavy(key, g_wall.value)
+}
+
+function tooHeavy(key: LoadKey, weight: number): Allowance {
   const data = { key: key.name, weight }
   return { value: null, concerns: [{ code: 'partitions.too-heavy', severity: 'blocking', about: [key.id], data }] }
 }
+
+/** DIN EN 1991-1-1/NA to 6.3.1.2(8): none is needed where the imposed load is so large. */
+export const noAllowance = formula({
+  symbol: 'q_k,part',
+  quantity: 'pressure',
+  clause: 'DIN EN 1991-1-1/NA to 6.3.1.2(8)',
+  inputs: { q_k: 'pressure', q_lim: 'pressure' },
+  expression: 'q_k * (q_k < q_lim) * (q_k >= q_lim)',
+  evaluate: () => 0,
+})
 
 /** A rule that the standard in use does not have: no load follows, and that is said. */
 function unfit(key: LoadKey, standard: Standard): Allowance {

@@ -110,28 +110,16 @@ export function reductionsOf(
   standard: Standard,
   own: ReductionTable | null = null,
 ): Reductions | null {
-  const { by, group, area, storeys, onRoof } = supported
+  const { by, area, storeys, onRoof } = supported
   if (own && !onRoof) return byOwnTable(supported, own)
   const method = standard.methods['imposed.reduction']
   if (method === 'rootOfArea') return { byArea: liveReductionOf(supported, standard), byStoreys: null }
   // the others have no rule for roofs
   if (onRoof) return null
   const n = given('n', 'count', storeys, whatCounts(method))
+  if (method === 'alpha' || method === 'alphaGermany')
+    return byMember(supported, standard, alphas(supported, standard, n))
   switch (method) {
-    case 'alpha': {
-      const psi_0 = parameterOf(standard, `basis.psi_0.${group}`, 'factor')
-      const least = parameterIf(standard, `reduction.least.${group}`)
-      const alpha_min = least
-        ? parameterOf(standard, `reduction.least.${group}`, 'factor')
-        : given('alpha_min', 'factor', 0, 'no least value for the category')
-      const A_0 = parameterOf(standard, 'reduction.A_0', 'area')
-      return {
-        byArea: areaReduction({ psi_0, A_0, A: area, alpha_min }),
-        byStoreys: storeyReduction({ n, psi_0 }),
-      }
-    }
-    case 'alphaGermany':
-      return germanReductions(supported, standard, n)
     case 'tables':
     case 'tablesAllFloors':
       return {
@@ -141,6 +129,33 @@ export function reductionsOf(
     default:
       return null
   }
+}
+
+/** Categories whose load of several storeys may be reduced (EN 1991-1-1 6.2.2(2), 6.3.1.2(11)). */
+const byStoreysToo: readonly string[] = ['A', 'B', 'C', 'D']
+
+/**
+ * alpha_A is for floors, beams and roofs (6.2.1(4), 6.3.1.2(10)), alpha_n for columns and walls (6.2.2(2), 6.3.1.2(11)); a national
+ * set may let columns take alpha_A as well.
+ */
+function byMember({ by, group }: Supported, { methods }: Standard, { byArea, byStoreys }: Reductions): Reductions {
+  if (by === 'beam') return { byArea, byStoreys: null }
+  return {
+    byArea: methods['imposed.columns'] === 'byAreaToo' ? byArea : null,
+    byStoreys: byStoreysToo.includes(group) ? byStoreys : null,
+  }
+}
+
+function alphas(supported: Supported, standard: Standard, n: Traced<'count'>): Reductions {
+  if (standard.methods['imposed.reduction'] === 'alphaGermany') return germanReductions(supported, standard, n)
+  const { group, area } = supported
+  const psi_0 = parameterOf(standard, `basis.psi_0.${group}`, 'factor')
+  const least = parameterIf(standard, `reduction.least.${group}`)
+  const alpha_min = least
+    ? parameterOf(standard, `reduction.least.${group}`, 'factor')
+    : given('alpha_min', 'factor', 0, 'no least value for the category')
+  const A_0 = parameterOf(standard, 'reduction.A_0', 'area')
+  return { byArea: areaReduction({ psi_0, A_0, A: area, alpha_min }), byStoreys: storeyReduction({ n, psi_0 }) }
 }
 
 function germanReductions({ group, area }: Supported, standard: Standard, n: Traced<'count'>): Reductions {

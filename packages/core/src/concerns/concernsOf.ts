@@ -23,7 +23,8 @@ import { unloadedPanels } from './unloadedPanels'
 import { unusualValues } from './usualRanges'
 import { wallHeights } from './walls'
 import { weightNotOnce, weightTwice } from './weightTwice'
-import { velocityOfAnotherKind, windOfFamily } from './windOfFamily'
+import { velocityOfAnotherKind, windOfFamily, windWithoutTerrain } from './windOfFamily'
+import { heavyFaces } from './partitions'
 import { windOfSlopes } from './windOfSlopes'
 
 type Check = (state: ProjectState) => readonly Concern[]
@@ -52,6 +53,7 @@ const checks: readonly Check[] = [
   weightTwice,
   weightNotOnce,
   ({ keys }) => [...keys.values()].flatMap(({ concerns }) => concerns),
+  heavyFaces,
   ({ document, standard }) => typedConcerns(typedLoadsOf(document), standard),
   ({ document, standard }) => pressureConcerns(recordsOf(document, 'wallSurface'), standard),
   lostPressure,
@@ -61,6 +63,7 @@ const checks: readonly Check[] = [
   unloadedPanels,
   ({ wind }) => wind?.concerns ?? [],
   windOfFamily,
+  windWithoutTerrain,
   velocityOfAnotherKind,
   windOfSlopes,
   lostLoads,

@@ -11,6 +11,14 @@ export function windOfFamily({ basis, standard }: ProjectState): readonly Concer
   return [{ code: 'wind.family-underived', severity: 'caution', about: [basis.id], data }]
 }
 
+/** The German profile of mixed terrain inland knows neither the terrain nor the altitude that the basis states. */
+export function windWithoutTerrain({ basis, standard }: ProjectState): readonly Concern[] {
+  if (!basis || basis.basicWindVelocity === null || !derivesWind(standard)) return []
+  if (standard.methods['wind.peakPressure'] !== 'mixedInland') return []
+  const data = { terrain: basis.terrain, altitude: basis.altitude }
+  return [{ code: 'wind.without-terrain', severity: 'caution', about: [basis.id], data }]
+}
+
 /** The site service answers a mean velocity of 10 minutes; a family that wants another is given too little by it. */
 export function velocityOfAnotherKind({ basis, standard }: ProjectState): readonly Concern[] {
   const rule = pressureRuleOf(standard.family)

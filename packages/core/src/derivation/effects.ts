@@ -1,3 +1,4 @@
+import { entry } from '../outcome/assert'
 import { windDirectionOf } from '../actions/cases'
 import { isHanger } from '../building/frame'
 import { expanded, labelOf } from '../document/labels'
@@ -101,10 +102,12 @@ function columnEffect(
     values,
     ...reduced(state, values, (caseId) => {
       const foot = reducedFeet(state).get(footKey(expandedId, caseId))
-      if (foot === undefined || !fromEnds) return foot
+      if (foot === undefined) return undefined
+      const spared = (whole: number, value: number): Reduced => ({ value, sparedByStoreys: whole - value })
       // what it is spared, it is spared at both ends
       const i = state.caseIds.indexOf(caseId)
-      return fromEnds((tops[i] ?? 0) - (feet[i] ?? 0) + foot, foot)
+      const value = fromEnds ? fromEnds((tops[i] ?? 0) - (feet[i] ?? 0) + foot, foot) : foot
+      return spared(values[i] ?? 0, value)
     }),
   }
 }
@@ -120,24 +123,36 @@ function beamTotals(state: ProjectState, floor: FloorState): readonly Effect[] {
       levelName: floor.level.name,
       quantity: 'force',
       values,
-      ...reduced(state, values, (caseId, total) => reductionOfBeam(state, { floor, row }, caseId, total)?.total),
+      ...reduced(state, values, (caseId, total) => {
+        const found = reductionOfBeam(state, { floor, row }, caseId, total)
+        return found ? { value: found.total, sparedByStoreys: found.sparedByStoreys } : undefined
+      }),
     }
   })
 }
 
+/** An effect reduced, and how much of what it is spared is spared for storeys. */
+interface Reduced {
+  readonly value: number
+  readonly sparedByStoreys: number
+}
+
 /** What combinations take of an effect (EN 1991-1-1, 3.3.2(2): of psi and the reduction only one). */
 function reduced(
-  { basis, caseIds }: ProjectState,
+  { basis, caseIds, standard }: ProjectState,
   values: Float64Array,
-  of: (caseId: string, value: number) => number | undefined,
+  of: (caseId: string, value: number) => Reduced | undefined,
 ): Pick<Effect, 'combined' | 'lower'> {
   const where = basis?.reductions ?? 'nowhere'
   const lower = where === 'lower'
   if (where === 'nowhere') return { combined: alike(values), lower }
-  const less = values.map((value, i) => of(caseIds[i] ?? '', value) ?? value)
+  const less = Array.from(values, (value, i) => of(caseIds[i] ?? '', value) ?? { value, sparedByStoreys: 0 })
+  const apart = standard.methods['imposed.columns'] !== undefined
   const combined: CaseEffects = (index, psi) => {
-    const [whole, reduced] = [values[index] ?? 0, less[index] ?? 0]
-    if (psi === null || where === 'everywhere') return reduced
+    const [whole, { value: reduced, sparedByStoreys }] = [entry(values, index), entry(less, index)]
+    if (psi === null) return reduced
+    // alpha_A may stand beside psi; alpha_n does not: there psi alone lowers that part (EN 1991-1-1, 3.3.2(2))
+    if (where === 'everywhere') return apart && sparedByStoreys !== 0 ? reduced + sparedByStoreys : reduced
     // of psi and the reduction the lower: whole · psi, or reduced · 1
     return lower && psi > 0 && Math.abs(reduced) < psi * Math.abs(whole) ? reduced / psi : whole
   }

@@ -8,7 +8,7 @@ import {
   constructionImposed,
   constructionPermanent,
 } from '../actions/cases'
-import { keyLoads, type KeyLoads } from '../actions/keyLoads'
+import { imposedOn, keyLoads, type KeyLoads } from '../actions/keyLoads'
 import { factoredArea, factoredLine, layerWeight, memberWeight, stretchWeight, trussWeight } from '../actions/ownWeight'
 import { flightInputs, flightWeight } from '../actions/stairLoad'
 import { stretchesOf } from '../building/bearingWalls'
@@ -250,12 +250,9 @@ function putStair(source: StairSource, { keys, keyOf }: RegionLoads, weights: Ow
  * Everything that a load key brings, times how much of it lies there and how much of the plan that is.
  * @param floor - how much of the floor area it is: none for what lies on top of another load
  */
-function putKey(
-  { buildUp, construction, cases, imposed, partitions, reducible, kept }: KeyLoads,
-  { lying, plan }: KeyExtent,
-  floor: number,
-  put: Put,
-): void {
+function putKey(loads: KeyLoads, { lying, plan }: KeyExtent, floor: number, put: Put): void {
+  const { buildUp, construction, cases, partitions, reducible, kept } = loads
+  const imposed = imposedOn(loads, plan === 0 ? 1 : lying / plan)
   put.load(buildUps, lying * buildUp.value)
   if (construction.permanent) put.load(constructionPermanent, lying * construction.permanent.value)
   if (construction.imposed) put.load(constructionImposed, plan * construction.imposed.value)

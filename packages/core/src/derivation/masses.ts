@@ -1,12 +1,13 @@
 import { farEnd, isHanger } from '../building/frame'
 import { massShareOfUse } from '../actions/massShare'
 import { selfWeight } from '../actions/cases'
-import type { KeyLoads } from '../actions/keyLoads'
+import { imposedOn, type KeyLoads } from '../actions/keyLoads'
 import { isTypedLoad, valueAt } from '../actions/typedLoads'
 import { once } from '../document/once'
 import type { Point } from '../geometry/point'
 import { endOf, type Source } from '../rundown/sources'
 import { familyOf } from '../standards/families'
+import { parameterIf, type Standard } from '../standards/layer'
 import { tracedSum, type Traced, type TracedTerm } from '../trace/traced'
 import { caseRow, readCase } from './cells'
 import { floorAbove, hungAt, keyShareOf, type KeyShare } from './floorQueries'
@@ -102,19 +103,31 @@ function permanentAt({ caseIds }: ProjectState, floor: FloorState, row: number):
 
 /** What of a load key counts beside what is permanent. A load that belongs to no case does not. */
 function ofKey({ standard }: ProjectState, loads: KeyLoads, { plan, lying }: KeyShare): readonly Part[] {
-  const { massOnly, massShare, cases, imposed, partitions } = loads
+  const { massOnly, massShare, cases } = loads
+  const imposed = imposedOn(loads, plan === 0 ? 1 : lying / plan)
   const only: Part = ['massOnly', lying * (massOnly?.value ?? 0)]
   if (cases === null) return [only]
   const share = plan * massShare.value
-  const whole = familyOf(standard.family).mass.partitions === 'whole'
-  return [
-    only,
-    ['imposed', share * (imposed?.value ?? 0)],
-    ['partitions', (whole ? plan : share) * (partitions?.value ?? 0)],
-  ]
+  return [only, ['imposed', share * (imposed?.value ?? 0)], ['partitions', partitionMass(standard, loads, plan, share)]]
 }
 
-/** A typed imposed load counts by the share of its use. */
+/** What partitions weigh where they are typed, and at least so much where an allowance is asked for (ASCE 7 12.7.2, item 2). */
+function partitionMass(standard: Standard, { key, partitions }: KeyLoads, plan: number, share: number): number {
+  const allowance = partitions?.value ?? 0
+  switch (familyOf(standard.family).mass.partitions) {
+    case 'share':
+      return share * allowance
+    case 'whole':
+      return plan * allowance
+    case 'atLeast': {
+      const least = parameterIf(standard, 'mass.partitions.least')?.value ?? allowance
+      const known = key.partitionRule === 'typed' ? allowance : 0
+      return allowance > 0 ? plan * Math.max(known, least) : 0
+    }
+  }
+}
+
+/** A typed imposed load counts by the share of its use, and where that goes by the intensity, a line or force by the lower. */
 function typedImposed(
   { document, standard }: ProjectState,
   id: string,
@@ -122,7 +135,8 @@ function typedImposed(
 ): readonly (readonly [keyof MassParts, number])[] {
   const load = document.records.get(id)
   if (!isTypedLoad(load) || load.nature !== 'imposed') return []
-  return [['imposed', massShareOfUse(load.use, 0, standard).value * valueAt(load, end)]]
+  const perArea = load.kind === 'areaLoad' ? Math.abs(valueAt(load, end)) : 0
+  return [['imposed', massShareOfUse(load.use, perArea, standard).value * valueAt(load, end)]]
 }
 
 /** Half of the columns and hangers of a floor, and of those of other floors whose other end is at it. */

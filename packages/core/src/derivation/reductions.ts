@@ -10,6 +10,7 @@ import { recordsOf } from '../document/document'
 import type { Basis, ReductionTable } from '../document/recordKinds'
 import { once } from '../document/once'
 import { memberOf } from '../document/labels'
+import { floorRundown } from '../rundown/floorRundown'
 import { given, tracedSum, type Traced } from '../trace/traced'
 
 /** What of an imposed case a length of a column may be spared. */
@@ -239,7 +240,9 @@ export interface BeamReduction {
   /** Floor area whose load may be reduced, with that of members that rest on it, m². */
   readonly area: number
   readonly byArea: number
-  /** All that lands, with the part that may be reduced by the factor, N. */
+  /** What the columns on it are spared for storeys, as far as it lands here, N; where the factor for area holds for that too, 0. */
+  readonly sparedByStoreys: number
+  /** All that lands, with the parts that may be reduced by their factors, N. */
   readonly total: number
 }
 
@@ -251,12 +254,56 @@ export function reductionOfBeam(
   total: number,
 ): BeamReduction | null {
   const found = factorOfBeam(state, place, caseId)
-  const read = readReducible(state, caseId, transferredIn(state))
-  if (!found || !read) return null
+  const read = readReducible(state, caseId, ownFloorOf(state))
+  const sparedByStoreys = columnsApart(state) ? sparedAbove(state, place, caseId) : 0
+  if (!read || (!found && sparedByStoreys === 0)) return null
   const load = withKept(state, loadAt(read, place.floor.rundown.beamTotals, place.row), 'beam')
-  const { spared } = sparedOf(load, found.factor.value)
-  return { area: found.area, byArea: found.factor.value, total: total - spared }
+  const { spared } = sparedOf(load, found?.factor.value ?? 1)
+  return {
+    area: found?.area ?? 0,
+    byArea: found?.factor.value ?? 1,
+    sparedByStoreys,
+    total: total - spared - sparedByStoreys,
+  }
 }
+
+/**
+ * Where columns are reduced for storeys and beams for area (EN 1991-1-1 6.3.1.2(10) and (11)) what columns bring to a beam keeps their
+ * factor, and the beam's is for its own floor: never both on one load. Elsewhere one factor is for all that lands.
+ */
+export const columnsApart = (state: ProjectState): boolean =>
+  state.standard.methods['imposed.columns'] !== undefined && !ownTable(state) && transferredIn(state) === 'reduced'
+
+/** Which of the areas and loads that run down are those of a beam's factor. */
+const ownFloorOf = (state: ProjectState): Transferred => (columnsApart(state) ? 'whole' : transferredIn(state))
+
+/** What feet over a floor are spared, run down through its beams: N on each of them. */
+function sparedAbove(state: ProjectState, { floor, row }: Place, caseId: string): number {
+  const known = sparedOnBeams(state)
+  const key = `${caseId} ${floor.level.id}`
+  const before = known.get(key)
+  if (before) return before[row] ?? 0
+  const { operator, feetAbove, onSlab } = floor
+  const above = state.floors[state.floors.indexOf(floor) + 1]
+  const at = readCase(state, caseId)
+  const spared = Float64Array.from(above?.operator.plan.frame.columns ?? [], ({ member }, i) => {
+    const foot = above ? reducedFeet(state).get(footKey(expandedAt(above, member.id), caseId)) : undefined
+    return foot === undefined || !above ? 0 : at(above.rundown.feet, i) - foot
+  })
+  const { beamTotals } = floorRundown(operator, {
+    columns: 1,
+    intensities: new Float64Array(operator.applied.length),
+    columnWeights: new Float64Array(operator.plan.frame.columns.length),
+    landings: feetAbove?.landings ?? [],
+    feetAbove: spared,
+    ending: [],
+    onSlab: onSlab ?? null,
+  })
+  known.set(key, beamTotals)
+  return beamTotals[row] ?? 0
+}
+
+const sparedOnBeams = once<ProjectState, Map<string, Float64Array>>(() => new Map())
 
 export function factorOfBeam(
   state: ProjectState,
@@ -266,7 +313,7 @@ export function factorOfBeam(
   // what goes down a wall is reduced by its stretches
   if (floor.operator.plan.frame.beams[row]?.stretches) return null
   const group = reducibleGroupOf(caseId)
-  const area = readReducible(state, caseId, transferredIn(state))?.area(floor.rundown.beamTotals, row) ?? 0
+  const area = readReducible(state, caseId, ownFloorOf(state))?.area(floor.rundown.beamTotals, row) ?? 0
   if (group === null || area <= leastFloor) return null
   const supported = tracedSum('A', 'area', 'floor of the category, shared as a load would be', [
     { label: `level ${floor.level.name}`, value: area },

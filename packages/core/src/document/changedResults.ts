@@ -1,5 +1,6 @@
 import { boxOf } from '../geometry/polygon'
 import { recordsOf, type Document } from './document'
+import type { Basis, Kind } from './recordKinds'
 
 /** A result that another build gives otherwise: by which clause, in words, and where it bears. */
 export interface ChangedResult {
@@ -24,6 +25,15 @@ function hasNestedPanels(document: Document): boolean {
     boxes.some((b) => a !== b && a.layout === b.layout && a.x0 >= b.x0 && a.x1 <= b.x1 && a.y0 >= b.y0 && a.y1 <= b.y1),
   )
 }
+
+/** Whether a project is of a family, and has a record of a kind. */
+const inFamily =
+  (family: Basis['family'], kind: Kind = 'basis') =>
+  (document: Document): boolean =>
+    recordsOf(document, 'basis')[0]?.family === family && has(kind)(document)
+
+const reduces = (document: Document): boolean =>
+  recordsOf(document, 'basis').some(({ reductions }) => reductions === 'everywhere')
 
 /** What moved, oldest first. */
 export const changedResults: readonly ChangedResult[] = [
@@ -64,6 +74,91 @@ export const changedResults: readonly ChangedResult[] = [
     clause: 'statics',
     words: 'A panel that lies wholly within another one is left out of it, so that its floor counts once.',
     uses: hasNestedPanels,
+  },
+  {
+    edition: 1,
+    clause: 'EN 1991-1-1 6.2.1(4), 6.2.2(2), 6.3.1.2(10), (11)',
+    words:
+      'Columns and walls take the factor for storeys alone, floors, beams and roofs that for area; what columns bring to a beam keeps theirs.',
+    uses: inFamily('EN', 'member'),
+  },
+  {
+    edition: 1,
+    clause: 'EN 1991-1-1 3.3.2(2)',
+    words: 'The factor for storeys never stands beside ψ.',
+    uses: (document) => reduces(document) && inFamily('EN')(document),
+  },
+  {
+    edition: 1,
+    clause: 'EN 1991-1-1 table 6.12',
+    words: 'Barriers of C2 to C4 and D have 1.0 kN/m, of E 2.0 kN/m.',
+    uses: inFamily('EN', 'barrier'),
+  },
+  {
+    edition: 1,
+    clause: 'BS 6399-1 table 4',
+    words: 'Barriers in public areas of banks have 1.5 kN/m.',
+    uses: inFamily('BS', 'barrier'),
+  },
+  {
+    edition: 1,
+    clause: 'ASCE 7 4.8.2',
+    words: 'Fabric awnings and frames of screen enclosures are not reduced.',
+    uses: inFamily('ASCE', 'loadKey'),
+  },
+  {
+    edition: 1,
+    clause: 'ASCE 7-05 4.2.2, ASCE 7-10 4.3.2',
+    words: 'Partitions are added beside live loads up to and including 80 psf.',
+    uses: inFamily('ASCE', 'loadKey'),
+  },
+  {
+    edition: 1,
+    clause: 'ASCE 7 12.7.2',
+    words: 'Partitions count for the mass with 10 psf, or with what is typed if that is more.',
+    uses: inFamily('ASCE', 'loadKey'),
+  },
+  {
+    edition: 1,
+    clause: 'IS 875-2 3.1.2',
+    words: 'An allowance stands for partitions up to 4.0 kN per metre.',
+    uses: inFamily('IS', 'loadKey'),
+  },
+  {
+    edition: 1,
+    clause: 'IS 875-2 table 2',
+    words: 'Roofs without access carry less above 10 degrees.',
+    uses: inFamily('IS', 'slope'),
+  },
+  {
+    edition: 1,
+    clause: 'IS 1893-1 table 10',
+    words: 'What of a typed imposed load counts for the mass follows from its intensity.',
+    uses: inFamily('IS', 'areaLoad'),
+  },
+  {
+    edition: 1,
+    clause: 'BS 6399-3 4.3.1',
+    words: 'Roofs without access carry 0.6 kN/m² up to 30 degrees and less beyond.',
+    uses: inFamily('BS', 'loadKey'),
+  },
+  {
+    edition: 1,
+    clause: 'BS 6399-1 5.1.4',
+    words: 'The least allowance for partitions is for offices alone.',
+    uses: inFamily('BS', 'loadKey'),
+  },
+  {
+    edition: 1,
+    clause: 'DIN EN 1991-1-1/NA to 6.3.1.2(8)',
+    words: 'No partitions are added beside 5 kN/m² or more.',
+    uses: inFamily('EN', 'layer'),
+  },
+  {
+    edition: 1,
+    clause: 'DIN EN 1991-1-4/NA table NA.1',
+    words: 'Walls have the coefficients of this table at h/d of 5.',
+    uses: inFamily('EN', 'layer'),
   },
 ]
 

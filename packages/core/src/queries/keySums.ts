@@ -1,3 +1,4 @@
+import { imposedOn } from '../actions/keyLoads'
 import { keyShareOf } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
@@ -17,15 +18,21 @@ export interface KeySum {
 /** Sums per load key and level, from the top; what lies on no panel is in none, but flights of stairs are. */
 export function keySums(state: ProjectState): readonly KeySum[] {
   return [...state.floors].reverse().flatMap(({ level, operator }) => {
-    const areas = new Map<string, { plan: number; lying: number }>()
+    const areas = new Map<string, { plan: number; lying: number; imposed: number }>()
     for (const source of operator.plan.sources) {
       const share = keyShareOf(state, source)
       if (share === null) continue
-      const { plan, lying } = areas.get(share.keyId) ?? { plan: 0, lying: 0 }
+      const { plan, lying, imposed } = areas.get(share.keyId) ?? { plan: 0, lying: 0, imposed: 0 }
       const { applied } = source.share
-      areas.set(share.keyId, { plan: plan + applied * share.plan, lying: lying + applied * share.lying })
+      const key = state.keys.get(share.keyId)
+      const q = key ? (imposedOn(key, share.plan === 0 ? 1 : share.lying / share.plan)?.value ?? 0) : 0
+      areas.set(share.keyId, {
+        plan: plan + applied * share.plan,
+        lying: lying + applied * share.lying,
+        imposed: imposed + applied * share.plan * q,
+      })
     }
-    return [...areas].flatMap(([keyId, { plan: area, lying }]): KeySum[] => {
+    return [...areas].flatMap(([keyId, { plan: area, lying, imposed }]): KeySum[] => {
       const loads = state.keys.get(keyId)
       if (!loads) return []
       const counts = loads.cases !== null
@@ -37,7 +44,7 @@ export function keySums(state: ProjectState): readonly KeySum[] {
           keyName: labelOf(state.document, keyId),
           area,
           permanent: lying * loads.buildUp.value,
-          imposed: counts ? area * (loads.imposed?.value ?? 0) : 0,
+          imposed: counts ? imposed : 0,
           partitions: counts ? area * (loads.partitions?.value ?? 0) : 0,
         },
       ]

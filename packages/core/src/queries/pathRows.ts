@@ -110,7 +110,10 @@ function regionAddress(state: ProjectState, source: RegionSource, caseId: string
   const { id } = source.panel.panel
   if (caseId === selfWeight) return panelOf(state.document, id)?.slab ? `slab:${id}` : null
   const key = keyOfRegion(state, source)
-  return key && keyAddress(key, caseId)
+  const address = key && keyAddress(key, caseId)
+  const { stretch } = source.region
+  const goesByPitch = key !== null && stretch > 1 && state.keys.get(key)?.pitched
+  return address && goesByPitch && address.endsWith(':imposed') ? `roofLoad:${key}:${stretch}` : address
 }
 
 /** Where the trace of what a load key brings in a case begins. */

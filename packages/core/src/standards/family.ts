@@ -81,8 +81,11 @@ export interface MassRule {
   readonly clause: string
   /** psi_2 of the group; by the uniform load, up to a limit and above it; of storage alone; nothing. */
   readonly shareOf: 'psi2' | 'byIntensity' | 'storage' | 'none'
-  /** Whether partitions count like the imposed load that they stand with, or whole. */
-  readonly partitions: 'share' | 'whole'
+  /**
+   * Whether partitions count like the imposed load that they stand with, or whole; or, where an allowance is asked for, by what they
+   * weigh and at least so much.
+   */
+  readonly partitions: 'share' | 'whole' | 'atLeast'
 }
 
 /** How the allowance for movable partitions follows. */
@@ -122,8 +125,14 @@ export interface Family {
   readonly keptGroup?: string
   /** Symbols of the uniform and the concentrated imposed load. */
   readonly imposedSymbols: readonly [uniform: string, concentrated: string]
+  /** A clause as the set in use numbers it, by the names of the layers; where it does not say, as it stands. */
+  readonly cited?: (layers: readonly string[], clause: string) => string
   readonly partitionRules: readonly PartitionRule[]
   readonly partitionClause: string
+  /** The uses that the least allowance is for; of all where it does not say. */
+  readonly leastPartitionsOf?: readonly string[]
+  /** A use whose load goes by the pitch of the roof that it lies on. */
+  readonly pitched?: { readonly use: string; readonly rule: 'lessPerDegree' | 'toSixty' }
   /** Why the cases of an action belong together. */
   readonly actionClauses: Readonly<Record<ActionId, string>>
   readonly exclusions: readonly Exclusion[]

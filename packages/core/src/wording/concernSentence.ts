@@ -104,6 +104,10 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `Load key “${d['key']}” has a load and no use, so the load belongs to no case and is not applied. Give it a use.`,
   'partitions.too-heavy': (d, show) =>
     `Partitions of ${show('weight', 'lineLoad')} on “${d['key']}” are heavier than the allowance covers. Enter them as wall runs.`,
+  'partitions.heavy-face': (d, show) =>
+    `Partitions of ${show('weight', 'lineLoad')} on “${d['key']}” weigh ${show('face', 'pressure')} per area of wall in a storey of ${show('height', 'length')}; up to ${show('most', 'pressure')} an allowance stands for them (IS 875-2 3.1.2). Enter them as wall runs, or say what they weigh.`,
+  'wind.without-terrain': (d, show) =>
+    `The peak velocity pressure is that of mixed terrain inland (DIN EN 1991-1-4/NA, NA.B.3.3): terrain ${d['terrain']} and the altitude of ${show('altitude', 'length')} are not in it. Near the coast, in terrain I or above 800 m it may be too little.`,
   'partitions.below-least': (d, show) =>
     `The partition allowance of ${show('value', 'pressure')} on “${d['key']}” is below the ${show('least', 'pressure')} that the standard asks for. Take the least, or raise it.`,
   'partitions.no-such-rule': (d) =>
@@ -135,7 +139,7 @@ const sentences: Readonly<Record<string, Sentence>> = {
   'panel.close-supports': (d) =>
     `Under panel ${d['label']}, ${d['a']} and ${d['b']} are nearer than 50 mm and share as one support.`,
   'reduction.beside-psi': () =>
-    'Combinations take imposed load reduced for area or storeys also where ψ lowers it; of the two only one may be used (EN 1991-1-1, 3.3.2). Reduce it where no ψ applies.',
+    'Combinations take imposed load reduced by an own table also where ψ lowers it; of ψ and a factor for storeys only one may be used (EN 1991-1-1, 3.3.2(2)). Reduce it where no ψ applies.',
   'wind.roof-underived': () =>
     'Wind on the roof is not derived yet: suction and pressure there are missing from every wind case.',
   'wind.family-underived': (d) =>

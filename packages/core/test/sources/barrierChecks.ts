@@ -13,15 +13,15 @@ const asceFloors =
 
 const isCrowded =
   'assembly-fixed-seats assembly-open assembly-restaurants assembly-stages assembly-corridors assembly-corridors-wheels education-classrooms education-corridors'
-const isDwellings = 'dwelling-rooms dwelling-stairs dwelling-balconies dwelling-units'
+const isDwellings = 'dwelling-rooms dwelling-stairs dwelling-balconies dwelling-units dwelling-unit-balconies'
 const isOthers =
-  'hotel-rooms hotel-kitchens hotel-lounges hotel-stores hotel-dining hotel-offices hotel-games hotel-corridors hotel-balconies residential-plant garages education-offices education-dormitories education-projection education-kitchens education-stores library-stacks library-reading library-reading-books institution-wards institution-kitchens institution-dining institution-operating institution-offices institution-corridors institution-plant assembly-dressing assembly-lounges assembly-plant offices offices-storing banking-halls computer-rooms office-records office-dining office-corridors office-plant shops wholesale shop-offices shop-dining shop-kitchens shop-corridors shop-plant work-bare work-light work-medium work-heavy work-plant work-dining work-kitchens work-toilets work-corridors work-corridors-wheels storage cold-storage storage-corridors storage-corridors-wheels storage-plant roof-access roof'
+  'hotel-rooms hotel-kitchens hotel-lounges hotel-stores hotel-dining hotel-offices hotel-games hotel-corridors hotel-balconies residential-plant garages education-offices education-dormitories education-projection education-kitchens education-stores library-stacks library-reading library-reading-books institution-wards institution-kitchens institution-dining institution-operating institution-offices institution-corridors institution-plant assembly-dressing assembly-lounges assembly-plant offices offices-storing banking-halls computer-rooms office-records office-dining office-corridors office-plant shops wholesale shop-offices shop-dining shop-kitchens shop-corridors shop-plant work-bare work-light work-medium work-heavy work-plant work-dining work-kitchens work-toilets work-corridors work-corridors-wheels hotel-toilets garages-heavier education-dining education-plant education-toilets education-balconies institution-toilets institution-balconies assembly-projection assembly-offices assembly-toilets assembly-balconies office-toilets office-balconies office-stationery shop-corridors-wheels shop-toilets shop-balconies storage cold-storage storage-corridors storage-corridors-wheels storage-plant roof-access roof'
 
 const bs: ByValue = {
-  '0.36': 'A-dwellings',
+  '0.36': 'A-dwellings A-dwelling-balconies',
   '0.74':
-    'A-bedrooms A-hotel-bedrooms A-billiards A-kitchens A-corridors A-balconies A-hotel-balconies B-operating B-work-rooms B-offices B-banking B-kitchens B-computers B-machinery B-projection B-factories B-foundries C1-reading C1-classrooms C3-corridors C3-stairs E-equipment E-reading E-files E-storage E-stacks E-dense-stacks E-dense-warehouse E-paper E-cold E-plant roof-access',
-  '1.5': 'C1-dining C2-fixed-seats D-shops F-cars',
+    'A-bedrooms A-hotel-bedrooms A-billiards A-kitchens A-corridors A-balconies A-hotel-balconies B-operating B-work-rooms B-offices B-kitchens B-computers B-machinery B-projection B-factories B-foundries C1-reading C1-classrooms C3-corridors C3-stairs E-equipment E-reading E-files E-storage E-stacks E-dense-stacks E-dense-warehouse E-paper E-cold E-plant roof-access',
+  '1.5': 'B-banking C1-dining C2-fixed-seats D-shops F-cars',
   '3': 'C3-museums C5-crowds C5-stages',
 }
 
@@ -29,7 +29,8 @@ const bs: ByValue = {
 export const enBarrierChecks: readonly StandardCheck[] = [
   ...byValue('EN 1991-1-1 table 6.12 (kN/m)', key, kilo, {
     '0.5': 'A A-stairs A-balconies B C1 I-A I-B I-C1',
-    '0.8': 'C2 C3 C4 D1 D2 E1 E2 E2-FL1 E2-FL2 E2-FL3 E2-FL4 E2-FL5 E2-FL6 I-C2 I-C3 I-C4 I-D1 I-D2',
+    '1': 'C2 C3 C4 D1 D2 I-C2 I-C3 I-C4 I-D1 I-D2',
+    '2': 'E1 E2 E2-FL1 E2-FL2 E2-FL3 E2-FL4 E2-FL5 E2-FL6',
     '3': 'C5 I-C5',
   }),
   remembered('EN 1991-1-1 6.4(2): not above 1.20 m', 'barrier.z_max', 1.2),

@@ -84,12 +84,12 @@ function rowChecks(
 const isUniform: ByValue = {
   '0.75': 'roof',
   '1.5': 'dwelling-units roof-access',
-  '2': 'dwelling-rooms hotel-rooms education-dormitories institution-wards assembly-dressing assembly-lounges work-toilets',
+  '2': 'dwelling-rooms hotel-rooms education-dormitories institution-wards assembly-dressing assembly-lounges work-toilets hotel-toilets education-toilets institution-toilets assembly-toilets office-toilets shop-toilets',
   '2.5': 'hotel-offices garages education-offices institution-offices offices shop-offices work-bare',
-  '3': 'dwelling-stairs dwelling-balconies hotel-kitchens hotel-lounges hotel-games hotel-corridors education-classrooms education-kitchens library-reading institution-kitchens institution-dining institution-operating banking-halls office-dining shop-dining shop-kitchens work-dining work-kitchens',
+  '3': 'education-dining assembly-offices dwelling-unit-balconies dwelling-stairs dwelling-balconies hotel-kitchens hotel-lounges hotel-games hotel-corridors education-classrooms education-kitchens library-reading institution-kitchens institution-dining institution-operating banking-halls office-dining shop-dining shop-kitchens work-dining work-kitchens',
   '3.5': 'computer-rooms',
-  '4': 'hotel-dining hotel-balconies library-reading-books education-corridors institution-corridors assembly-fixed-seats assembly-restaurants assembly-corridors offices-storing office-corridors shops shop-corridors work-corridors storage-corridors',
-  '5': 'hotel-stores residential-plant education-projection education-stores institution-plant assembly-open assembly-stages assembly-corridors-wheels office-records office-plant shop-plant work-light work-plant work-corridors-wheels storage-corridors-wheels',
+  '4': 'education-plant education-balconies institution-balconies assembly-balconies office-balconies shop-balconies hotel-dining hotel-balconies library-reading-books education-corridors institution-corridors assembly-fixed-seats assembly-restaurants assembly-corridors offices-storing office-corridors shops shop-corridors work-corridors storage-corridors',
+  '5': 'garages-heavier assembly-projection shop-corridors-wheels hotel-stores residential-plant education-projection education-stores institution-plant assembly-open assembly-stages assembly-corridors-wheels office-records office-plant shop-plant work-light work-plant work-corridors-wheels storage-corridors-wheels',
   '6': 'library-stacks wholesale',
   '7': 'work-medium',
   '7.5': 'assembly-plant storage storage-plant',
@@ -100,13 +100,13 @@ const isConcentrated: ByValue = {
   '1.4': 'dwelling-units',
   '1.8': 'dwelling-rooms hotel-rooms hotel-games institution-wards assembly-dressing',
   '2.7':
-    'hotel-lounges hotel-dining hotel-offices education-classrooms education-offices education-dormitories institution-dining institution-offices assembly-lounges offices banking-halls office-dining shop-offices shop-dining work-dining',
+    'education-dining hotel-lounges hotel-dining hotel-offices education-classrooms education-offices education-dormitories institution-dining institution-offices assembly-lounges offices banking-halls office-dining shop-offices shop-dining work-dining',
   '3.6': 'assembly-open shops',
   '4.5':
-    'dwelling-stairs hotel-kitchens hotel-stores hotel-corridors education-kitchens education-stores library-stacks library-reading library-reading-books education-corridors institution-kitchens institution-operating institution-corridors institution-plant assembly-restaurants assembly-stages assembly-corridors assembly-corridors-wheels assembly-plant offices-storing computer-rooms office-records office-corridors wholesale shop-kitchens shop-corridors work-bare work-light work-medium work-heavy work-corridors work-kitchens work-corridors-wheels storage-corridors storage-corridors-wheels storage-plant',
+    'education-plant assembly-offices shop-corridors-wheels dwelling-stairs hotel-kitchens hotel-stores hotel-corridors education-kitchens education-stores library-stacks library-reading library-reading-books education-corridors institution-kitchens institution-operating institution-corridors institution-plant assembly-restaurants assembly-stages assembly-corridors assembly-corridors-wheels assembly-plant offices-storing computer-rooms office-records office-corridors wholesale shop-kitchens shop-corridors work-bare work-light work-medium work-heavy work-corridors work-kitchens work-corridors-wheels storage-corridors storage-corridors-wheels storage-plant',
   '6.7': 'residential-plant office-plant shop-plant work-plant',
   '7': 'storage',
-  '9': 'garages cold-storage',
+  '9': 'garages garages-heavier office-stationery cold-storage',
 }
 
 /** IS 456 table 18 and IS 800 table 4: DL, DL where it helps, IL, IL on the roof, WL. */
@@ -128,13 +128,13 @@ const isRows = [
 
 const bsUniform: ByValue = {
   '0': 'B-catwalks',
-  '0.75': 'roof',
-  '1.5': 'A-dwellings A-bedrooms roof-access',
+  '0.6': 'roof',
+  '1.5': 'A-dwellings A-dwelling-balconies A-bedrooms roof-access',
   '2': 'A-hotel-bedrooms A-billiards B-operating C1-dining E-equipment',
   '2.5': 'B-work-rooms B-offices C1-reading F-cars',
   '3': 'A-kitchens A-corridors A-balconies B-banking B-kitchens C1-classrooms C2-worship C3-corridors C3-stairs C3-walkways-light',
   '3.5': 'B-computers',
-  '4': 'A-hotel-balconies B-machinery C2-fixed-seats C3-crowd-corridors C3-museums D-shops E-reading',
+  '4': 'A-hotel-balconies B-machinery C2-fixed-seats C3-crowd-corridors C3-crowd-stairs C3-balconies C3-museums D-shops E-reading',
   '5': 'B-projection B-factories C3-wheeled C3-walkways-general C4-gymnasia C4-drill C5-crowds E-files',
   '6.5': 'E-stacks',
   '7.5': 'C3-walkways-heavy C5-stages E-plant',
@@ -145,12 +145,12 @@ const bsUniform: ByValue = {
 const bsConcentrated: ByValue = {
   '0.9': 'roof',
   '1': 'B-catwalks',
-  '1.4': 'A-dwellings',
+  '1.4': 'A-dwellings A-dwelling-balconies',
   '1.8': 'A-bedrooms A-hotel-bedrooms B-work-rooms E-equipment roof-access',
   '2': 'C3-walkways-light',
   '2.7': 'A-billiards B-offices C1-dining C1-classrooms C2-worship',
   '3.6': 'C3-walkways-general C4-gymnasia C5-crowds D-shops',
-  '4': 'C3-stairs',
+  '4': 'C3-stairs C3-crowd-stairs',
   '4.5':
     'A-kitchens A-corridors B-operating B-kitchens B-computers B-machinery B-factories C1-reading C3-corridors C3-crowd-corridors C3-wheeled C3-walkways-heavy C3-museums C5-stages E-reading E-files E-plant',
   '7': 'E-storage E-stacks E-dense-stacks E-dense-warehouse',
@@ -221,6 +221,7 @@ export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly Sta
     ...byValue('ASCE 7-16 table 4.3-1 (lb)', 'imposed.Q_k', lb, asceConcentrated),
     ...rowChecks('ASCE 7-16 2.3.1, 2.4.1', ['G_sup', 'L', 'Lp', 'Lr', 'wind'], asceRows),
     remembered('ASCE 7-16 12.7.2: 25 % of storage', 'mass.share.storage', 0.25),
+    remembered('ASCE 7-16 12.7.2, item 2: 10 psf', 'mass.partitions.least', 10 * psf),
     remembered('ASCE 7-16 4.3.2: 15 psf', 'imposed.partitions.least', 15 * psf),
     remembered('ASCE 7-16 (4.7-1): 15 ft, 4.57 m in its SI form', 'reduction.length', 4.572),
     remembered('ASCE 7-16 4.7.6: 1.5 times the span', 'reduction.slabWidth', 1.5),
@@ -233,6 +234,7 @@ export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly Sta
     ...byValue('IS 875-2 table 1, for each metre of storage height (kN/m²)', 'imposed.q_h', 1000, {
       '2': 'library-stacks',
       '2.4': 'storage',
+      '4': 'office-stationery',
       '5': 'cold-storage',
     }),
     remembered('IS 875-2 table 1, stack rooms: beyond 2.2 m', 'imposed.h_0.library-stacks', 2.2),
@@ -240,6 +242,8 @@ export const familyChecks: Readonly<Record<Exclude<FamilyId, 'EN'>, readonly Sta
     remembered('IS 1893-1 table 10: 25 % up to 3 kN/m²', 'mass.share.low', 0.25),
     remembered('IS 1893-1 table 10: 50 % above', 'mass.share.high', 0.5),
     remembered('IS 1893-1 table 10: 3 kN/m²', 'mass.share.limit', 3000),
+    remembered('IS 875-2 3.1.2: not above 4.0 kN per metre', 'imposed.partitions.heaviest', 4000),
+    remembered('IS 875-2 3.1.2: not above 1.5 kN/m² of wall', 'imposed.partitions.heaviestFace', 1500),
     remembered('IS 875-2 3.1.2: at least 1 kN/m²', 'imposed.partitions.least', 1000),
     remembered('IS 875-2 3.2.1.1: 5 kN/m²', 'reduction.kept', 5000),
     ...spared('IS 875-2 3.2.1', 'reduction.storeys', 'count', floorSteps),

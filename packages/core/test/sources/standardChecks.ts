@@ -257,12 +257,37 @@ export const recommendedChecks: readonly StandardCheck[] = [
 export const germanChecks: readonly StandardCheck[] = [
   ...(
     [
+      [5, -1.4, -0.8, -0.5, 0.8, -0.5],
+      [1, -1.2, -0.8, -0.5, 0.8, -0.5],
+      [0.25, -1.2, -0.8, -0.5, 0.7, -0.3],
+      // by hand, half-way
+      [0.625, -1.2, -0.8, -0.5, 0.75, -0.4],
+      [3, -1.3, -0.8, -0.5, 0.8, -0.5],
+    ] as const
+  ).flatMap(([ratio, ...five]) =>
+    five.map((value, i) => {
+      const zone = 'ABCDE'.charAt(i)
+      return remembered(
+        `DIN EN 1991-1-4/NA table NA.1, zone ${zone}, h/d = ${ratio}`,
+        cell('wind.wallPressure', zone, ratio),
+        value,
+      )
+    }),
+  ),
+  // beside both ends of what the table holds
+  remembered('DIN EN 1991-1-4/NA table NA.1: nothing above h/d = 5', cell('wind.wallPressure', 'D', 5.01), NaN),
+  remembered('DIN EN 1991-1-4/NA table NA.1, up to h/d = 5', cell('wind.wallPressure', 'A', 4.98), -1.399),
+  remembered('DIN EN 1991-1-4/NA table NA.1, beside h/d = 1', cell('wind.wallPressure', 'D', 0.997), 0.7996),
+  remembered('DIN EN 1991-1-4/NA table NA.1, beside h/d = 0.25', cell('wind.wallPressure', 'D', 0.2515), 0.7002),
+  ...(
+    [
       ['wind.terrain.I.z_min', 2, 'DIN EN 1991-1-4/NA table NA.B.1'],
       ['wind.terrain.II.z_min', 4, 'DIN EN 1991-1-4/NA table NA.B.1'],
       ['wind.terrain.III.z_min', 8, 'DIN EN 1991-1-4/NA table NA.B.1'],
       ['wind.terrain.IV.z_0', 1.05, 'DIN EN 1991-1-4/NA table NA.B.1'],
       ['wind.terrain.IV.z_min', 16, 'DIN EN 1991-1-4/NA table NA.B.1'],
       ['wind.z_max', 300, 'DIN EN 1991-1-4/NA NA.B.3.3: up to 300 m'],
+      ['imposed.partitions.limit', 5000, 'DIN EN 1991-1-1/NA to 6.3.1.2(8): none from 5 kN/m²'],
     ] as const
   ).map(([key, value, source]) => remembered(source, (standard) => parameter(standard, key).value, value)),
   ...(

@@ -6,7 +6,7 @@ type Printed = readonly [clause: string, values: string]
 
 /** EN 1991-1-1, Annex A, in kN/m³. From memory. */
 const annexA: readonly Printed[] = [
-  ['A.1', '9-10 10-12 12-14 14-16 16-18 18-20 24 25 19-23 12-18 18-20 12-18'],
+  ['A.1', '9-10 10-12 12-14 14-16 16-18 18-20 24 25 25 26 19-23 12-18 18-20 12-18'],
   ['A.2', '27-30 27-31 26 24 21-27 20-29 20 20 30 28'],
   [
     'A.3',
@@ -76,6 +76,8 @@ const printed: readonly (readonly [...Printed, unit: number])[] = [
   [...asceDeadLoads, 47.880_26],
   [...isDensities, 1000],
   [...isAreas, 1000],
+  // 19.2.1, from memory
+  ['IS 456 19.2.1', '24 25', 1000],
 ]
 
 const rangesOf = (values: string): readonly (readonly [from: number, to: number])[] =>

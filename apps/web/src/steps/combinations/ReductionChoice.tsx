@@ -19,7 +19,7 @@ export function ReductionChoice() {
         ['nowhere', 'whole'],
         ['withoutPsi', 'reduced where no ψ lowers it'],
         ['lower', 'reduced, or lowered by ψ: the lower of both'],
-        ['everywhere', 'reduced, and lowered by ψ too'],
+        ['everywhere', 'reduced, for area also beside ψ'],
       ]
     : [
         ['nowhere', 'whole'],

@@ -5,7 +5,7 @@ const words = {
   nowhere: 'Combinations take it whole.',
   withoutPsi: 'Combinations take it reduced where no ψ lowers it.',
   lower: 'Combinations take it reduced, or lowered by ψ: the lower of both.',
-  everywhere: 'Combinations take it reduced, and lowered by ψ too.',
+  everywhere: 'Combinations take it reduced; where ψ lowers it, for area alone.',
 } as const
 
 /** What combinations make of the reduction, as chosen there. */

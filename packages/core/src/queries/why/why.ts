@@ -1,6 +1,7 @@
 import { barrierLoad } from '../../actions/barriers'
 import { constructionImposed, constructionPermanent, lateralCase, windDirectionOf } from '../../actions/cases'
 import { buildUpWeight, slabWeight, timesFactor } from '../../actions/ownWeight'
+import { imposedOn } from '../../actions/keyLoads'
 import { isTypedLoad, typedValue } from '../../actions/typedLoads'
 import { pressureAt } from '../../derivation/climate'
 import { floorAt } from '../../derivation/floorQueries'
@@ -12,7 +13,9 @@ import { splitExpanded } from '../../document/labels'
 import { onPlan, selfWeightFactor, stairEnd, weightOfMember } from './ownWeights'
 import { massOfLevel } from '../massViews'
 import { reductionFactor, slabReductionFactor } from './reductionFactor'
+import { familyOf } from '../../standards/families'
 import { parameter } from '../../standards/layer'
+import { recited } from '../../trace/recited'
 import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 import { columnWeight, landing } from './landing'
 import { reactionSum } from './reactionSum'
@@ -43,13 +46,17 @@ export function why(state: ProjectState, address: string): Traced | null {
   const at = address.indexOf(':')
   const head = address.slice(0, at)
   const answer = Object.hasOwn(answers, head) ? answers[head] : undefined
-  return answer ? answer(state, address.slice(at + 1)) : null
+  const found = answer ? answer(state, address.slice(at + 1)) : null
+  const { family, layers } = state.standard
+  const { cited } = familyOf(family)
+  return found && cited ? recited(found, (clause) => cited(layers, clause)) : found
 }
 
 const answers: Readonly<Record<string, Answer>> = {
   parameter: (state, key) => (Object.hasOwn(state.standard.values, key) ? parameter(state.standard, key) : null),
   qp: peakPressureAt,
   key: keyLoad,
+  roofLoad,
   buildUp: weightOfLayers,
   slab: weightOfSlab,
   onPlan: (state, rest) => onPlan(state, rest, why),
@@ -110,6 +117,13 @@ function keyLoad(state: ProjectState, rest: string): Traced | null {
   if (part === constructionPermanent) return loads?.construction.permanent ?? null
   if (part === constructionImposed) return loads?.construction.imposed ?? null
   return isKeyPart(part) ? (loads?.[part] ?? null) : null
+}
+
+/** `roofLoad:LOADKEY:STRETCH`: the imposed load of a roof by its pitch, as true area by area in plan. */
+function roofLoad(state: ProjectState, rest: string): Traced | null {
+  const at = rest.lastIndexOf(':')
+  const loads = state.keys.get(rest.slice(0, at))
+  return loads ? imposedOn(loads, Number(rest.slice(at + 1))) : null
 }
 
 /** `buildUp:BUILDUP`. */

@@ -9,6 +9,7 @@ import {
   leastPartitions,
   symbolsOf,
 } from '../tabled'
+import { citedInEdition } from './cited'
 import { asceBarriers } from './barriers'
 import { asceRows } from './combinations'
 import { asceGroups, asceUseRows, poundTable } from './uses'
@@ -31,6 +32,13 @@ export const asceFamily: Family = {
     ...useParameters({ imposedSymbols }, asceUseRows),
     ...rules.meanings,
     ...massMeanings(['storage']),
+    'mass.partitions.least': {
+      symbol: 'w_part',
+      quantity: 'pressure',
+      name: 'least weight of partitions for the mass',
+      min: 0,
+      max: 1e4,
+    },
     ...leastPartitions('q_part'),
     ...asceWindMeanings,
     'reduction.length': {
@@ -62,7 +70,7 @@ export const asceFamily: Family = {
       max: 1e5,
     },
   },
-  methods: { 'imposed.partitions': ['least'], 'imposed.reduction': ['rootOfArea'] },
+  methods: { 'imposed.partitions': ['least', 'leastToLimit'], 'imposed.reduction': ['rootOfArea'] },
   recommended: {
     name: 'ASCE 7-16',
     values: {
@@ -71,6 +79,7 @@ export const asceFamily: Family = {
       ...rules.values,
       ...asceWindValues,
       'imposed.partitions.least': remembered(15 * poundTable.pressure, 'ASCE 7-16 4.3.2'),
+      'mass.partitions.least': remembered(10 * poundTable.pressure, 'ASCE 7-16 12.7.2, item 2'),
       'mass.share.storage': remembered(0.25, 'ASCE 7-16 12.7.2, item 1'),
       'reduction.length': remembered(15 * foot, 'ASCE 7-16 (4.7-1)'),
       'reduction.slabWidth': remembered(1.5, 'ASCE 7-16 4.7.6'),
@@ -85,6 +94,7 @@ export const asceFamily: Family = {
   // 2.3.1, exception: a live load above 100 psf stays whole beside wind, whoever says it; a hair more for rounding
   heavy: { group: 'L', becomes: 'Lp', above: 100.001 * poundTable.pressure },
   imposedSymbols,
+  cited: citedInEdition,
   partitionRules: ['least', 'typed'],
   partitionClause: 'ASCE 7-16 4.3.2',
   actionClauses: {
@@ -103,5 +113,5 @@ export const asceFamily: Family = {
   ],
   ruleRows: asceRows,
   derivesWind: false,
-  mass: { clause: 'ASCE 7-16 12.7.2', shareOf: 'storage', partitions: 'whole' },
+  mass: { clause: 'ASCE 7-16 12.7.2', shareOf: 'storage', partitions: 'atLeast' },
 }

@@ -89,12 +89,15 @@ const heavy = 100
 const groupOf = (psf: number | null, note: Note): string =>
   note === 'roof' ? 'Lr' : note === 'assembly' || note === 'garage' || (psf ?? 0) > heavy ? 'Lp' : 'L'
 
+/** Fabric awnings and frames of screen enclosures, both 5 psf (4.8.2, table 4.3-1). */
+const isFabric = (id: string): boolean => id === 'awnings-fabric' || id === 'awnings-screens'
+
 /**
  * Assembly is never reduced (4.7.5), nor what bears lorries or helicopters; heavy loads and garages are under two floors or more (4.7.3, 4.7.4),
- * roofs by R_1 and R_2 (4.8).
+ * roofs by R_1 and R_2 (4.8), but for fabric and screens.
  */
 const isReducible = (id: string, psf: number | null, note: Note): boolean =>
-  note === 'no' ? (psf ?? 0) > heavy && id !== 'sidewalks' : note !== 'assembly'
+  note === 'no' ? (psf ?? 0) > heavy && id !== 'sidewalks' : note !== 'assembly' && !isFabric(id)
 
 export const asceUseRows: readonly UseRow[] = rows.map(([id, name, uniform, concentrated, note = '', sort]) => ({
   id,

@@ -8,7 +8,7 @@ const clause = 'BS 6399-1 table 4'
  * access, escape routes, stadia, vehicles) have no value here and are typed.
  */
 const rows: readonly BarrierRow[] = [
-  { value: 0.36, clause, uses: ['A-dwellings'] },
+  { value: 0.36, clause, uses: ['A-dwellings', 'A-dwelling-balconies'] },
   {
     value: 0.74,
     clause,
@@ -23,7 +23,6 @@ const rows: readonly BarrierRow[] = [
       'B-operating',
       'B-work-rooms',
       'B-offices',
-      'B-banking',
       'B-kitchens',
       'B-computers',
       'B-machinery',
@@ -47,7 +46,7 @@ const rows: readonly BarrierRow[] = [
       'roof-access',
     ],
   },
-  { value: 1.5, clause, uses: ['C1-dining', 'C2-fixed-seats', 'D-shops', 'F-cars'] },
+  { value: 1.5, clause, uses: ['B-banking', 'C1-dining', 'C2-fixed-seats', 'D-shops', 'F-cars'] },
   { value: 3.0, clause, uses: ['C3-museums', 'C5-crowds', 'C5-stages'] },
 ]
 

@@ -75,6 +75,8 @@ export const bsFamily: Family = {
   imposedSymbols,
   partitionRules: ['byWeight', 'typed'],
   partitionClause: 'BS 6399-1 5.1.4',
+  leastPartitionsOf: ['B-offices'],
+  pitched: { use: 'roof', rule: 'toSixty' },
   actionClauses: {
     permanent: 'BS 6399-1 3.1: dead load',
     imposed: 'BS 6399-1 5.1: imposed load on floors',

@@ -10,6 +10,7 @@ const floors: readonly MetricRow[] = [
   ['A-kitchens', 'communal kitchens', 3.0, 4.5],
   ['A-corridors', 'hotels and hostels, corridors, stairs', 3.0, 4.5, 'home stairs'],
   ['A-balconies', 'balconies of guest houses and clubs', 3.0, null, 'home balconies'],
+  ['A-dwelling-balconies', 'dwelling units, balconies', 1.5, 1.4],
   ['A-hotel-balconies', 'balconies of hotels', 4.0, null],
   ['B-operating', 'operating theatres, X-ray and utility rooms', 2.0, 4.5],
   ['B-work-rooms', 'work rooms without storage', 2.5, 1.8],
@@ -29,7 +30,9 @@ const floors: readonly MetricRow[] = [
   ['C2-worship', 'places of worship', 3.0, 2.7],
   ['C3-corridors', 'institutions, corridors and aisles', 3.0, 4.5],
   ['C3-stairs', 'institutions, stairs and landings', 3.0, 4.0],
-  ['C3-crowd-corridors', 'other buildings, corridors and stairs', 4.0, 4.5],
+  ['C3-crowd-corridors', 'other buildings, corridors and aisles', 4.0, 4.5],
+  ['C3-crowd-stairs', 'other buildings, stairs and landings', 4.0, 4.0],
+  ['C3-balconies', 'balconies of schools, assembly and shops', 4.0, null],
   ['C3-wheeled', 'corridors with wheeled loads', 5.0, 4.5],
   ['C3-walkways-light', 'industrial walkways, light duty', 3.0, 2.0],
   ['C3-walkways-general', 'industrial walkways, general duty', 5.0, 3.6],
@@ -51,6 +54,7 @@ const floors: readonly MetricRow[] = [
   ['E-cold', 'cold storage', 15.0, 9.0],
   ['E-plant', 'plant and boiler rooms', 7.5, 4.5],
   ['F-cars', 'parking, vehicles up to 2500 kg', 2.5, 9.0, 'cars'],
+  ['G-vehicles', 'parking and repair of heavier vehicles, value to be typed', null, null],
 ]
 
 /** Table 1, category E: for each metre of storage height. */
@@ -63,14 +67,14 @@ const growths: Readonly<Record<string, Growth>> = {
   'E-cold': { perMetre: 5.0 },
 }
 
-/** BS 6399-3:1988, 4.2 and 4.3.1, up to 30 degrees. */
+/** BS 6399-3:1988 (as amended), 4.2 and 4.3.1: without access up to 30 degrees, less beyond (`pitched`). */
 const roofs: readonly MetricRow[] = [
   ['roof-access', 'roof with access', 1.5, 1.8],
-  ['roof', 'roof without access', 0.75, 0.9, 'roof'],
+  ['roof', 'roof without access', 0.6, 0.9, 'roof'],
 ]
 
 /** 6.1: no reduction for plant, storage and garages; of factories and workshops where they are heavy alone. */
-const isWhole = /^(E|F|roof)/
+const isWhole = /^(E|F|G|roof)/
 const isFactory = /^B-(factories|foundries|machinery|work-rooms)$/
 
 export const bsUseRows: readonly UseRow[] = [

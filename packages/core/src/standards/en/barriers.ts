@@ -10,9 +10,9 @@ const table = 'EN 1991-1-1 table 6.12'
 const rows: readonly BarrierRow[] = [
   { value: 0.5, clause: table, uses: ['A', 'A-stairs', 'A-balconies', 'I-A'] },
   { value: 0.5, clause: table, uses: ['B', 'C1', 'I-B', 'I-C1'] },
-  { value: 0.8, clause: table, uses: ['C2', 'C3', 'C4', 'D1', 'D2', 'I-C2', 'I-C3', 'I-C4', 'I-D1', 'I-D2'] },
+  { value: 1.0, clause: table, uses: ['C2', 'C3', 'C4', 'D1', 'D2', 'I-C2', 'I-C3', 'I-C4', 'I-D1', 'I-D2'] },
   { value: 3.0, clause: table, uses: ['C5', 'I-C5'] },
-  { value: 0.8, clause: table, uses: ['E1', 'E2', 'E2-FL1', 'E2-FL2', 'E2-FL3', 'E2-FL4', 'E2-FL5', 'E2-FL6'] },
+  { value: 2.0, clause: table, uses: ['E1', 'E2', 'E2-FL1', 'E2-FL2', 'E2-FL3', 'E2-FL4', 'E2-FL5', 'E2-FL6'] },
 ]
 
 export const enBarriers = {

@@ -56,6 +56,8 @@ describe('tables and values as shipped', () => {
       'barrier.q_k.K-HC1',
       'imposed.q_k.K-HC2',
       'barrier.q_k.K-HC2',
+      // of national sets
+      'imposed.partitions.limit',
     ])
   })
 
@@ -68,6 +70,7 @@ describe('tables and values as shipped', () => {
       'wind.peakPressure': 'mixedInland',
       'imposed.partitions': 'byBand',
       'imposed.reduction': 'alphaGermany',
+      'imposed.columns': 'byStoreys',
     })
   })
 

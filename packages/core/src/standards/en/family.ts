@@ -13,6 +13,7 @@ export const enFamily: Family = {
     'wind.peakPressure': Object.keys(peakPressureMethods),
     'imposed.partitions': ['byBand'],
     'imposed.reduction': ['alpha', 'alphaGermany'],
+    'imposed.columns': ['byStoreys', 'byAreaToo'],
   },
   recommended: enRecommended,
   uses: usesOf(enUseRows),

@@ -1,3 +1,4 @@
+import { wallPressure } from './tables'
 import { germanBarriers } from './barriers'
 import type { Use, UseSort } from '../family'
 import type { StandardLayer } from '../layer'
@@ -91,11 +92,24 @@ export const germany: StandardLayer = {
     'wind.terrain.III.z_min': remembered(8, profile),
     'wind.terrain.IV.z_0': remembered(1.05, profile),
     'wind.terrain.IV.z_min': remembered(16, profile),
+    'imposed.partitions.limit': remembered(5000, 'DIN EN 1991-1-1/NA to 6.3.1.2(8)'),
     'wind.z_max': remembered(300, 'DIN EN 1991-1-4/NA NA.B.3.3'),
     ...useValues(useRows, metricTable),
     ...germanBarriers,
   },
   tables: {
+    // DIN EN 1991-1-4/NA, table NA.1: other than table 7.1 at h/d of 5
+    'wind.wallPressure': {
+      ...wallPressure,
+      clause: 'DIN EN 1991-1-4/NA table NA.1',
+      rows: {
+        A: [-1.2, -1.2, -1.4],
+        B: [-0.8, -0.8, -0.8],
+        C: [-0.5, -0.5, -0.5],
+        D: [0.7, 0.8, 0.8],
+        E: [-0.3, -0.5, -0.5],
+      },
+    },
     'imposed.partitions': {
       symbol: 'q_k,part',
       quantity: 'pressure',

@@ -104,12 +104,26 @@ const expand = () => {
 const { meanings, values } = expand()
 
 /** What every EN parameter of this version means. */
-export const enMeanings = meanings
+export const enMeanings: Readonly<Record<string, ParameterMeaning>> = {
+  ...meanings,
+  'imposed.partitions.limit': {
+    symbol: 'q_lim',
+    quantity: 'pressure',
+    name: 'imposed load from which no partitions are added',
+    min: 0,
+    max: 1e5,
+  },
+}
 
 /** The recommended values of EN 1990, EN 1991-1-1 and EN 1991-1-4. */
 export const enRecommended: StandardLayer = {
   name: 'EN, recommended values',
   values,
   tables,
-  methods: { 'wind.peakPressure': 'roughness', 'imposed.partitions': 'byBand', 'imposed.reduction': 'alpha' },
+  methods: {
+    'wind.peakPressure': 'roughness',
+    'imposed.partitions': 'byBand',
+    'imposed.reduction': 'alpha',
+    'imposed.columns': 'byStoreys',
+  },
 }

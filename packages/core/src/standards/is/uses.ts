@@ -17,11 +17,18 @@ const floors: readonly MetricRow[] = [
   ['hotel-corridors', 'hotels and hostels, corridors, stairs, lobbies', 3.0, 4.5],
   ['hotel-balconies', 'hotels and hostels, balconies', 4.0, null],
   ['residential-plant', 'boiler and plant rooms of dwellings and hotels', 5.0, 6.7],
+  ['hotel-toilets', 'hotels and hostels, baths and toilets', 2.0, null],
+  ['dwelling-unit-balconies', 'low-cost dwelling units, balconies', 3.0, null],
   ['garages', 'garages, cars up to 25 kN', 2.5, 9.0, 'cars'],
+  ['garages-heavier', 'garages, vehicles up to 40 kN', 5.0, 9.0],
   ['education-classrooms', 'education, classrooms', 3.0, 2.7],
   ['education-offices', 'education, offices, staff rooms', 2.5, 2.7],
   ['education-dormitories', 'education, dormitories', 2.0, 2.7],
   ['education-projection', 'education, projection rooms', 5.0, null],
+  ['education-dining', 'education, dining rooms, restaurants', 3.0, 2.7],
+  ['education-plant', 'education, boiler and plant rooms', 4.0, 4.5],
+  ['education-toilets', 'education, toilets, bathrooms', 2.0, null],
+  ['education-balconies', 'education, balconies', 4.0, null],
   ['education-kitchens', 'education, kitchens', 3.0, 4.5],
   ['education-stores', 'education, store rooms', 5.0, 4.5],
   ['library-stacks', 'libraries, stack rooms', 6.0, 4.5],
@@ -33,12 +40,18 @@ const floors: readonly MetricRow[] = [
   ['institution-dining', 'institutions, dining rooms', 3.0, 2.7],
   ['institution-operating', 'institutions, operating and X-ray rooms', 3.0, 4.5],
   ['institution-offices', 'institutions, offices, outpatients', 2.5, 2.7],
+  ['institution-toilets', 'institutions, toilets, bathrooms', 2.0, null],
+  ['institution-balconies', 'institutions, balconies', 4.0, null],
   ['institution-corridors', 'institutions, corridors, stairs', 4.0, 4.5],
   ['institution-plant', 'institutions, boiler and plant rooms', 5.0, 4.5],
   ['assembly-fixed-seats', 'assembly, fixed seats', 4.0, null, 'fixed seats'],
   ['assembly-open', 'assembly, no fixed seats', 5.0, 3.6, 'crowds'],
   ['assembly-restaurants', 'restaurants, museums, galleries, gymnasia', 4.0, 4.5, 'museums'],
   ['assembly-stages', 'stages', 5.0, 4.5, 'gymnastics'],
+  ['assembly-projection', 'assembly, projection rooms', 5.0, null],
+  ['assembly-offices', 'assembly, offices, kitchens, laundries', 3.0, 4.5],
+  ['assembly-toilets', 'assembly, toilets, bathrooms', 2.0, null],
+  ['assembly-balconies', 'assembly, balconies', 4.0, null],
   ['assembly-dressing', 'assembly, dressing rooms', 2.0, 1.8],
   ['assembly-lounges', 'assembly, lounges, billiard rooms', 2.0, 2.7],
   ['assembly-corridors', 'assembly, corridors, stairs', 4.0, 4.5],
@@ -50,6 +63,9 @@ const floors: readonly MetricRow[] = [
   ['computer-rooms', 'business machine rooms', 3.5, 4.5],
   ['office-records', 'records, files, vaults, strong rooms', 5.0, 4.5],
   ['office-dining', 'offices, dining rooms, kitchens', 3.0, 2.7, 'tables'],
+  ['office-toilets', 'offices, toilets, bathrooms', 2.0, null],
+  ['office-balconies', 'offices, balconies', 4.0, null],
+  ['office-stationery', 'offices, stationery stores, by their height', null, 9.0],
   ['office-corridors', 'offices, corridors, stairs', 4.0, 4.5],
   ['office-plant', 'offices, boiler and plant rooms', 5.0, 6.7],
   ['shops', 'retail shops', 4.0, 3.6, 'shops'],
@@ -58,6 +74,9 @@ const floors: readonly MetricRow[] = [
   ['shop-dining', 'shops, restaurants', 3.0, 2.7],
   ['shop-kitchens', 'shops, kitchens', 3.0, 4.5],
   ['shop-corridors', 'shops, corridors, stairs', 4.0, 4.5],
+  ['shop-corridors-wheels', 'shops, corridors with wheeled loads', 5.0, 4.5],
+  ['shop-toilets', 'shops, toilets, bathrooms', 2.0, null],
+  ['shop-balconies', 'shops, balconies', 4.0, null],
   ['shop-plant', 'shops, boiler and plant rooms', 5.0, 6.7],
   ['work-bare', 'work areas without machines', 2.5, 4.5],
   ['work-light', 'work areas, light duty', 5.0, 4.5],
@@ -79,18 +98,19 @@ const floors: readonly MetricRow[] = [
 /** Table 1: for each metre of storage height, in stack rooms beyond the height that the value is for. */
 const growths: Readonly<Record<string, Growth>> = {
   'library-stacks': { perMetre: 2.0, upTo: 2.2 },
+  'office-stationery': { perMetre: 4.0 },
   storage: { perMetre: 2.4 },
   'cold-storage': { perMetre: 5.0 },
 }
 
-/** IS 875 (Part 2), table 2, up to 10 degrees. */
+/** IS 875 (Part 2), table 2: without access up to 10 degrees, less beyond (`pitched`). */
 const roofs: readonly MetricRow[] = [
   ['roof-access', 'roof with access', 1.5, null],
   ['roof', 'roof without access', 0.75, null, 'roof'],
 ]
 
 /** 3.2.1.1: no reduction for storage, plant, garages and what is loaded alike (clause 3.2.2.1 for beams). */
-const isWhole = /storage|stores|stacks|plant|garages|records|^roof/
+const isWhole = /storage|stores|stationery|stacks|plant|garages|records|^roof/
 
 export const isUseRows: readonly UseRow[] = [
   ...metricRows(floors, { clause: 'IS 875-2 table 1', group: 'IL', isWhole, growths, keptOf: () => 'whereHeavy' }),

@@ -2,7 +2,7 @@ import { annexA } from './weights/annexA'
 import { annexAStored } from './weights/annexAStored'
 import { asceDeadLoads } from './weights/asceDeadLoads'
 import { asceDensities } from './weights/asceDensities'
-import { isAreas, isDensities } from './weights/isWeights'
+import { is456Concrete, isAreas, isDensities } from './weights/isWeights'
 import { expandRows, type Rows, type TabledWeight } from './weights/row'
 
 /** lb/ft³ in N/m³ (NIST SP 811: 1 lb/ft³ of weight is 157.0875 N/m³). */
@@ -27,6 +27,7 @@ export const unitWeights: readonly TabledWeight[] = [
   ),
   ...groups('ASCE 7-16 table C3.1-2', asceDensities, 'volume', poundsPerCubicFoot),
   ...groups('IS 875-1 table 1', isDensities, 'volume', 1000),
+  ...groups('IS 456 19.2.1', is456Concrete, 'volume', 1000),
 ]
 
 /** Weights by area of what is laid, hung or built in one thickness, N/m². */

@@ -14,6 +14,9 @@ export const annexA: readonly TableOfWeights[] = [
       'lightweight concrete, LC 2.0': [18, 20],
       'normal weight concrete': 24,
       'reinforced concrete': 25,
+      // notes of the table: 1 kN/m³ more while it is fresh
+      'normal weight concrete, fresh': 25,
+      'reinforced concrete, fresh': 26,
     },
   ],
   [

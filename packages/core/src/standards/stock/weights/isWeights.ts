@@ -188,3 +188,8 @@ export const isAreas: Readonly<Record<string, Rows>> = {
     'thatch with battens': [0.34, 0.49],
   },
 }
+
+/** IS 456:2000, 19.2.1: unless more accurate calculations are warranted. From memory. */
+export const is456Concrete: Readonly<Record<string, Rows>> = {
+  concrete: { 'plain concrete, IS 456': 24, 'reinforced concrete, IS 456': 25 },
+}
