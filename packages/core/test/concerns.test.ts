@@ -686,6 +686,22 @@ const triggers: readonly Trigger[] = [
     says: /^The peak velocity pressure is that of mixed terrain inland .*: terrain I and the altitude of 900\.00 m are not in it/,
   },
   {
+    code: 'support.lifted',
+    // a beam of 8 m on supports at 0 and 4 m, loaded beyond alone
+    make: () => {
+      const building = new Building({ family: 'ASCE', basicWindVelocity: null })
+      const [, top] = [building.level('Base', 0), building.level('1', 3)]
+      const layout = building.layout('Floor', building.key(null, { use: 'offices', imposed: 0 }), top)
+      for (const x of [0, 4]) building.column(layout, [x, 0])
+      const beam = building.beam(layout, [0, 0], [8, 0], { label: 'B1' })
+      building.lineLoad(layout, beam.path, 1000)
+      building.pointLoad(layout, [8, 0], 5000, { nature: 'imposed', use: 'offices' })
+      return building
+    },
+    // hand: 5 kN at 8 m lift the end by 5 kN; dead load 1 kN/m turns about the inner support: nothing there; 0.9 · 0 - 1.6 · 5
+    says: /^Imposed load lifts B1 at 0\.00 m on level 1 by 5\.0 kN against 0\.0 kN of dead load\. No row of ASCE 7 has reduced dead load without wind; by 0\.9 D \+ 1\.6 L it is −8\.0 kN, so it has to be held down\.$/,
+  },
+  {
     code: 'reduction.beside-psi',
     make: () => {
       const building = new Building({ reductions: 'everywhere' })

@@ -23,6 +23,8 @@ export interface Rule {
   readonly accompanying: (loadCase: LoadCase) => number
   /** The psi that is in the factor of the action that leads, and of those that accompany. */
   readonly psi: { readonly leading: Psi; readonly accompanying: Psi }
+  /** The action that the rule is made for; null where it counts whatever there is. */
+  readonly principal: ActionId | null
   /** Pairs of actions of which the rule takes one or the other. */
   readonly either: readonly (readonly [ActionId, ActionId])[]
   /** The parameters that the rule reads, beside the psi factors. */
@@ -51,7 +53,7 @@ function leadingRules(standard: Standard, consequenceClass: ConsequenceClass): r
   const K_FI = value(`basis.K_FI.${consequenceClass}`)
   const gamma_Q = value('basis.gamma_Q') * K_FI
   const besides = { leading: null, accompanying: psi(0) }
-  const service = { permanent: [1, 1] as const, either: [], parameters: [], psi: besides }
+  const service = { permanent: [1, 1] as const, principal: null, either: [], parameters: [], psi: besides }
   return [
     {
       id: 'strength',
@@ -63,6 +65,7 @@ function leadingRules(standard: Standard, consequenceClass: ConsequenceClass): r
       leading: () => gamma_Q,
       accompanying: (loadCase) => gamma_Q * psi(0)(loadCase),
       psi: besides,
+      principal: null,
       either: [],
       parameters: ['basis.gamma_Gsup', 'basis.gamma_Ginf', 'basis.gamma_Q'],
     },
@@ -103,7 +106,7 @@ function leadingRules(standard: Standard, consequenceClass: ConsequenceClass): r
 
 /** A row of a table of combinations: every action by its own factor, none leads; what the row does not name does not act. */
 function rowRule(standard: Standard, row: RuleRow): Rule {
-  const { id, set, name, clause, either = [] } = row
+  const { id, set, name, clause, principal = null, either = [] } = row
   const key = (group: string) => ruleKey(id, group)
   const value = (group: string) => standard.values[key(group)]?.value ?? 0
   const sup = value('G_sup')
@@ -118,6 +121,7 @@ function rowRule(standard: Standard, row: RuleRow): Rule {
     permanent: [sup, inf],
     leading: null,
     psi: { leading: null, accompanying: null },
+    principal,
     accompanying: ({ group }) => (group === null ? 1 : groups.includes(group) ? value(group) : 0),
     either,
     parameters: [key('G_sup'), ...(inf === sup ? [] : [key('G_inf')]), ...groups.map(key)],

@@ -22,6 +22,7 @@ import { pressureConcerns } from '../actions/surfacePressures'
 import { unloadedPanels } from './unloadedPanels'
 import { unusualValues } from './usualRanges'
 import { wallHeights } from './walls'
+import { upliftWithoutRow } from './uplift'
 import { weightNotOnce, weightTwice } from './weightTwice'
 import { velocityOfAnotherKind, windOfFamily, windWithoutTerrain } from './windOfFamily'
 import { heavyFaces } from './partitions'
@@ -72,6 +73,7 @@ const checks: readonly Check[] = [
   ruleLacks,
   coarsePlates,
   reducedBesidePsi,
+  upliftWithoutRow,
   lateralConcerns,
 ]
 

@@ -8,12 +8,20 @@ import type { ProjectState } from './project'
 export const rulesOf = (state: ProjectState): readonly Rule[] =>
   ruleSets(state.standard, state.basis?.consequenceClass ?? 'CC2')
 
-/** One structure per rule; none where there is no action. */
+/** Whether there is a case of the action that a rule is made for. */
+export const counts = ({ actions }: Pick<ProjectState, 'actions'>, { principal }: Rule): boolean =>
+  principal === null || actions.some(({ id, cases }) => id === principal && cases.length > 0)
+
+/** One structure per rule that counts; none where there is no action. */
 export const structuresOf = (state: ProjectState): readonly CombinationStructure[] => {
   const { exclusions } = familyOf(state.standard.family)
   // what stands apart comes last among the actions, so that the cases before it keep their places
   const final = state.actions.filter(({ id }) => !standsApart(id))
-  return final.length === 0 ? [] : rulesOf(state).map((rule) => combinationStructure(rule, final, exclusions))
+  return final.length === 0
+    ? []
+    : rulesOf(state)
+        .filter((rule) => counts(state, rule))
+        .map((rule) => combinationStructure(rule, final, exclusions))
 }
 
 /** The structures of the rules that are enveloped together. */

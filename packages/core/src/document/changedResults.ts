@@ -160,6 +160,12 @@ export const changedResults: readonly ChangedResult[] = [
     words: 'Walls have the coefficients of this table at h/d of 5.',
     uses: inFamily('EN', 'layer'),
   },
+  {
+    edition: 1,
+    clause: 'ASCE 7 2.3.1, 2.4.1, IS 456 table 18, IS 800 table 4, BS 8110-1 table 2.1',
+    words: 'Rows made for wind count only where there is a case of wind.',
+    uses: (document) => recordsOf(document, 'basis').some(({ family }) => family !== 'EN'),
+  },
 ]
 
 /** The edition of the results that this build gives. */

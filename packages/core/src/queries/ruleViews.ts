@@ -1,8 +1,9 @@
 import { standsApart } from '../actions/cases'
-import type { Rule, RuleId } from '../combinations/ruleSets'
+import type { RuleId } from '../combinations/ruleSets'
 import { countCombinations, listCombinations, type Combination } from '../combinations/structure'
+import type { ActionId } from '../standards/family'
 import type { ProjectState } from '../derivation/project'
-import { structuresOf } from '../derivation/structures'
+import { rulesOf, structuresOf } from '../derivation/structures'
 
 export interface RuleView {
   readonly id: RuleId
@@ -17,6 +18,8 @@ export interface RuleView {
   /** The parameters that the rule reads, beside the psi factors. */
   readonly parameters: readonly string[]
   readonly listed: readonly Combination[]
+  /** The action that the rule is made for, where the project has no case of it: then it does not count. */
+  readonly waitsFor: ActionId | null
 }
 
 export interface RuleFactor {
@@ -37,8 +40,11 @@ export function ruleViews(state: ProjectState, listRule: RuleId | null): readonl
   const structures = structuresOf(state)
   const rules = structures.map(({ rule }) => rule)
   const listed = rules.find(({ id }) => id === listRule) ?? rules.find(({ set }) => set === listRule)
-  return structures.map((structure) => {
-    const { id, set, name, clause, expression, permanent, leading, accompanying, parameters }: Rule = structure.rule
+  if (structures.length === 0) return []
+  const structureOf = new Map(structures.map((structure) => [structure.rule.id, structure]))
+  return rulesOf(state).map((rule) => {
+    const { id, set, name, clause, expression, permanent, leading, accompanying, parameters, principal } = rule
+    const structure = structureOf.get(id)
     return {
       id,
       set,
@@ -47,14 +53,15 @@ export function ruleViews(state: ProjectState, listRule: RuleId | null): readonl
       expression,
       permanent,
       parameters,
-      count: countCombinations(structure).toString(),
+      count: structure ? countCombinations(structure).toString() : '0',
+      waitsFor: structure ? null : principal,
       factors: variable.map((loadCase) => ({
         caseId: loadCase.id,
         name: loadCase.name,
         leading: leading ? leading(loadCase) : null,
         accompanying: accompanying(loadCase),
       })),
-      listed: listed?.id === id ? [...listCombinations(structure, listLimit)] : [],
+      listed: structure && listed?.id === id ? [...listCombinations(structure, listLimit)] : [],
     }
   })
 }

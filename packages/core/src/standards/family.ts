@@ -58,6 +58,8 @@ export interface RuleRow {
   readonly clause: string
   readonly permanent: readonly [unfavourable: number, favourable: number]
   readonly factors: Readonly<Record<string, number>>
+  /** The action that the row is made for: without a case of it the row says nothing. */
+  readonly principal?: ActionId
   /** Pairs of which the row takes one or the other. */
   readonly either?: readonly (readonly [ActionId, ActionId])[]
 }

@@ -138,6 +138,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `Panel ${d['label']} as a plate: with triangles of ${show('size', 'smallLength')} the force of a member still changes by ${(100 * Number(d['change'])).toFixed(1)} % of the load from those of twice the size. Part it into smaller panels, or share it otherwise.`,
   'panel.close-supports': (d) =>
     `Under panel ${d['label']}, ${d['a']} and ${d['b']} are nearer than 50 mm and share as one support.`,
+  'support.lifted': (d, show) =>
+    `Imposed load lifts ${Number(d['s']) < 0 ? `column ${d['label']} at its foot` : `${d['label']} at ${show('s', 'length')}`} on level ${d['level']} by ${show('up', 'force')} against ${show('dead', 'force')} of dead load. No row of ${d['family']} has reduced dead load without wind; by ${d['gamma']} D + ${d['gammaQ']} L it is ${show('force', 'force')}${Number(d['force']) < 0 ? ', so it has to be held down' : ''}.`,
   'reduction.beside-psi': () =>
     'Combinations take imposed load reduced by an own table also where ψ lowers it; of ψ and a factor for storeys only one may be used (EN 1991-1-1, 3.3.2(2)). Reduce it where no ψ applies.',
   'wind.roof-underived': () =>

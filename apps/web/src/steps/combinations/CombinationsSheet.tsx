@@ -72,9 +72,11 @@ const RuleLine = ({ rule, chosen, onChoose, onOpen }: RuleLineProps) => (
     result={
       <>
         <strong>{rule.count}</strong>{' '}
-        <Button kind="link" onPress={onOpen} aria-label={`Open ${rule.name} as table`}>
-          list
-        </Button>
+        {rule.waitsFor === null && (
+          <Button kind="link" onPress={onOpen} aria-label={`Open ${rule.name} as table`}>
+            list
+          </Button>
+        )}
       </>
     }
   >
@@ -83,6 +85,7 @@ const RuleLine = ({ rule, chosen, onChoose, onOpen }: RuleLineProps) => (
     </Button>
     <div>
       <Expression expression={rule.expression} />
+      {rule.waitsFor !== null && <Note>Counts once there is a case of {rule.waitsFor}.</Note>}
     </div>
   </Line>
 )

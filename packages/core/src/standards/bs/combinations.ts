@@ -16,6 +16,7 @@ export const bsRows: readonly RuleRow[] = [
   },
   {
     id: 'ultimate-2',
+    principal: 'wind',
     set: 'strength',
     name: 'BS 8110: G + W',
     clause: ultimate(2),
@@ -24,6 +25,7 @@ export const bsRows: readonly RuleRow[] = [
   },
   {
     id: 'ultimate-3',
+    principal: 'wind',
     set: 'strength',
     name: 'BS 8110: G + Q + W',
     clause: ultimate(3),

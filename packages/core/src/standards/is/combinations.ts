@@ -16,6 +16,7 @@ export const isRows: readonly RuleRow[] = [
   },
   {
     id: 'concrete-2',
+    principal: 'wind',
     set: 'strength',
     name: 'IS 456: DL + WL',
     clause: `${concrete}, collapse, note 1`,
@@ -24,6 +25,7 @@ export const isRows: readonly RuleRow[] = [
   },
   {
     id: 'concrete-3',
+    principal: 'wind',
     set: 'strength',
     name: 'IS 456: DL + IL + WL',
     clause: `${concrete}, collapse`,
@@ -40,6 +42,7 @@ export const isRows: readonly RuleRow[] = [
   },
   {
     id: 'concrete-5',
+    principal: 'wind',
     set: 'service',
     name: 'IS 456: DL + WL',
     clause: `${concrete}, serviceability`,
@@ -48,6 +51,7 @@ export const isRows: readonly RuleRow[] = [
   },
   {
     id: 'concrete-6',
+    principal: 'wind',
     set: 'service',
     name: 'IS 456: DL + IL + WL',
     clause: `${concrete}, serviceability`,
@@ -64,6 +68,7 @@ export const isRows: readonly RuleRow[] = [
   },
   {
     id: 'steel-2',
+    principal: 'wind',
     set: 'steel',
     name: 'IS 800: DL + LL + WL, imposed leads',
     clause: `${steel}, strength`,
@@ -72,6 +77,7 @@ export const isRows: readonly RuleRow[] = [
   },
   {
     id: 'steel-3',
+    principal: 'wind',
     set: 'steel',
     name: 'IS 800: DL + LL + WL, both whole',
     clause: `${steel}, strength`,
@@ -80,6 +86,7 @@ export const isRows: readonly RuleRow[] = [
   },
   {
     id: 'steel-4',
+    principal: 'wind',
     set: 'steel',
     name: 'IS 800: DL + WL',
     clause: `${steel}, strength`,
@@ -96,6 +103,7 @@ export const isRows: readonly RuleRow[] = [
   },
   {
     id: 'steel-6',
+    principal: 'wind',
     set: 'steelService',
     name: 'IS 800: DL + LL + WL',
     clause: `${steel}, serviceability`,
@@ -104,6 +112,7 @@ export const isRows: readonly RuleRow[] = [
   },
   {
     id: 'steel-7',
+    principal: 'wind',
     set: 'steelService',
     name: 'IS 800: DL + WL',
     clause: `${steel}, serviceability`,
