@@ -61,6 +61,7 @@ export {
   type WallSurface,
 } from './document/recordKinds'
 export { readRecord } from './document/readRecord'
+export { doubtsOf } from './concerns/ownTables'
 export { migrateEdits, type RawEdit } from './document/format/migrate'
 export { openRecords, storedAs, type Opened, type SetAside, type Stored } from './document/format/openRecords'
 export { changedResults, changedSince, resultsEdition, type ChangedResult } from './document/changedResults'

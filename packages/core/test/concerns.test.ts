@@ -702,6 +702,96 @@ const triggers: readonly Trigger[] = [
     says: /^Imposed load lifts B1 at 0\.00 m on level 1 by 5\.0 kN against 0\.0 kN of dead load\. No row of ASCE 7 has reduced dead load without wind; by 0\.9 D \+ 1\.6 L it is −8\.0 kN, so it has to be held down\.$/,
   },
   {
+    code: 'wall.doubled',
+    make: storeyWith(({ building, layout }) => {
+      building.wall(
+        layout,
+        [
+          [0, 0],
+          [6, 0],
+        ],
+        { label: 'W1' },
+      )
+      building.wall(
+        layout,
+        [
+          [4, 0.005],
+          [4, 3],
+        ],
+        { label: 'W3' },
+      )
+      building.wall(
+        layout,
+        [
+          [7, 0],
+          [2, 0],
+        ],
+        { label: 'W2' },
+      )
+    }),
+    says: /^Wall runs W[12] and W[12] stand on one line over 4\.00 m, so their weight counts twice there\./,
+    mends: ['Delete wall run W1', 'Delete wall run W2'],
+  },
+  {
+    code: 'load.doubled',
+    make: storeyWith(({ building, layout }) => {
+      building.areaLoad(layout, rectangle(1, 1, 3, 3), 1000, { label: 'U1' })
+      building.areaLoad(layout, [...rectangle(1, 1, 3, 3)].reverse(), 1000, { label: 'U2' })
+      // of another value, or elsewhere: meant
+      building.areaLoad(layout, rectangle(1, 1, 3, 3), 1500)
+      building.areaLoad(layout, rectangle(1, 1, 3, 3.5), 1000)
+    }),
+    says: /^Area loads U[12] and U[12] are alike and lie on one place, so the load counts twice\./,
+    mends: [/^Delete load U[12]$/],
+  },
+  {
+    code: 'table.rows-out-of-order',
+    make: () => {
+      const building = new Building()
+      building.reductionTable({
+        rows: [
+          { from: 0, factor: 1 },
+          { from: 100, factor: 0.8 },
+          { from: 50, factor: 0.7 },
+        ],
+      })
+      return building
+    },
+    says: /^Row 3 of own table “own” begins at 50\.0 m², not above the 100\.0 m² of the row before\./,
+    mends: ['Put the rows in order'],
+  },
+  {
+    code: 'table.factor-grows',
+    make: () => {
+      const building = new Building()
+      building.reductionTable({
+        by: 'storeys',
+        rows: [
+          { from: 2, factor: 0.8 },
+          { from: 4, factor: 0.9 },
+        ],
+      })
+      return building
+    },
+    says: /^The factor of row 2 of own table “own” is 0\.9, more than the 0\.8 of the row before/,
+  },
+  {
+    code: 'table.row-leaps',
+    make: () => {
+      const building = new Building()
+      building.reductionTable({
+        rows: [
+          { from: 50, factor: 1 },
+          { from: 100, factor: 0.9 },
+          { from: 1500, factor: 0.8 },
+          { from: 2000, factor: 0.7 },
+        ].slice(0, 3),
+      })
+      return building
+    },
+    says: /^Row 3 of own table “own” begins 1.400\.0 m² after the row before, where other rows are 50\.0 m² apart at most\./,
+  },
+  {
     code: 'reduction.beside-psi',
     make: () => {
       const building = new Building({ reductions: 'everywhere' })

@@ -22,6 +22,8 @@ import { pressureConcerns } from '../actions/surfacePressures'
 import { unloadedPanels } from './unloadedPanels'
 import { unusualValues } from './usualRanges'
 import { wallHeights } from './walls'
+import { drawnTwice } from './drawnTwice'
+import { doubtfulTables } from './ownTables'
 import { upliftWithoutRow } from './uplift'
 import { weightNotOnce, weightTwice } from './weightTwice'
 import { velocityOfAnotherKind, windOfFamily, windWithoutTerrain } from './windOfFamily'
@@ -60,6 +62,7 @@ const checks: readonly Check[] = [
   lostPressure,
   ({ document, standard }) => barrierConcerns(recordsOf(document, 'barrier'), standard),
   wallHeights,
+  drawnTwice,
   patchesOnNothing,
   unloadedPanels,
   ({ wind }) => wind?.concerns ?? [],
@@ -73,6 +76,7 @@ const checks: readonly Check[] = [
   ruleLacks,
   coarsePlates,
   reducedBesidePsi,
+  doubtfulTables,
   upliftWithoutRow,
   lateralConcerns,
 ]

@@ -215,6 +215,20 @@ const makers: Readonly<Record<string, Maker>> = {
     ...deleted(document, a, `panel ${data['a']}`),
     ...deleted(document, b, `panel ${data['b']}`),
   ],
+  'wall.doubled': ({ document, records: [a, b], data }) => [
+    ...deleted(document, a, `wall run ${data['a']}`),
+    ...deleted(document, b, `wall run ${data['b']}`),
+  ],
+  'load.doubled': ({ document, records: [, second], data }) => deleted(document, second, `load ${data['b']}`),
+  'table.rows-out-of-order': ({ records: [record] }) =>
+    record?.kind === 'reductionTable'
+      ? [
+          {
+            words: 'Put the rows in order',
+            edits: [edit(record, { ...record, rows: [...record.rows].sort((p, q) => p.from - q.from) })],
+          },
+        ]
+      : [],
   'panel.off-its-beams': ({ records: [record] }) =>
     record?.kind === 'panel'
       ? [{ words: 'Leave its edges as drawn', edits: [edit(record, { ...record, edges: 'drawn' })] }]

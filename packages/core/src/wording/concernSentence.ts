@@ -140,6 +140,16 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `Under panel ${d['label']}, ${d['a']} and ${d['b']} are nearer than 50 mm and share as one support.`,
   'support.lifted': (d, show) =>
     `Imposed load lifts ${Number(d['s']) < 0 ? `column ${d['label']} at its foot` : `${d['label']} at ${show('s', 'length')}`} on level ${d['level']} by ${show('up', 'force')} against ${show('dead', 'force')} of dead load. No row of ${d['family']} has reduced dead load without wind; by ${d['gamma']} D + ${d['gammaQ']} L it is ${show('force', 'force')}${Number(d['force']) < 0 ? ', so it has to be held down' : ''}.`,
+  'wall.doubled': (d, show) =>
+    `Wall runs ${d['a']} and ${d['b']} stand on one line over ${show('length', 'length')}, so their weight counts twice there. Delete one, or move it.`,
+  'load.doubled': (d) =>
+    `${loadWords[String(d['kind'])] ?? 'Loads'} ${d['a']} and ${d['b']} are alike and lie on one place, so the load counts twice. Delete one of them.`,
+  'table.rows-out-of-order': (d, show) =>
+    `Row ${d['row']} of own table “${d['table']}” begins at ${fromOf(d, show, 'from')}, not above the ${fromOf(d, show, 'before')} of the row before. Put the rows in order, or correct it.`,
+  'table.factor-grows': (d) =>
+    `The factor of row ${d['row']} of own table “${d['table']}” is ${d['factor']}, more than the ${d['factorBefore']} of the row before: a member that supports more would be spared less. Correct one of them.`,
+  'table.row-leaps': (d, show) =>
+    `Row ${d['row']} of own table “${d['table']}” begins ${fromOf(d, show, 'step')} after the row before, where other rows are ${fromOf(d, show, 'others')} apart at most. A digit may be missing or too many.`,
   'reduction.beside-psi': () =>
     'Combinations take imposed load reduced by an own table also where ψ lowers it; of ψ and a factor for storeys only one may be used (EN 1991-1-1, 3.3.2(2)). Reduce it where no ψ applies.',
   'wind.roof-underived': () =>
@@ -175,6 +185,16 @@ const sentences: Readonly<Record<string, Sentence>> = {
 }
 
 export const wordedCodes: readonly string[] = Object.keys(sentences)
+
+const loadWords: Readonly<Record<string, string>> = {
+  areaLoad: 'Area loads',
+  lineLoad: 'Line loads',
+  pointLoad: 'Point loads',
+}
+
+/** Where a row of a table begins: an area, or a count of storeys. */
+const fromOf = (d: Concern['data'], show: (key: string, quantity: Quantity) => string, field: string): string =>
+  d['by'] === 'area' ? show(field, 'area') : `${d[field]} storeys`
 
 /** What a colleague would say about a concern, with its figures in the project's units. */
 export function concernSentence({ code, data }: Concern, format: NumberFormat): string {

@@ -1,8 +1,8 @@
-import { newId, type Basis, type ReductionTable } from '@hedrion/core'
+import { concernSentence, doubtsOf, newId, type Basis, type ReductionTable } from '@hedrion/core'
 import { useFormat, useRecord, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { NameField } from '../../sheet/NameField'
-import { Line, Note, Section } from '../../sheet/Sheet'
+import { Line, Note, Section, Warm } from '../../sheet/Sheet'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Button } from '../../ui/Button'
@@ -136,6 +136,7 @@ function Rows({ table }: { readonly table: ReductionTable }) {
       table.rows.map((row, i) => (i === index ? { ...row, ...fields } : row)),
       `row ${index + 1}`,
     )
+  const doubts = doubtsOf(table)
   const last = table.rows.at(-1)
   const add = () => {
     if (last)
@@ -184,6 +185,11 @@ function Rows({ table }: { readonly table: ReductionTable }) {
             max={1}
             onCommit={(value) => (value === null ? 'A row has a factor.' : change(i, { factor: value }))}
           />
+          {doubts
+            .filter(({ data }) => data['row'] === i + 1)
+            .map((doubt) => (
+              <Warm key={doubt.code}>{concernSentence(doubt, format)}</Warm>
+            ))}
         </Line>
       ))}
       <Line
