@@ -512,12 +512,12 @@ test('a flight of stairs hands half to each end; a barrier is handed on in a cas
   // offices press 0.50, people at tables (C1) as well; at 1.20 m at most: 0.60 kNm/m
   await expect(page.getByRole('button', { name: '0.60 kNm/m' })).toBeVisible()
   await find(page, 'Barriers: people at barriers')
-  // 2 · (18 · 0.80 + 9 · 0.50)
-  await expect.poll(() => balance(page)).toContain('applied 37.8')
+  // 2 · (18 · 1.00 + 9 · 0.50)
+  await expect.poll(() => balance(page)).toContain('applied 45.0')
   expect(await balance(page)).toContain('handed on as line loads on barriers')
   // a parapet that stands there already: the balcony's is 1.10 m high, 18 m with a use of people at tables
   await page.getByRole('button', { name: 'wall run W2' }).click()
   await page.getByRole('button', { name: 'Barrier along it' }).click()
   await saved(page)
-  await expect.poll(() => balance(page)).toContain('applied 55.8')
+  await expect.poll(() => balance(page)).toContain('applied 63.0')
 })

@@ -24,6 +24,7 @@ const brief: BuildingBrief = {
   sort: 'offices',
   family: 'EN',
   units: 'metric',
+  set: null,
 }
 
 /** A building of so many bays; every floor is drawn for itself, so that nothing is shared between levels. */

@@ -24,6 +24,7 @@ const brief = fc.record({
   sort: fc.constant('offices' as const),
   family: fc.constantFrom('EN', 'ASCE', 'IS', 'BS'),
   units: fc.constant('metric' as const),
+  set: fc.constant(null),
 })
 const factor = fc.oneof(fc.constantFrom(0, 1), fc.double({ min: 0.01, max: 2, noNaN: true }))
 

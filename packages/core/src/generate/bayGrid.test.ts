@@ -17,9 +17,7 @@ const briefOf = (text: string): BuildingBrief => {
 
 describe('the opening sentence', () => {
   test('reads bays, storeys, spacing, slab and use, in the units that are written', () => {
-    expect(
-      briefOf('2 × 24 ft by 3 x 6.5 m, 5 storeys of 3.3 m, timber beams every 60 cm, 100 mm concrete, flats'),
-    ).toEqual({
+    expect(briefOf('2 × 24 ft by 3 x 6.5 m, 5 storeys of 3.3 m, beams every 60 cm, 100 mm concrete, flats')).toEqual({
       baysX: 2,
       spanX: expect.closeTo(7.3152, 9),
       baysY: 3,
@@ -30,6 +28,7 @@ describe('the opening sentence', () => {
       slab: 0.1,
       sort: 'homes',
       family: 'EN',
+      set: null,
       // as soon as one of them is in metres
       units: 'metric',
     })
@@ -57,6 +56,56 @@ describe('the opening sentence', () => {
   })
 })
 
+describe('every word is read, or named as not understood', () => {
+  const frame = '3 x 7 m by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 150 mm concrete'
+  test.each([
+    [`${frame}, offices, ASCE 7-22`, 'ASCE', 'ASCE 7-22'],
+    [`${frame}, offices, ASCE 7-16`, 'ASCE', null],
+    [`${frame}, offices, ASCE 7`, 'ASCE', null],
+    [`${frame}, offices, ASCE`, 'ASCE', null],
+    [`${frame}, offices, British Standards`, 'BS', null],
+    [`${frame}, offices, BS 6399-1`, 'BS', null],
+    [`${frame}, offices to IS 875`, 'IS', null],
+    [`${frame}, offices, Indian Standards`, 'IS', null],
+    [`${frame}, offices, EN Germany`, 'EN', 'Germany'],
+    [`${frame}, offices, DIN EN 1991-1-1`, 'EN', 'Germany'],
+    [`${frame}, offices, Eurocodes, recommended values`, 'EN', null],
+    [`A building of ${frame} slab, for offices.`, 'EN', null],
+    [`${frame.replace('beams', 'steel beams')}, offices`, 'EN', null],
+  ] as const)('%s', (text, family, set) => expect(briefOf(text)).toMatchObject({ family, set }))
+
+  test('the family of the project holds where the sentence names none', () => {
+    const read = readOpeningSentence(`${frame}, offices`, 'BS')
+    expect(read.ok && read.brief.family).toBe('BS')
+  })
+
+  test.each([
+    [frame.replace('beams', 'concrete beams') + ', offices', '“concrete”'],
+    [frame.replace('beams', 'timber beams') + ', offices', '“timber”'],
+    [`${frame}, offices, snow of 0.75 kN/m2`, '“snow” and “0” and “75 kN/m2”'],
+    [`${frame}, offices and shops`, '“shops”'],
+    [`${frame}, offices, ASCE 7-98`, '“7-98”'],
+    [`${frame}, offices, BS Germany`, '“Germany”'],
+    [`${frame}, offices, two basements`, '“two basements”'],
+    [`${frame}, offices, 200 mm brick`, '“200 mm brick”'],
+  ])('%s', (text, words) => {
+    const read = readOpeningSentence(text)
+    expect(read.ok ? 'read' : read.problem).toContain('not understood')
+    expect(read.ok ? 'read' : read.problem).toContain(words)
+  })
+
+  test('law: a word that is put anywhere between the parts is named', () => {
+    const parts = frame.split(', ')
+    holds(
+      fc.property(fc.stringMatching(/^[bcdfgjklmnpqrtvwz]{5,9}$/), fc.nat({ max: parts.length }), (word, at) => {
+        const text = [...parts.slice(0, at), word, ...parts.slice(at), 'offices'].join(', ')
+        const read = readOpeningSentence(text)
+        expect(read.ok ? 'read' : read.problem).toContain(`“${word}” is not understood`)
+      }),
+    )
+  })
+})
+
 describe('the building that follows', () => {
   const briefs = fc.record<BuildingBrief>({
     baysX: fc.integer({ min: 1, max: 4 }),
@@ -69,6 +118,7 @@ describe('the building that follows', () => {
     slab: fc.constant(0.15),
     sort: fc.constant('offices'),
     family: fc.constant('EN'),
+    set: fc.constant(null),
     units: fc.constant('metric'),
   })
 

@@ -37,8 +37,8 @@ describe('the demo', () => {
     expect(balanceOf(state, 'permanent/typed').applied).toBeCloseTo(2 * 6 * 900 + 2 * 18_000, 3)
   })
 
-  test('hand: people press 0.80 kN/m (EN 1991-1-1 table 6.12, from memory) on 1.8 + 14.4 + 1.8 m of parapet, twice', () => {
-    expect(balanceOf(state, 'barrier/people').applied).toBeCloseTo(2 * 18 * 800, 6)
+  test('hand: people press 1.00 kN/m (EN 1991-1-1 table 6.12, from memory) on 1.8 + 14.4 + 1.8 m of parapet, twice', () => {
+    expect(balanceOf(state, 'barrier/people').applied).toBeCloseTo(2 * 18 * 1000, 6)
   })
 
   test('survives the project file', () => {

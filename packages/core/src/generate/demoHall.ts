@@ -17,6 +17,7 @@ export function workshopHall(steel: HallStock['steel']): readonly Rec[] {
     purlins: 2,
     family: 'EN',
     units: 'metric',
+    set: null,
   }
   const sure = (section: Section): Section => ({ ...section, assumed: false })
   const assumed = hallStock(brief, random)

@@ -3,7 +3,7 @@ import type { FamilyId } from '../standards/family'
 import { metricPoint } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 import type { Quantity } from '../units/quantity'
-import { familyIn, unitsIn } from './openingSentence'
+import { notUnderstood, Sentence, silentWords, takeStandards, unitsIn } from './sentenceWords'
 
 /** What the opening sentence of a hall says; lengths in m, pitch in rad. */
 export interface HallBrief {
@@ -19,6 +19,8 @@ export interface HallBrief {
   readonly purlins: number
   readonly family: FamilyId
   readonly units: Basis['units']
+  /** The national set or edition that it names; null where it names none. */
+  readonly set: string | null
 }
 
 export const hallSentence =
@@ -36,9 +38,20 @@ const asked = {
   purlins: [/purlins (?:every )?([\d.]+ ?\w+)/i, 'Say the purlins like “purlins every 2 m”.'],
 } as const satisfies Record<string, readonly [RegExp, string]>
 
-/** Reads the sentence of a hall; anything it cannot find is said in words, with what it looks for. */
-export function readHallSentence(text: string): Read {
-  const clean = text.replace(/×/g, 'x').replace(/\s+/g, ' ')
+/** Words that go with what is read and add nothing to it. */
+const silent = new RegExp(
+  `${silentWords.source}|\\b(halls?|steel|truss(es)?|rafters?|portals?|portal frames?|frames?|roof|bays?|wide|high|eaves|pitch|purlins?)\\b`,
+  'gi',
+)
+
+/**
+ * Reads the sentence of a hall; anything it cannot find is said in words, with what it looks for, and any word that it does not
+ * understand is named.
+ * @param family - holds where the sentence names none
+ */
+export function readHallSentence(text: string, family: FamilyId = 'EN'): Read {
+  const sentence = new Sentence(text)
+  const clean = sentence.rest
   const found: Partial<Record<keyof typeof asked, string>> = {}
   for (const name of Object.keys(asked) as (keyof typeof asked)[]) {
     const [pattern, words] = asked[name]
@@ -58,10 +71,17 @@ export function readHallSentence(text: string): Read {
     pitch: value(found.pitch, 'angle'),
     frames: /truss/i.test(found.frames ?? '') ? 'trusses' : 'rafters',
     purlins: value(found.purlins, 'length'),
-    family: familyIn(clean),
+    ...takeStandards(sentence, family),
     units: unitsIn(clean),
   }
-  const problem = limitProblem(brief)
+  for (const [pattern] of [
+    [/hall (?:of )?[\d.]+ ?\w+ by \d+ ?x ?[\d.]+ ?\w+/i] as const,
+    asked.eaves,
+    asked.pitch,
+    asked.purlins,
+  ])
+    sentence.take(pattern)
+  const problem = limitProblem(brief) ?? notUnderstood(sentence.leftOver(silent))
   return problem ? { ok: false, problem } : { ok: true, brief }
 }
 

@@ -3,6 +3,7 @@ import type { UseSort } from '../document/useSorts'
 import type { FamilyId } from '../standards/family'
 import { parseQuantity } from '../units/parseQuantity'
 import { metricPoint } from '../units/format'
+import { notUnderstood, Sentence, silentWords, takeStandards, unitsIn } from './sentenceWords'
 
 /** What the opening sentence of a new building says; lengths in m. */
 export interface BuildingBrief {
@@ -17,6 +18,8 @@ export interface BuildingBrief {
   readonly sort: UseSort
   readonly family: FamilyId
   readonly units: Basis['units']
+  /** The national set or edition that it names; null where it names none. */
+  readonly set: string | null
 }
 
 export const openingSentence =
@@ -32,43 +35,40 @@ const useWords: readonly (readonly [RegExp, UseSort])[] = [
   [/\b(gym|gymnasium|dance|dancing)\b/i, 'gymnastics'],
   [/\b(shops?|retail)\b/i, 'shops'],
   [/\b(stores?|storage|books|archives?)\b/i, 'storage'],
-  [/\b(cars?|parking)\b/i, 'cars'],
+  [/\b(car parks?|cars?|parking)\b/i, 'cars'],
 ]
-
-const familyWords: readonly (readonly [RegExp, FamilyId])[] = [
-  [/\b(EN|Eurocodes?)\b/i, 'EN'],
-  [/\bASCE\b/i, 'ASCE'],
-  [/\bIS ?(875|456|800)\b/i, 'IS'],
-  [/\bBS ?(6399|8110)\b/i, 'BS'],
-]
-
-/** Who says all lengths in feet and inches reads them so as well. */
-export const unitsIn = (text: string): Basis['units'] =>
-  /\d ?(ft|feet|foot|in|inch|inches)\b/i.test(text) && !/\d ?[cm]?m\b/i.test(text) ? 'us' : 'metric'
-
-/** The family that a sentence names; EN where it names none. */
-export const familyIn = (text: string): FamilyId => familyWords.find(([word]) => word.test(text))?.[1] ?? 'EN'
 
 type Read = { readonly ok: true; readonly brief: BuildingBrief } | { readonly ok: false; readonly problem: string }
 
-/** Reads the sentence; anything it cannot find is said in words, with what it looks for. */
-export function readOpeningSentence(text: string): Read {
-  const clean = text.replace(/×/g, 'x').replace(/\s+/g, ' ')
-  const bays = /(\d+) ?x ?([\d.]+ ?\w+) by (\d+) ?x ?([\d.]+ ?\w+)/i.exec(clean)
+/** Words that go with what is read and add nothing to it: beams are of steel here. */
+const silent = new RegExp(
+  `${silentWords.source}|\\b(steel|buildings?|frames?|floors?|slabs?|thick|high|bays?|grid|beams?|columns?)\\b`,
+  'gi',
+)
+
+/**
+ * Reads the sentence; anything it cannot find is said in words, with what it looks for, and any word that it does not understand is
+ * named.
+ * @param family - holds where the sentence names none
+ */
+export function readOpeningSentence(text: string, family: FamilyId = 'EN'): Read {
+  const sentence = new Sentence(text)
+  const bays = sentence.take(/(\d+) ?x ?([\d.]+ ?\w+) by (\d+) ?x ?([\d.]+ ?\w+)/i)
   if (!bays) return { ok: false, problem: 'Say the bays like “3 x 7.2 m by 3 x 6.0 m”.' }
-  const storeys = /(\d+) stor(?:e?y|eys|ies) of ([\d.]+ ?\w+)/i.exec(clean)
+  const storeys = sentence.take(/(\d+) stor(?:e?y|eys|ies) of ([\d.]+ ?\w+)/i)
   if (!storeys) return { ok: false, problem: 'Say the storeys like “4 storeys of 3.50 m”.' }
-  const spacing = /every ([\d.]+ ?\w+)/i.exec(clean)
+  const spacing = sentence.take(/(?:steel )?(?:beams? )?every ([\d.]+ ?\w+)/i)
   if (!spacing) return { ok: false, problem: 'Say the spacing of the beams like “beams every 3 m”.' }
-  const slab = /([\d.]+ ?(?:mm|cm|m|in)) (?:of )?concrete/i.exec(clean)
+  const slab = sentence.take(/([\d.]+ ?(?:mm|cm|m|in)) (?:of )?concrete( slabs?| floors?)?(?! beam)/i)
   if (!slab) return { ok: false, problem: 'Say the slab like “150 mm concrete”.' }
-  const use = useWords.find(([word]) => word.test(clean))
+  const use = useWords.find(([word]) => sentence.take(word) !== null)
   if (!use)
     return { ok: false, problem: 'Say what the floors are for: offices, homes, classrooms, shops, storage, parking …' }
   const length = (part: string | undefined) => {
     const read = parseQuantity(part ?? '', 'length', metricPoint)
     return read.ok ? read.value : NaN
   }
+  const standards = takeStandards(sentence, family)
   const brief: BuildingBrief = {
     baysX: Number(bays[1]),
     spanX: length(bays[2]),
@@ -79,10 +79,10 @@ export function readOpeningSentence(text: string): Read {
     beamSpacing: length(spacing[1]),
     slab: length(slab[1]),
     sort: use[1],
-    family: familyIn(clean),
-    units: unitsIn(clean),
+    ...standards,
+    units: unitsIn(text),
   }
-  const problem = limitProblem(brief)
+  const problem = limitProblem(brief) ?? notUnderstood(sentence.leftOver(silent))
   return problem ? { ok: false, problem } : { ok: true, brief }
 }
 

@@ -1,8 +1,8 @@
-import { hallSentence, openingSentence, readNewBuilding, seededRandom, type Edit, type Rec } from '@hedrion/core'
+import { buildingEdits, hallSentence, openingSentence, readNewBuilding, seededRandom } from '@hedrion/core'
 import { useMemo, useState } from 'react'
 import { TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { useRecords } from '../../compute/SessionContext'
+import { useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { Drawing } from '../../drawing/Drawing'
 import { sketchScene } from '../../drawing/sketchScene'
@@ -15,23 +15,15 @@ import { Button } from '../../ui/Button'
 export function OpeningSentence() {
   const edit = useEdit()
   const [basis] = useRecords('basis')
+  const family = basis?.family ?? 'EN'
+  const getDocument = useGetDocument()
   const [text, setText] = useState(openingSentence)
   const [refused, setRefused] = useState<string | null>(null)
-  const read = useMemo(() => readNewBuilding(text), [text])
+  const read = useMemo(() => readNewBuilding(text, family), [text, family])
   const scene = useMemo(() => sketchScene(read.ok ? read.building.records('', seededRandom(7)) : []), [read])
   const build = () => {
     if (!read.ok) return
-    // the project has its basis already; everything else of the sentence is new
-    const records: readonly Rec[] = read.building.records('', Math.random).filter(({ kind }) => kind !== 'basis')
-    const { family } = read.building
-    // metres leave a project in feet as it is
-    const units = read.building.units === 'us' ? 'us' : (basis?.units ?? 'metric')
-    const edits: readonly Edit[] = [
-      ...(basis && (basis.family !== family || basis.units !== units)
-        ? [{ id: basis.id, before: basis, after: { ...basis, family, units } }]
-        : []),
-      ...records.map((record) => ({ id: record.id, before: null, after: record })),
-    ]
+    const edits = buildingEdits(getDocument(), read.building, Math.random)
     setRefused(edit.apply('Built from the opening sentence', edits) ?? null)
   }
   return (
