@@ -48,9 +48,9 @@ test('from nothing to a rundown by keyboard alone', async ({ page }) => {
   // hand: an inner column takes 7.2 · 6.0 m of each of three office floors at 3.0 kN/m²: 388.8 kN
   const rundown = page.getByRole('table', { name: 'From the roof down' })
   await expect(rundown.getByRole('row').last()).toContainText('388.8')
-  // offices, reduced for area: 0.5 + 10 / 129.6 of it (EN 1991-1-1 6.3.1.2(10), from memory)
+  // three storeys of offices: (2 + 0.7) / 3 of 388.8 kN (EN 1991-1-1 6.3.1.2(11), from memory)
   const reduced = page.getByRole('table', { name: 'Reduced for area or storeys' })
-  await expect(reduced.getByRole('row').last()).toContainText('224.4')
+  await expect(reduced.getByRole('row').last()).toContainText('349.9')
   await expect.poll(() => balance(page)).toMatch(/applied 3499\.2 kN.*at supports 3499\.2 kN.*nothing missing/)
   await saved(page)
 })

@@ -107,7 +107,9 @@ test('a change that someone else made impossible is shown with both values, and 
     note: 'Theirs',
     edits: [{ id: level.id, before: level, after: { ...level, name: 'Theirs' } }],
   }
-  expect((await request.post(`/api/projects/${id}/changes`, { data: theirs })).ok()).toBe(true)
+  expect(
+    (await request.post(`/api/projects/${id}/changes`, { data: theirs, headers: { 'hedrion-format': '2' } })).ok(),
+  ).toBe(true)
   await context.unroute('**/changes')
   const notice = page.getByRole('alert')
   await expect(notice).toContainText('name mine Mine, theirs Theirs', { timeout: 20_000 })

@@ -190,7 +190,7 @@ export type { WindProfile } from './queries/windProfile'
 export { listLimit, type RuleView } from './queries/ruleViews'
 export type { WindLoads, WindResult } from './actions/wind/windLoads'
 export { atEnd, weightOfFlight } from './actions/stairLoad'
-export { goingOf } from './building/stairs'
+export { goingOf, stepsOf } from './building/stairs'
 export { gridCrossings } from './building/grid'
 export { patchOverlaps, type PatchOverlap } from './building/patchOverlaps'
 export { lineMore, readFreeGrid, readSpacings, type ReadGrid } from './editing/gridText'
@@ -231,7 +231,15 @@ export {
   removeLevelEdits,
   storeyHeightEdits,
 } from './editing/levels'
-export { familyEdits, layerInUse, nationalSetEdits, ownLayerName, ownValueEdits, setsOnOffer } from './editing/ownLayer'
+export {
+  familyEdits,
+  layerInUse,
+  meantOtherwise,
+  nationalSetEdits,
+  ownLayerName,
+  ownValueEdits,
+  setsOnOffer,
+} from './editing/ownLayer'
 export { followable, followAgainEdits, ownLayoutEdits, ownReaches, type OwnReach } from './editing/ownLayout'
 export { withTyped, type TypedText } from './editing/typedText'
 export { deletionEdits, wallOfLayersEdits, wallTypedEdits } from './editing/wallMake'

@@ -88,10 +88,18 @@ const triggers: readonly Trigger[] = [
     says: /^The imposed load of 900\.00 kN\/m² is outside the usual 0\.30 kN\/m² to 20\.00 kN\/m²\. Check it\.$/,
   },
   {
-    code: 'member.same-label',
+    code: 'record.same-label',
     make: storeyWith(({ building, layout }) => building.beam(layout, [0, 1], [6, 1], { label: 'B1' })),
-    says: /^Two members of one layout are called B1\./,
+    says: /^Two members of layout Floor are called B1; tables and files tell them apart by their ids alone\. Rename one\.$/,
     mends: ['Call the second one B5'],
+  },
+  {
+    code: 'record.same-label',
+    make: storeyWith(({ building, layout }) => {
+      for (const y of [1, 2]) building.wall(layout, line([0, y], [6, y]), { label: 'W1' })
+    }),
+    says: /^Two wall runs of layout Floor are called W1;/,
+    mends: ['Call the second one W2'],
   },
   {
     code: 'outline.crosses-itself',

@@ -7,8 +7,9 @@ import { Memo } from '../src/derivation/memo'
 import { deriveProject } from '../src/derivation/project'
 import { applyChange } from '../src/document/changes'
 import { recordsOf, seededRandom, type Document } from '../src/document/document'
-import { familyEdits, nationalSetEdits, ownValueEdits } from '../src/editing/ownLayer'
+import { familyEdits, meantOtherwise, nationalSetEdits, ownValueEdits } from '../src/editing/ownLayer'
 import { bayGrid } from '../src/generate/bayGrid'
+import { Building } from './build'
 import { readOpeningSentence } from '../src/generate/openingSentence'
 import { documentOf } from '../src/document/document'
 import { families, shippedSets } from '../src/standards/families'
@@ -171,4 +172,19 @@ test('what stands on what, and who takes which part, knows no family: the same p
     })
     expect(new Set(permanent).size).toBe(1)
   }
+})
+
+test('a velocity is meant otherwise in another family: emptied in the same change, with what was typed, and undo brings it back', () => {
+  const building = new Building({ basicWindVelocity: 26, typed: { basicWindVelocity: '26' } })
+  const [edit] = familyEdits(building.document, building.basis, 'ASCE')
+  expect(edit?.after).toMatchObject({ family: 'ASCE', basicWindVelocity: null })
+  expect(edit?.after).not.toHaveProperty('typed.basicWindVelocity')
+  expect(edit?.before).toMatchObject({ family: 'EN', basicWindVelocity: 26 })
+  expect(meantOtherwise(building.basis, 'ASCE')).toMatchObject({
+    here: 'mean of 10 minutes at 10 m',
+    there: 'gust of 3 s at 10 m',
+  })
+  // none is given, or the family stays
+  expect(meantOtherwise({ ...building.basis, basicWindVelocity: null }, 'ASCE')).toBeNull()
+  expect(meantOtherwise(building.basis, 'EN')).toBeNull()
 })

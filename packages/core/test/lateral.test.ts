@@ -69,7 +69,7 @@ describe('storey forces by weight', () => {
       ['1', 50_000, 0, expect.closeTo(6, 9), expect.closeTo(4, 9), 3],
       ['2', expect.closeTo(48_000, 6), 0, expect.closeTo(6, 9), expect.closeTo(4, 9), 6],
     ])
-    const [top, typed] = [rows[1]?.levelId ?? '', first.id].map((id) =>
+    const [top, typed] = [rows[1]?.id ?? '', first.id].map((id) =>
       ask(state, { kind: 'why', address: `storeyForce:${caseId}@${id}` }),
     )
     expect(top?.value).toBeCloseTo(48_000, 6)

@@ -1,4 +1,13 @@
-import { ask, effectKinds, formatOf, traceLines, type ProjectState, type Traced } from '@hedrion/core'
+import {
+  ask,
+  effectKinds,
+  formatOf,
+  labelOf,
+  recordIdOf,
+  traceLines,
+  type ProjectState,
+  type Traced,
+} from '@hedrion/core'
 import { openProject } from '../openProject'
 import { print, Refusal } from '../refusal'
 
@@ -19,9 +28,24 @@ function byAddress(state: ProjectState, text: string): Traced | null {
   return ask(state, { kind: 'why', address: isEffect ? `extreme:strength:most:${text}` : text })
 }
 
-/** A column's label stands for its reaction. */
+const layoutNameOf = ({ document }: ProjectState, expandedId: string): string => {
+  const record = document.records.get(recordIdOf(expandedId))
+  return record && 'layout' in record && record.layout !== null
+    ? `layout ${labelOf(document, record.layout)}`
+    : 'no layout'
+}
+
+/** A column's label stands for its vertical reaction; where several have it they are listed. */
 function byLabel(state: ProjectState, label: string): Traced | null {
-  const rows = ask(state, { kind: 'envelopes', set: 'strength', effects: 'reaction' })
-  const row = rows.find((entry) => entry.label === label)
+  const rows = ask(state, { kind: 'envelopes', set: 'strength', effects: 'reaction' }).filter(
+    (entry) => entry.label === label && entry.component === 'Z',
+  )
+  const [row, ...others] = rows
+  if (others.length > 0)
+    throw new Refusal(
+      `${rows.length} columns are called ${label}. Say one of them by its effect:\n${rows
+        .map(({ key, expandedId, levelName }) => `  ${key} (${layoutNameOf(state, expandedId)}, level ${levelName})`)
+        .join('\n')}`,
+    )
   return row ? ask(state, { kind: 'why', address: `extreme:strength:most:${row.key}` }) : null
 }

@@ -1,4 +1,4 @@
-import { goingOf } from '../building/stairs'
+import { goingOf, stepsOf } from '../building/stairs'
 import type { Material, Stair } from '../document/recordKinds'
 import { formula } from '../trace/formula'
 import { given, type Traced } from '../trace/traced'
@@ -32,8 +32,14 @@ export const flightInputs = (
   t: stair.waist,
   h: stair.rise,
   l: goingOf(stair),
-  r: stair.riser,
+  r: stepsOf(stair).height,
 })
+
+/** Whole steps: each as high as the rise makes it. */
+const stepText = (stair: Stair): string => {
+  const { count } = stepsOf(stair)
+  return `step of ${stair.label}${count > 1 ? `, ${count} of them` : ''}`
+}
 
 /** Weight per area of plan with its trace. */
 export function weightOfFlight(stair: Stair, material: Pick<Material, 'name' | 'unitWeight'>): Traced<'pressure'> {
@@ -43,7 +49,7 @@ export function weightOfFlight(stair: Stair, material: Pick<Material, 'name' | '
     t: given('t', 'smallLength', t, `waist of ${stair.label}`),
     h: given('h', 'length', h, `rise of ${stair.label}`),
     l: given('l', 'length', l, `length of ${stair.label} in plan`),
-    r: given('r', 'smallLength', r, `step of ${stair.label}`),
+    r: given('r', 'smallLength', r, stepText(stair)),
   })
 }
 

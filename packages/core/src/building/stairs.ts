@@ -8,6 +8,18 @@ import type { WallSegment } from './wallSegments'
 export const goingOf = ({ path: [foot, head] }: Pick<StairShape, 'path'>): number =>
   foot && head ? distance(foot, head) : 0
 
+/** A flight has whole steps: as many as come nearest to the step that was typed, and how high each then is, m. */
+export function stepsOf({ rise, riser }: { readonly rise: number; readonly riser: number }): {
+  readonly count: number
+  readonly height: number
+} {
+  if (riser <= 0) return { count: 0, height: 0 }
+  // a flight that does not rise weighs the steps that were typed
+  if (rise === 0) return { count: 1, height: riser }
+  const count = Math.max(1, Math.round(Math.abs(rise) / riser))
+  return { count, height: Math.abs(rise) / count }
+}
+
 /** The edges across which a flight stands on what is at its lower and its upper end; none where it has no length. */
 export function stairEnds({ path, width }: Pick<StairShape, 'path' | 'width'>): readonly WallSegment[] {
   const across = acrossOf({ path, width })

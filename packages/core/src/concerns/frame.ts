@@ -10,15 +10,36 @@ import type { Concern } from '../outcome/outcome'
 /** Two members of one layout with the same label: legal, and a source of mistakes. */
 export function sameLabels({ document }: ProjectState): readonly Concern[] {
   const seen = new Map<string, string>()
-  return recordsOf(document, 'member').flatMap(({ id, layout, label }): Concern[] => {
-    const key = `${layout} ${label}`
-    const other = seen.get(key)
-    seen.set(key, id)
-    return other === undefined
-      ? []
-      : [{ code: 'member.same-label', severity: 'note', about: [other, id], data: { label } }]
-  })
+  return labelled.flatMap((kind) =>
+    recordsOf(document, kind).flatMap(({ id, layout, label }): Concern[] => {
+      const key = `${kind} ${layout} ${label}`
+      const other = seen.get(key)
+      seen.set(key, id)
+      if (other === undefined) return []
+      const data = { label, kind, layout: labelOf(document, layout) }
+      return [{ code: 'record.same-label', severity: 'note', about: [other, id], data }]
+    }),
+  )
 }
+
+/** Kinds that stand on a layout under a label of their own. */
+const labelled = [
+  'member',
+  'panel',
+  'opening',
+  'patch',
+  'wallRun',
+  'lineLoad',
+  'pointLoad',
+  'areaLoad',
+  'slope',
+  'strut',
+  'stair',
+  'barrier',
+  'wallSurface',
+  'stiffElement',
+  'reductionRegion',
+] as const
 
 /** Outlines whose sides cross, so that inside and outside are in doubt. */
 export const crossedOutlines = ({ document }: ProjectState): readonly Concern[] =>

@@ -76,9 +76,11 @@ const tenTimes: Maker = ({ records: [record], data, format }) => {
 }
 
 const ownLabel: Maker = ({ document, records: [, second] }) => {
-  if (second?.kind !== 'member') return []
-  const others = recordsOf(document, 'member').filter(({ layout }) => layout === second.layout)
-  const label = freeLabel(second.label, new Set(others.map((other) => other.label)))
+  if (!isDrawn(second)) return []
+  const others = recordsOf(document, second.kind).flatMap((other) =>
+    isDrawn(other) && other.layout === second.layout ? [other.label] : [],
+  )
+  const label = freeLabel(second.label, new Set(others))
   return [{ words: `Call the second one ${label}`, edits: [edit(second, { ...second, label })] }]
 }
 
@@ -199,7 +201,7 @@ const asInUse: Maker = ({ records: [record], data, format }) => {
 
 const makers: Readonly<Record<string, Maker>> = {
   'value.factor-of-ten': tenTimes,
-  'member.same-label': ownLabel,
+  'record.same-label': ownLabel,
   'member.no-length': ({ document, records: [record], data }) => deleted(document, record, `beam ${data['label']}`),
   'member.unsupported': fixedEnd,
   'outline.crosses-itself': untangled,

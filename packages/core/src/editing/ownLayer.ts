@@ -1,3 +1,5 @@
+import { pressureRuleOf } from '../standards/pressureRules'
+import { withTyped } from './typedText'
 import type { Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import type { Basis, Layer, LoadKey } from '../document/recordKinds'
@@ -52,11 +54,32 @@ export function nationalSetEdits(document: Document, set: StandardLayer | null, 
   ]
 }
 
-/** Another family of standards: load keys go over to the uses that are like theirs; layers of the other family rest. */
+/** A value that another family means otherwise: what it is there, and what it is here. */
+export interface MeantOtherwise {
+  /** m/s */
+  readonly velocity: number
+  readonly here: string
+  readonly there: string
+}
+
+/** The velocity of the wind has its own averaging time and return period in every family; null where none is given. */
+export function meantOtherwise({ basicWindVelocity, family: here }: Basis, family: FamilyId): MeantOtherwise | null {
+  if (basicWindVelocity === null || here === family) return null
+  const says = (id: FamilyId) => pressureRuleOf(id)?.velocity.says ?? 'a velocity that is not used yet'
+  return { velocity: basicWindVelocity, here: says(here), there: says(family) }
+}
+
+/**
+ * Another family of standards: load keys go over to the uses that are like theirs, layers of the other family rest, and a value that
+ * is meant otherwise there is emptied, to be given anew.
+ */
 export function familyEdits(document: Document, basis: Basis, family: FamilyId): readonly Edit[] {
   if (basis.family === family) return []
   const { uses } = standardOf(family, recordsOf(document, 'layer'))
-  return [{ id: basis.id, before: basis, after: { ...basis, family } }, ...keyEdits(document, uses, familyOf(family))]
+  const emptied = meantOtherwise(basis, family)
+    ? withTyped({ ...basis, basicWindVelocity: null }, { path: 'basicWindVelocity', text: undefined })
+    : basis
+  return [{ id: basis.id, before: basis, after: { ...emptied, family } }, ...keyEdits(document, uses, familyOf(family))]
 }
 
 /** The sort of a use that the standard in use knows. */

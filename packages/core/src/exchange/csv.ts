@@ -4,6 +4,8 @@ import {
   caseRows,
   combinationRows,
   envelopeRows,
+  handedRow,
+  handedSideways,
   memberLoadRows,
   sidewaysRows,
   resultStages,
@@ -23,6 +25,9 @@ const csvText = <Row>(columns: readonly Column<Row>[], rows: readonly Row[]): st
   csvOf([columns.map(([heading]) => heading), ...rows.map((row) => columns.map(([, read]) => read(row)))])
 
 const kilo = (value: number): number => value / 1000
+
+/** Empty where the row has none. */
+const kiloOrNone = (value: number | null): number | null => (value === null ? null : kilo(value))
 
 type RowOf<F extends (state: ProjectState) => readonly unknown[]> = ReturnType<F>[number]
 
@@ -56,19 +61,22 @@ const caseColumns: readonly Column<RowOf<typeof caseRows>>[] = [
   ['handed on as it is', (r) => r.handedOn],
 ]
 
-const memberLoadColumns: readonly Column<RowOf<typeof memberLoadRows>>[] = [
+const memberLoadColumns: readonly Column<ReturnType<typeof handedRow<RowOf<typeof memberLoadRows>>>>[] = [
   ['case', (r) => r.case],
-  ['member', (r) => r.member],
+  ['id', (r) => r.id],
   ['label', (r) => r.label],
   ['level', (r) => r.level],
   ['from [m]', (r) => r.from],
   ['to [m]', (r) => r.to],
-  ['at from, down [kN/m; kN where from = to]', (r) => kilo(r.q0)],
-  ['at to, down [kN/m]', (r) => kilo(r.q1)],
+  ['at from, down [kN/m]', (r) => kiloOrNone(r.q0)],
+  ['at to, down [kN/m]', (r) => kiloOrNone(r.q1)],
+  ['force down [kN]', (r) => kiloOrNone(r.force)],
 ]
 
 const storeyColumns: readonly Column<RowOf<typeof storeyRows>>[] = [
   ['case', (r) => r.case],
+  ['id', (r) => r.id],
+  ['label', (r) => r.label],
   ['level', (r) => r.level],
   ['Fx [kN]', (r) => kilo(r.fx)],
   ['Fy [kN]', (r) => kilo(r.fy)],
@@ -79,7 +87,8 @@ const storeyColumns: readonly Column<RowOf<typeof storeyRows>>[] = [
 
 const elementColumns: readonly Column<RowOf<typeof stiffElementRows>>[] = [
   ['case', (r) => r.case],
-  ['element', (r) => r.label],
+  ['id', (r) => r.id],
+  ['label', (r) => r.label],
   ['level', (r) => r.level],
   ['x0 [m]', (r) => r.x0],
   ['y0 [m]', (r) => r.y0],
@@ -93,7 +102,7 @@ const elementColumns: readonly Column<RowOf<typeof stiffElementRows>>[] = [
 
 const thrustColumns: readonly Column<RowOf<typeof thrustRows>>[] = [
   ['case', (r) => r.case],
-  ['member', (r) => r.member],
+  ['id', (r) => r.id],
   ['label', (r) => r.label],
   ['level', (r) => r.level],
   ['x at its level [m]', (r) => r.x0],
@@ -105,22 +114,25 @@ const thrustColumns: readonly Column<RowOf<typeof thrustRows>>[] = [
   ['compression along it [kN]', (r) => kilo(r.axial)],
 ]
 
-const sidewaysColumns: readonly Column<RowOf<typeof sidewaysRows>>[] = [
+const sidewaysColumns: readonly Column<ReturnType<typeof handedSideways>>[] = [
   ['case', (r) => r.case],
-  ['member', (r) => r.member],
+  ['id', (r) => r.id],
   ['label', (r) => r.label],
   ['level', (r) => r.level],
   ['from [m]', (r) => r.from],
   ['to [m]', (r) => r.to],
-  ['at from, x [kN/m; kN where from = to]', (r) => kilo(r.fx0)],
-  ['at from, y [kN/m; kN where from = to]', (r) => kilo(r.fy0)],
-  ['at to, x [kN/m]', (r) => kilo(r.fx1)],
-  ['at to, y [kN/m]', (r) => kilo(r.fy1)],
+  ['at from, x [kN/m]', (r) => kiloOrNone(r.qx0)],
+  ['at from, y [kN/m]', (r) => kiloOrNone(r.qy0)],
+  ['at to, x [kN/m]', (r) => kiloOrNone(r.qx1)],
+  ['at to, y [kN/m]', (r) => kiloOrNone(r.qy1)],
+  ['force, x [kN]', (r) => kiloOrNone(r.fx)],
+  ['force, y [kN]', (r) => kiloOrNone(r.fy)],
 ]
 
 const barrierColumns: readonly Column<RowOf<typeof barrierRows>>[] = [
   ['case', (r) => r.case],
-  ['barrier', (r) => r.label],
+  ['id', (r) => r.id],
+  ['label', (r) => r.label],
   ['level', (r) => r.level],
   ['use behind it', (r) => r.use],
   ['x0 [m]', (r) => r.x0],
@@ -136,7 +148,7 @@ const barrierColumns: readonly Column<RowOf<typeof barrierRows>>[] = [
 const envelopeColumns: readonly Column<RowOf<typeof envelopeRows>>[] = [
   ['rule', (r) => r.rule],
   ['effect', (r) => r.effect],
-  ['at', (r) => r.at],
+  ['id', (r) => r.id],
   ['label', (r) => r.label],
   ['level', (r) => r.level],
   ['component', (r) => r.component],
@@ -163,11 +175,11 @@ function combinationsText(state: ProjectState): string {
 const texts: Readonly<Record<ResultStage, (state: ProjectState) => string>> = {
   replacedValues: ({ standard }) => csvText(replacedColumns, replacedRows(standard)),
   cases: (state) => csvText(caseColumns, caseRows(state)),
-  memberLoads: (state) => csvText(memberLoadColumns, memberLoadRows(state)),
+  memberLoads: (state) => csvText(memberLoadColumns, memberLoadRows(state).map(handedRow)),
   storeyForces: (state) => csvText(storeyColumns, storeyRows(state)),
   stiffElements: (state) => csvText(elementColumns, stiffElementRows(state)),
   thrusts: (state) => csvText(thrustColumns, thrustRows(state)),
-  sidewaysLoads: (state) => csvText(sidewaysColumns, sidewaysRows(state)),
+  sidewaysLoads: (state) => csvText(sidewaysColumns, sidewaysRows(state).map(handedSideways)),
   barriers: (state) => csvText(barrierColumns, barrierRows(state)),
   combinations: combinationsText,
   envelopes: (state) => csvText(envelopeColumns, envelopeRows(state)),

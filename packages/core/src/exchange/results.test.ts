@@ -71,7 +71,7 @@ describe('results as JSON', () => {
     const json = resultsJson(demo, null)
     expect(json).toMatchObject({
       format: 'hedrion-results',
-      version: 1,
+      version: 2,
       project: 'Marrowfield Library & Workshop',
       units: { force: 'N', length: 'm', lineLoad: 'N/m' },
       standard: ['EN, recommended values'],
@@ -137,7 +137,7 @@ describe('results as JSON', () => {
     const combinations = combinationRows(demo)
     const floor = demo.floors[0]
     if (!floor) throw new Error('no floor')
-    for (const { rule, effect, at, most, least } of rows.filter(({ effect: kind }) => kind === 'reaction')) {
+    for (const { rule, effect, id: at, most, least } of rows.filter(({ effect: kind }) => kind === 'reaction')) {
       expect(effect).toBe('reaction')
       const row = floor.operator.plan.frame.columns.findIndex(({ member }) => at.startsWith(member.id))
       const values = (combinations.find((entry) => entry.rule === rule)?.list ?? []).map(({ factors }) =>
@@ -161,7 +161,17 @@ describe('results as CSV', () => {
       expect(rows.length > 0).toBe(stage !== 'thrusts' && stage !== 'replacedValues')
       for (const row of rows) expect(row).toHaveLength(heading.length)
     }
-    expect(fileOf(demo, 'storeyForces')[0]).toEqual(['case', 'level', 'Fx [kN]', 'Fy [kN]', 'x [m]', 'y [m]', 'z [m]'])
+    expect(fileOf(demo, 'storeyForces')[0]).toEqual([
+      'case',
+      'id',
+      'label',
+      'level',
+      'Fx [kN]',
+      'Fy [kN]',
+      'x [m]',
+      'y [m]',
+      'z [m]',
+    ])
     expect(fileOf(demo, 'combinations')[0]?.slice(3)).toEqual(demo.caseIds.map((id) => `factor on ${id} [-]`))
   })
 
@@ -172,7 +182,13 @@ describe('results as CSV', () => {
     const loads = memberLoadRows(demo)
     const csv = fileOf(demo, 'memberLoads').slice(1)
     expect(csv).toHaveLength(loads.length)
-    csv.forEach((row, i) => expect(Number(row[6])).toBeCloseTo((loads[i]?.q0 ?? NaN) / 1000, 6))
+    // lines in kN/m, forces in kN: one unit a column
+    csv.forEach((row, i) => {
+      const { from = 0, to = 0, q0 = NaN } = loads[i] ?? {}
+      const [own, other] = to > from ? [row[6], row[8]] : [row[8], row[6]]
+      expect(Number(own)).toBeCloseTo(q0 / 1000, 6)
+      expect(other).toBe('')
+    })
   })
 
   test('a text that a spreadsheet would take for a formula is defused, and commas and quotes survive (OWASP, CSV injection)', () => {
@@ -192,6 +208,6 @@ describe('results as CSV', () => {
 
   test('negative numbers stay numbers', () => {
     const west = fileOf(demo, 'storeyForces').filter(([id]) => id === 'wind/east')
-    expect(west.every(([, , fx]) => Number(fx) < 0)).toBe(true)
+    expect(west.every(([, , , , fx]) => Number(fx) < 0)).toBe(true)
   })
 })

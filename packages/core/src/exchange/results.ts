@@ -17,7 +17,8 @@ import { allSidewaysForces, allStoreyForces } from '../derivation/storeyForces'
 import { shareStoreyForces } from '../derivation/storeyShears'
 import type { ProjectState } from '../derivation/project'
 import { setsOf, structuresOf, structuresOfSet } from '../derivation/structures'
-import { labelOf } from '../document/labels'
+import { labelOf, splitExpanded } from '../document/labels'
+import { rowLabel } from './rowNames'
 import { extremeOf } from '../envelopes/extremes'
 import { alongTrueLength, loadsOnColumns, type MemberLoad } from '../rundown/memberLines'
 import type { ActionId } from '../standards/family'
@@ -44,11 +45,11 @@ export const combinationLimit = 5000
 
 const rowsOf = {
   cases: caseRows,
-  memberLoads: memberLoadRows,
+  memberLoads: (state) => memberLoadRows(state).map(handedRow),
   storeyForces: storeyRows,
   stiffElements: stiffElementRows,
   thrusts: thrustRows,
-  sidewaysLoads: sidewaysRows,
+  sidewaysLoads: (state) => sidewaysRows(state).map(handedSideways),
   barriers: barrierRows,
   combinations: combinationRows,
   envelopes: envelopeRows,
@@ -60,7 +61,7 @@ export function resultsJson(state: ProjectState, only: ResultStage | null) {
   const wanted = resultStages.filter((stage) => only === null || only === stage)
   return {
     format: resultFormat,
-    version: 1,
+    version: 2,
     project: state.basis?.name ?? '',
     units: { force: 'N', length: 'm', lineLoad: 'N/m' },
     axes: 'global axes right-handed, Z up; gravity loads given as positive magnitudes downwards; storey forces signed in global axes',
@@ -81,7 +82,7 @@ export function caseRows(state: ProjectState) {
 
 export interface MemberLoadRow {
   readonly case: string
-  readonly member: string
+  readonly id: string
   readonly label: string
   readonly level: string
   readonly from: number
@@ -103,8 +104,8 @@ function loadsOfFloor(state: ProjectState, floor: FloorState, caseId: string): r
   const at = readCase(state, caseId)
   const row = (id: string, from: number, to: number, q0: number, q1: number): MemberLoadRow => ({
     case: caseId,
-    member: expandedAt(floor, id),
-    label: labelOf(state.document, id),
+    id: expandedAt(floor, id),
+    label: rowLabel(state, floor, id),
     level: floor.level.name,
     from,
     to,
@@ -135,6 +136,27 @@ function loadsOfFloor(state: ProjectState, floor: FloorState, caseId: string): r
   return [...onBeams, ...ofColumns]
 }
 
+/** A row along a member as it is handed over: a line load with its values at both ends, or a force. One unit a field. */
+export interface HandedRow {
+  readonly q0: number | null
+  readonly q1: number | null
+  readonly force: number | null
+}
+
+export const handedRow = <R extends Pick<MemberLoadRow, 'from' | 'to' | 'q0' | 'q1'>>(row: R) =>
+  ({
+    ...row,
+    ...(row.to > row.from ? { q0: row.q0, q1: row.q1, force: null } : { q0: null, q1: null, force: row.q0 }),
+  }) satisfies HandedRow
+
+type Sideways = ReturnType<typeof sidewaysRows>[number]
+
+/** The same of what members take sideways. */
+export const handedSideways = ({ fx0, fy0, fx1, fy1, ...row }: Sideways) =>
+  row.to > row.from
+    ? { ...row, qx0: fx0, qy0: fy0, qx1: fx1, qy1: fy1, fx: null, fy: null }
+    : { ...row, qx0: null, qy0: null, qx1: null, qy1: null, fx: fx0, fy: fy0 }
+
 /** Total force of the member loads as they stand in the file, by case: to be held against the balance. */
 export function memberLoadSums(state: ProjectState): Readonly<Record<string, number>> {
   const sums: Record<string, number> = Object.fromEntries(state.caseIds.map((id) => [id, 0]))
@@ -148,8 +170,9 @@ export function storeyRows(state: ProjectState) {
   return allStoreyForces(state).flatMap(({ caseId, storeys }) =>
     storeys.map(({ force: { levelId, fx, fy, x, y, z } }) => ({
       case: caseId,
+      id: levelId,
+      label: labelOf(state.document, levelId),
       level: labelOf(state.document, levelId),
-      levelId,
       fx,
       fy,
       x,
@@ -172,8 +195,8 @@ export function thrustRows(state: ProjectState) {
             return [
               {
                 case: caseId,
-                member: expandedAt(floor, member.id),
-                label: labelOf(state.document, member.id),
+                id: expandedAt(floor, member.id),
+                label: rowLabel(state, floor, member.id),
                 level: floor.level.name,
                 x0: at[0],
                 y0: at[1],
@@ -208,7 +231,7 @@ function ofWallSurfaces(state: ProjectState) {
         const label = labelOf(state.document, recordId ?? stretch.surface.id)
         const row = (from: number, to: number, q0: number, q1: number) => ({
           case: caseId,
-          member: own ? expandedAt(own, recordId ?? stretch.surface.id) : '',
+          id: own ? expandedAt(own, recordId ?? stretch.surface.id) : '',
           label:
             recordId === null
               ? `${label}, stretch ${stretch.index + 1}, ${order < 0 ? 'ground' : 'edge of floor'}`
@@ -246,8 +269,8 @@ function squareToSlopes(state: ProjectState) {
           : load
         const row = (from: number, to: number, q0: number, q1: number) => ({
           case: caseId,
-          member: expandedAt(floor, memberId),
-          label: labelOf(state.document, memberId),
+          id: expandedAt(floor, memberId),
+          label: rowLabel(state, floor, memberId),
           level: floor.level.name,
           from,
           to,
@@ -271,7 +294,7 @@ export function stiffElementRows(state: ProjectState) {
     shareStoreyForces(state, forces).storeys.flatMap(({ storey, elements }) =>
       elements.map(({ element: { expandedId, record, a, b, along, stiffness }, shear, moment }) => ({
         case: forces.caseId,
-        element: expandedId,
+        id: expandedId,
         label: record.label,
         level: storey.floor.level.name,
         x0: a[0],
@@ -299,7 +322,7 @@ export function barrierRows(state: ProjectState) {
       return [
         {
           case: barrierCase,
-          barrier: expandedAt(floor, barrier.id),
+          id: expandedAt(floor, barrier.id),
           label: barrier.label,
           level: floor.level.name,
           use: barrier.use,
@@ -336,6 +359,11 @@ export function combinationRows(state: ProjectState) {
   })
 }
 
+const floorOf = ({ floors }: ProjectState, expandedId: string): FloorState | undefined => {
+  const [, levelId] = splitExpanded(expandedId)
+  return floors.find(({ level }) => level.id === levelId)
+}
+
 /** Most and least of every effect under every set of rules, with the rule that governs, N. */
 export function envelopeRows(state: ProjectState) {
   return setsOf(state).flatMap(({ id: set }) => {
@@ -348,8 +376,8 @@ export function envelopeRows(state: ProjectState) {
           {
             rule: set,
             effect: kind,
-            at: expandedId,
-            label,
+            id: expandedId,
+            label: rowLabel(state, floorOf(state, expandedId), splitExpanded(expandedId)[0]) || label,
             level: levelName,
             component,
             most: most.value,

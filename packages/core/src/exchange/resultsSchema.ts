@@ -2,6 +2,8 @@ import { resultFormat } from './results'
 
 const text = { type: 'string' } as const
 const number = { type: 'number' } as const
+/** Null where a row has none: one unit a field. */
+const optional = { type: ['number', 'null'] } as const
 const flag = { type: 'boolean' } as const
 const leading = { type: ['string', 'null'] } as const
 
@@ -33,18 +35,20 @@ const stages = {
   }),
   memberLoads: rows({
     case: text,
-    member: text,
+    id: text,
     label: text,
     level: text,
     from: number,
     to: number,
-    q0: number,
-    q1: number,
+    q0: optional,
+    q1: optional,
+    force: optional,
   }),
   storeyForces: rows({
     case: text,
+    id: text,
+    label: text,
     level: text,
-    levelId: text,
     fx: number,
     fy: number,
     x: number,
@@ -53,7 +57,7 @@ const stages = {
   }),
   stiffElements: rows({
     case: text,
-    element: text,
+    id: text,
     label: text,
     level: text,
     x0: number,
@@ -67,7 +71,7 @@ const stages = {
   }),
   thrusts: rows({
     case: text,
-    member: text,
+    id: text,
     label: text,
     level: text,
     x0: number,
@@ -80,19 +84,21 @@ const stages = {
   }),
   sidewaysLoads: rows({
     case: text,
-    member: text,
+    id: text,
     label: text,
     level: text,
     from: number,
     to: number,
-    fx0: number,
-    fy0: number,
-    fx1: number,
-    fy1: number,
+    qx0: optional,
+    qy0: optional,
+    qx1: optional,
+    qy1: optional,
+    fx: optional,
+    fy: optional,
   }),
   barriers: rows({
     case: text,
-    barrier: text,
+    id: text,
     label: text,
     level: text,
     use: { type: ['string', 'null'] },
@@ -109,7 +115,7 @@ const stages = {
   envelopes: rows({
     rule: text,
     effect: text,
-    at: text,
+    id: text,
     label: text,
     level: text,
     component: text,
@@ -140,7 +146,7 @@ export const resultsSchema = {
   type: 'object',
   properties: {
     format: { const: resultFormat },
-    version: { const: 1 },
+    version: { const: 2 },
     project: text,
     units: object({ force: { const: 'N' }, length: { const: 'm' }, lineLoad: { const: 'N/m' } }),
     axes: text,

@@ -9,6 +9,8 @@ import type { Panel } from '../document/recordKinds'
 import type { SparseRows } from '../rundown/operator'
 import type { RegionSource } from '../rundown/sources'
 import { auditShare } from '../sharing/audit'
+import type { Share } from '../sharing/share'
+import { areaLoadsOn, forcesOn } from './areaLoadsOnPanel'
 import { sourceAddress } from './pathRows'
 
 export interface PanelRegionView {
@@ -42,6 +44,14 @@ export interface PanelView {
   readonly spanAngle: number
   readonly sharing: Panel['sharing']
   readonly regions: readonly PanelRegionView[]
+  /** Area loads that lie on it, as far as they do. */
+  readonly areaLoads: readonly {
+    readonly id: string
+    readonly label: string
+    readonly area: number
+    readonly force: number
+    readonly address: string
+  }[]
   readonly takers: readonly PanelTakerView[]
   readonly applied: number
   readonly notCarried: number
@@ -62,11 +72,15 @@ export function panelView(state: ProjectState, expandedId: string, caseId: strin
   if (!floor || !plan || !record) return null
   const sources = loadedRegions(state, floor, id, caseId)
   const sum = (pick: (entry: LoadedRegion) => number) => sources.reduce((total, entry) => total + pick(entry), 0)
+  const typed = areaLoadsOn(state, floor, id, caseId)
+  const typedShares = typed.flatMap(({ shares }) => shares)
   const carriers = floor.operator.plan.frame.beams.flatMap(carriersOf)
-  const audits = sources.map(({ source, intensity }) => ({
-    intensity,
-    audit: auditShare(source.share, carriers),
-  }))
+  const audits = [
+    ...sources.map(({ source, intensity }) => ({ intensity, audit: auditShare(source.share, carriers) })),
+    // in N already
+    ...typedShares.map((share) => ({ intensity: 1, audit: auditShare(share, carriers) })),
+  ]
+  const typedSum = (pick: (share: Share) => number) => typedShares.reduce((total, share) => total + pick(share), 0)
   return {
     expandedId,
     id,
@@ -77,10 +91,13 @@ export function panelView(state: ProjectState, expandedId: string, caseId: strin
     spanAngle: record.spanAngle,
     sharing: record.sharing,
     regions: sources.map((entry) => regionRow(state, entry, caseId, levelId)),
-    takers: takersOf(state, floor, sources),
-    applied: sum(({ source, intensity }) => source.share.applied * intensity),
+    areaLoads: typed.map(({ id: load, label, area, force, address }) => ({ id: load, label, area, force, address })),
+    takers: takersOf(state, floor, sources, typedShares),
+    applied: sum(({ source, intensity }) => source.share.applied * intensity) + typedSum(({ applied }) => applied),
     notCarriedArea: sum(({ row }) => floor.operator.notCarried[row] ?? 0),
-    notCarried: sum(({ row, intensity }) => (floor.operator.notCarried[row] ?? 0) * intensity),
+    notCarried:
+      sum(({ row, intensity }) => (floor.operator.notCarried[row] ?? 0) * intensity) +
+      typedSum(({ notCarried }) => notCarried),
     residual: {
       force: audits.reduce((total, { intensity, audit }) => total + intensity * audit.force, 0),
       mx: audits.reduce((total, { intensity, audit }) => total + intensity * audit.moments[1], 0),
@@ -131,15 +148,32 @@ function regionRow(
   }
 }
 
-function takersOf(state: ProjectState, floor: FloorState, sources: readonly LoadedRegion[]): readonly PanelTakerView[] {
+function takersOf(
+  state: ProjectState,
+  floor: FloorState,
+  sources: readonly LoadedRegion[],
+  typed: readonly Share[],
+): readonly PanelTakerView[] {
   const { toBeams, toColumns, plan } = floor.operator
+  const more = forcesOn(typed)
+  const all = (list: typeof plan.frame.beams | typeof plan.frame.columns, regions: ReadonlyMap<number, number>) =>
+    list.flatMap((taker, row) => {
+      const [fromRegions, fromTyped] = [regions.get(row), more.get(taker.member.id)]
+      return fromRegions === undefined && fromTyped === undefined
+        ? []
+        : [[taker, (fromRegions ?? 0) + (fromTyped ?? 0)] as const]
+    })
   const taken = [
-    ...forcesOn(toBeams, sources).map(([row, force]) => ['beam', plan.frame.beams[row], force] as const),
-    ...forcesOn(toColumns, sources).map(([row, force]) => ['column', plan.frame.columns[row], force] as const),
+    ...all(plan.frame.beams, forcesOfRegions(toBeams, sources)).map(
+      ([taker, force]) => ['beam', taker, force] as const,
+    ),
+    ...all(plan.frame.columns, forcesOfRegions(toColumns, sources)).map(
+      ([taker, force]) => ['column', taker, force] as const,
+    ),
   ]
   const total = taken.reduce((sum, [, , force]) => sum + force, 0)
   return taken.map(([kind, taker, force]) => {
-    const id = taker?.member.id ?? ''
+    const { id } = taker.member
     return {
       kind,
       expandedId: expandedAt(floor, id),
@@ -151,12 +185,15 @@ function takersOf(state: ProjectState, floor: FloorState, sources: readonly Load
 }
 
 /** Forces of loaded regions by row of what takes them. */
-function forcesOn({ start, index, value }: SparseRows, sources: readonly LoadedRegion[]) {
+function forcesOfRegions(
+  { start, index, value }: SparseRows,
+  sources: readonly LoadedRegion[],
+): ReadonlyMap<number, number> {
   const forces = new Map<number, number>()
   for (const { row, intensity } of sources)
     for (let e = start[row] ?? 0; e < (start[row + 1] ?? 0); e++) {
       const taker = index[e] ?? 0
       forces.set(taker, (forces.get(taker) ?? 0) + (value[e] ?? 0) * intensity)
     }
-  return [...forces].sort(([a], [b]) => a - b)
+  return forces
 }

@@ -1,4 +1,4 @@
-import { formatNumber, formatQuantity, formatValue, unitOf } from './format'
+import { formatNumber, formatQuantity, formatValue, metricPoint, unitOf } from './format'
 import { displayFactor, displayUnits, quantities, typedUnits, type UnitSystem } from './quantity'
 
 const thin = '\u202f'
@@ -81,4 +81,15 @@ describe('every quantity', () => {
       }
     }
   })
+})
+
+test('a sum half-way between two numbers that can be shown is shown alike, in whatever order it was added', () => {
+  // 0.1 + 0.2 is a hair more than 0.3, and 502.25 - what rounding leaves - a hair less
+  const [one, other] = [(0.1 + 0.2) * 1000 + 502_249.7 - 300 + 0.3, 502_250 - 1e-7]
+  expect(formatValue(one, 'force', metricPoint)).toBe(formatValue(502_250, 'force', metricPoint))
+  expect(formatValue(other, 'force', metricPoint)).toBe(formatValue(502_250, 'force', metricPoint))
+  expect(formatNumber(1.005, 2, 'point')).toBe('1.01')
+  expect(formatNumber(-0.25, 1, 'point')).toBe('−0.3')
+  // what is truly below stays below
+  expect(formatValue(502_249.9, 'force', metricPoint)).toBe('502.2')
 })

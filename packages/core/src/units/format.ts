@@ -9,10 +9,16 @@ export const metricPoint: NumberFormat = { system: 'metric', decimal: 'point' }
 
 const thinSpace = '\u202f'
 
+/**
+ * A number half-way between two that can be shown is the upper one, however it was added up: what adding in another order leaves behind
+ * (some 1e-13 of it) does not decide, so that one sum is not shown as 502.3 here and as 502.2 there.
+ */
+const roundedOnce = (value: number): number => value * (1 + 1e-11)
+
 /** Groups digits by a thin space, so that no separator can be taken for a decimal sign. */
 export function formatNumber(value: number, decimals: number, decimal: NumberFormat['decimal']): string {
   if (!Number.isFinite(value)) return '–'
-  const fixed = Math.abs(value).toFixed(decimals)
+  const fixed = roundedOnce(Math.abs(value)).toFixed(decimals)
   const [whole = '0', fraction] = fixed.split('.')
   const grouped = whole.length > 3 ? whole.replace(/\B(?=(\d{3})+$)/g, thinSpace) : whole
   const sign = value < 0 && Number(fixed) !== 0 ? '−' : ''

@@ -25,7 +25,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `The ${d['name']} of ${show('value', d['quantity'] as Quantity)} is outside the usual ${show('from', d['quantity'] as Quantity)} to ${show('to', d['quantity'] as Quantity)}. Check it.`,
   'value.factor-of-ten': (d, show) =>
     `The ${d['name']} of ${show('value', d['quantity'] as Quantity)} is outside the usual range; was ${show('meant', d['quantity'] as Quantity)} meant?`,
-  'member.same-label': (d) => `Two members of one layout are called ${d['label']}. Rename one.`,
+  'record.same-label': (d) =>
+    `Two ${manyNames[String(d['kind'])] ?? 'records'} of layout ${d['layout']} are called ${d['label']}; tables and files tell them apart by their ids alone. Rename one.`,
   'outline.crosses-itself': (d) =>
     `The outline of ${d['label']} crosses itself, so inside and outside are in doubt. Draw it again.`,
   'member.no-length': (d) =>
@@ -185,6 +186,24 @@ const sentences: Readonly<Record<string, Sentence>> = {
 }
 
 export const wordedCodes: readonly string[] = Object.keys(sentences)
+
+const manyNames: Readonly<Record<string, string>> = {
+  member: 'members',
+  panel: 'panels',
+  opening: 'openings',
+  patch: 'patches',
+  wallRun: 'wall runs',
+  lineLoad: 'line loads',
+  pointLoad: 'point loads',
+  areaLoad: 'area loads',
+  slope: 'roof slopes',
+  strut: 'members in space',
+  stair: 'flights of stairs',
+  barrier: 'barriers',
+  wallSurface: 'wall surfaces',
+  stiffElement: 'stiff elements',
+  reductionRegion: 'reduction regions',
+}
 
 const loadWords: Readonly<Record<string, string>> = {
   areaLoad: 'Area loads',

@@ -1,4 +1,4 @@
-import { formatQuantity, goingOf, type Stair } from '@hedrion/core'
+import { formatQuantity, goingOf, stepsOf, type Stair } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { SheetPicture } from '../../sheet/SheetPicture'
 
@@ -13,7 +13,7 @@ export function StairPicture({ stair }: { readonly stair: Stair }) {
   const [x0, y0] = [margin, tall - 30]
   const x = (u: number) => x0 + u * scale
   const y = (v: number) => y0 - v * scale
-  const steps = stair.riser > 0 ? Math.max(1, Math.round(h / stair.riser)) : 0
+  const steps = stepsOf(stair).count
   const along = Math.hypot(l, h)
   // the soffit lies the waist below the line through the inner corners of the steps
   const [dx, dy] = [(stair.waist * h) / along, (stair.waist * l) / along]

@@ -2,16 +2,20 @@ import {
   familyEdits,
   familyOf,
   families,
+  formatQuantity,
+  meantOtherwise,
   nationalSetEdits,
   setsOnOffer,
   type Basis,
   type FamilyId,
   type Layer,
 } from '@hedrion/core'
-import { useGetDocument, useRecords } from '../../compute/SessionContext'
+import { useState } from 'react'
+import { useFormat, useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
-import { Line, Section } from '../../sheet/Sheet'
+import { Line, Section, Warm } from '../../sheet/Sheet'
+import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { SetFiles } from './SetFiles'
 
@@ -35,17 +39,37 @@ export function FamilyLines({ basis }: { readonly basis: Basis }) {
   const getDocument = useGetDocument()
   const edit = useEdit()
   const note = useNote()
-  const chooseFamily = (id: FamilyId) =>
+  const format = useFormat()
+  const [asked, setAsked] = useState<FamilyId | null>(null)
+  const change = (id: FamilyId) => {
+    setAsked(null)
     edit.apply(
       note.text(basis, 'family', familyOf(basis.family).name, familyOf(id).name),
       familyEdits(getDocument(), basis, id),
     )
+  }
+  const chooseFamily = (id: FamilyId) => (meantOtherwise(basis, id) ? setAsked(id) : change(id))
+  const otherwise = asked && meantOtherwise(basis, asked)
   return (
     <Section title="Standard">
       <Line reference="family">
         <Choice label="Family of standards" value={basis.family} options={familyOptions} onChange={chooseFamily} />{' '}
         <small>{familyOf(basis.family).documents}</small>
       </Line>
+      {asked && otherwise && (
+        <Warm role="alert">
+          The wind velocity of {formatQuantity(otherwise.velocity, 'velocity', format)} is a {otherwise.here}. In{' '}
+          {familyOf(asked).name} it is a {otherwise.there}, so it is emptied, to be given anew; undo brings it back.
+          <div>
+            <Button kind="warm" onPress={() => change(asked)}>
+              Change to {familyOf(asked).name}
+            </Button>{' '}
+            <Button kind="warm" onPress={() => setAsked(null)}>
+              Stay with {familyOf(basis.family).name}
+            </Button>
+          </div>
+        </Warm>
+      )}
       <SetLine basis={basis} />
       {basis.family === 'EN' && (
         <Line reference="EN 1990 B3.1">

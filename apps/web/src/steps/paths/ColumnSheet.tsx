@@ -29,7 +29,6 @@ export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: strin
   const picked = usePicked()
   if (!view) return <Sheet title="Load paths">{null}</Sheet>
   const words = wordsOf(view)
-  const lowest = view.rows.at(-1)
   return (
     <Sheet title={`${words.name} ${view.label}`} scope={<Scope records={picked} />}>
       <Note>
@@ -73,7 +72,6 @@ export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: strin
         <SidewaysLine force={view.pressed} of="pressure on wall surfaces" />
       </Section>
       <RakingLines view={view} caseId={caseId} />
-      {lowest && <AreaCheck view={view} caseId={caseId} />}
     </Sheet>
   )
 }
@@ -150,24 +148,6 @@ function tableText(view: ColumnView, format: NumberFormat): readonly (readonly s
       formatValue(row.foot, 'force', format),
     ]),
   ]
-}
-
-/** Area times mean load, the check by hand. */
-function AreaCheck({ view, caseId }: { readonly view: ColumnView; readonly caseId: string }) {
-  const format = useFormat()
-  const lowest = view.rows.at(-1)
-  if (!lowest || lowest.cumulativeArea < 0.01 || lowest.foot === 0) return null
-  return (
-    <Section title="By hand">
-      <Line
-        reference="common practice"
-        result={<Value value={lowest.foot} quantity="force" address={`column:${lowest.expandedId}:${caseId}`} />}
-      >
-        {formatQuantity(lowest.cumulativeArea, 'area', format)} ·{' '}
-        {formatQuantity(lowest.foot / lowest.cumulativeArea, 'pressure', format)} on average
-      </Line>
-    </Section>
-  )
 }
 
 const references: Readonly<Record<PathRow['kind'], string>> = {

@@ -52,6 +52,7 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
             <Value value={area} quantity="area" strong={false} />
           </Line>
         ))}
+        <AreaLoads view={view} />
         <Line
           reference="sum"
           result={<Value value={view.applied} quantity="force" address={`panel:${expandedId}:${caseId}`} />}
@@ -111,6 +112,14 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
     </Sheet>
   )
 }
+
+/** Area loads, as far as they lie on the panel. */
+const AreaLoads = ({ view }: { readonly view: PanelView }) =>
+  view.areaLoads.map(({ id, label, area, force, address }) => (
+    <Line key={id} reference="area load" result={<Value value={force} quantity="force" address={address} />}>
+      {label}: on <Value value={area} quantity="area" strong={false} /> of it
+    </Line>
+  ))
 
 const takerTable = ({ takers }: PanelView, format: NumberFormat): readonly (readonly string[])[] => [
   ['member', `force, ${unitOf('force', format)}`, 'part, %'],

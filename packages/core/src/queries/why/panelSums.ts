@@ -7,6 +7,7 @@ import { regionArea } from '../../geometry/polygon'
 import type { RegionSource } from '../../rundown/sources'
 import { sharingNames } from '../../wording/sharingNames'
 import { given, tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
+import { areaLoadsOn, forcesOn } from '../areaLoadsOnPanel'
 import { loadedRegions, type LoadedRegion } from '../panelView'
 import { sourceAddress } from '../pathRows'
 import { areaForce, type Why } from './landing'
@@ -16,6 +17,7 @@ interface OfPanel {
   readonly floor: FloorState
   readonly regions: readonly LoadedRegion[]
   readonly caseId: string
+  readonly panelId: string
 }
 
 /** `…PANEL@LEVEL:CASE` */
@@ -25,7 +27,7 @@ function ofPanel(state: ProjectState, rest: string): OfPanel | null {
   const floor = floorSeen(state, levelId, caseId)
   if (!floor || !state.caseIds.includes(caseId)) return null
   const regions = loadedRegions(state, floor, panelId, caseId)
-  return regions.length === 0 ? null : { floor, regions, caseId }
+  return regions.length === 0 ? null : { floor, regions, caseId, panelId }
 }
 
 const nameOf = (state: ProjectState, { region }: RegionSource): string =>
@@ -35,13 +37,20 @@ const nameOf = (state: ProjectState, { region }: RegionSource): string =>
 export function panelSum(state: ProjectState, rest: string): Traced | null {
   const found = ofPanel(state, rest)
   if (!found) return null
-  const { floor, regions, caseId } = found
+  const { floor, regions, caseId, panelId } = found
   const terms = regions.map(({ source, row, intensity }): TracedTerm => ({
     label: nameOf(state, source),
     value: intensity * source.share.applied,
     address: `region:${floor.level.id}:${row}:${caseId}`,
   }))
-  return tracedSum('F', 'force', 'sum of the regions of the panel', terms)
+  return tracedSum('F', 'force', 'sum of the regions of the panel, and of area loads as far as they lie on it', [
+    ...terms,
+    ...areaLoadsOn(state, floor, panelId, caseId).map(({ label, force, address }): TracedTerm => ({
+      label: `area load ${label}`,
+      value: force,
+      address,
+    })),
+  ])
 }
 
 /** `region:LEVEL:ROW:CASE`: one region of a panel, pressure by area. */
@@ -101,14 +110,19 @@ export function takerSum(state: ProjectState, rest: string): Traced | null {
         ]
     return []
   })
-  return terms.length === 0 ? null : tracedSum('F', 'force', ruleOf(state, panelId), terms)
+  const typed = areaLoadsOn(state, floor, panelId, caseId).flatMap(({ label, shares, address }): TracedTerm[] => {
+    const force = forcesOn(shares).get(beamId)
+    return force === undefined ? [] : [{ label: `area load ${label}`, value: force, address }]
+  })
+  const all = [...terms, ...typed]
+  return all.length === 0 ? null : tracedSum('F', 'force', ruleOf(state, panelId), all)
 }
 
 /** `panelLost:PANEL@LEVEL:CASE`: what of a panel reaches nothing. */
 export function panelLost(state: ProjectState, rest: string): Traced | null {
   const found = ofPanel(state, rest)
   if (!found) return null
-  const { floor, regions } = found
+  const { floor, regions, caseId, panelId } = found
   const terms = regions.map(({ source, row, intensity }): TracedTerm => {
     const area = floor.operator.notCarried[row] ?? 0
     return {
@@ -120,5 +134,9 @@ export function panelLost(state: ProjectState, rest: string): Traced | null {
       ],
     }
   })
-  return tracedSum('F', 'force', 'what meets no support', terms)
+  const typed = areaLoadsOn(state, floor, panelId, caseId).flatMap(({ label, shares, address }): TracedTerm[] => {
+    const lost = shares.reduce((sum, { notCarried }) => sum + notCarried, 0)
+    return lost === 0 ? [] : [{ label: `area load ${label}`, value: lost, address }]
+  })
+  return tracedSum('F', 'force', 'what meets no support', [...terms, ...typed])
 }
