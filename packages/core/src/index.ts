@@ -62,6 +62,8 @@ export {
 } from './document/recordKinds'
 export { readRecord } from './document/readRecord'
 export { doubtsOf } from './concerns/ownTables'
+export { hatches, type Hatch } from './document/loadKeyKind'
+export { givenHatch } from './editing/keyHatches'
 export { migrateEdits, type RawEdit } from './document/format/migrate'
 export { openRecords, storedAs, type Opened, type SetAside, type Stored } from './document/format/openRecords'
 export { changedResults, changedSince, resultsEdition, type ChangedResult } from './document/changedResults'

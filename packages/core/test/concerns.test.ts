@@ -800,6 +800,19 @@ const triggers: readonly Trigger[] = [
     says: /^Row 3 of own table “own” begins 1.400\.0 m² after the row before, where other rows are 50\.0 m² apart at most\./,
   },
   {
+    code: 'key.same-hatch',
+    make: () => {
+      const building = new Building()
+      building.key(3000, { name: 'Office', hatch: 'level', code: 'K1' })
+      building.key(2000, { name: 'Corridor', hatch: 'level', code: 'K2' })
+      building.key(1000, { name: 'Old' })
+      building.key(1000, { name: 'Older' })
+      return building
+    },
+    says: /^Load keys “(Office|Corridor)” and “(Office|Corridor)” have one hatch, so plans do not tell them apart\./,
+    mends: ['Give it a hatch of its own'],
+  },
+  {
     code: 'reduction.beside-psi',
     make: () => {
       const building = new Building({ reductions: 'everywhere' })

@@ -15,9 +15,10 @@ export function Legend({ floor, mark }: { readonly floor: FloorView; readonly ma
   if (mark === 'wind' || keys.size === 0) return null
   return (
     <List aria-label="Legend">
-      {[...keys].map(([id, { keyName, pressure }]) => (
+      {[...keys].map(([id, { keyName, keyCode, pressure }]) => (
         <li key={id}>
           <Sample hatch={{ mark, number: numbers.get(id) ?? 0 }} empty={pressure === 0} />
+          {keyCode !== '' && <strong>{keyCode}</strong>}
           {pressure === 0
             ? `${keyName}: nothing in this case`
             : `${keyName} ${formatValue(pressure, 'pressure', format)} ${unitOf('pressure', format)}`}

@@ -6,7 +6,7 @@ const tile = 24
 export const markColour = (palette: Palette, mark: Mark): string =>
   mark === 'notCarried' ? palette.warm : mark === 'plain' ? palette.quiet : palette[mark]
 
-/** Directions of hatch lines in degrees, and how many to a tile; load keys take them in turn. */
+/** Directions of hatch lines in degrees, and how many to a tile, in the order of the hatches; crossed lines are load that nothing carries. */
 const keyLines: readonly (readonly [angles: readonly number[], count: number])[] = [
   [[45], 3],
   [[135], 3],
@@ -14,8 +14,8 @@ const keyLines: readonly (readonly [angles: readonly number[], count: number])[]
   [[90], 3],
   [[45], 6],
   [[135], 6],
-  [[45, 135], 2],
-  [[0, 90], 2],
+  [[0], 6],
+  [[90], 6],
 ]
 
 const patterns = new Map<string, CanvasPattern>()

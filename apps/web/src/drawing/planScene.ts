@@ -1,3 +1,4 @@
+import { hatches } from '@hedrion/core'
 import {
   boxOf,
   formatQuantity,
@@ -128,10 +129,16 @@ function regionsPart(floor: FloorView, { area, mark, spans, format, lit, parts =
   })
 }
 
-/** Load keys by the order in which they first stand on the floor: the number of their hatch. */
+/** The number of the hatch of each load key: as it says, or else its place among those of the floor. */
 export function keyNumbers(floor: Pick<FloorView, 'regions'>): ReadonlyMap<string, number> {
+  const own = new Map(floor.regions.map(({ keyId, keyHatch }) => [keyId, keyHatch]))
   const ids = [...new Set(floor.regions.flatMap(({ keyId }) => keyId ?? []))].sort()
-  return new Map(ids.map((id, i) => [id, i]))
+  return new Map(
+    ids.map((id, i) => {
+      const hatch = own.get(id)
+      return [id, hatch ? hatches.indexOf(hatch) : i]
+    }),
+  )
 }
 
 function pressureLabel(

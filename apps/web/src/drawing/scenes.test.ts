@@ -57,7 +57,7 @@ describe('the plan', () => {
     expect(texts).toContain('Beam B3, 7.20 m, 9.00 kN/m')
     expect(texts).toContain('Line load Q2, glass screen, 3.00 m, 0.90 kN/m')
     expect(texts).toContain('Flight Z1, 3.00 m in plan, 7.50 kN/m on each end')
-    expect(texts).toContain('Barrier H1, 18.00 m, 0.80 kN/m outwards')
+    expect(texts).toContain('Barrier H1, 18.00 m, 1.00 kN/m outwards')
     expect(texts).toContainEqual(expect.stringMatching(/^Panel P\d+, “Reading room”, \d+\.\d m², 3\.00 kN\/m²$/))
     expect(texts).toContain('Stiff element E1, braced bay')
     expect(texts).toContain('Opening Stair void')
@@ -118,6 +118,15 @@ describe('the plan', () => {
 
   test('keys differ by hatch number, so that neighbours can be told apart in grey', () => {
     expect([...keyNumbers(floor).values()].sort()).toEqual([0, 1, 2])
+  })
+
+  test('a key with a hatch of its own keeps it on every plan, the others stay as they were', () => {
+    const ids = [...keyNumbers(floor).keys()]
+    const regions = floor.regions.map((region) =>
+      region.keyId === ids[1] ? { ...region, keyHatch: 'uprightFine' as const } : region,
+    )
+    const numbers = keyNumbers({ regions })
+    expect(ids.map((id) => numbers.get(id))).toEqual([0, 7, 2])
   })
 
   test('load that nothing carries stands out with its force; members off means no ordinates', () => {

@@ -22,6 +22,7 @@ import { pressureConcerns } from '../actions/surfacePressures'
 import { unloadedPanels } from './unloadedPanels'
 import { unusualValues } from './usualRanges'
 import { wallHeights } from './walls'
+import { sameHatches } from './hatches'
 import { drawnTwice } from './drawnTwice'
 import { doubtfulTables } from './ownTables'
 import { upliftWithoutRow } from './uplift'
@@ -53,6 +54,7 @@ const checks: readonly Check[] = [
   columnsThroughOpenings,
   panelsOffTheirBeams,
   strutEnds,
+  sameHatches,
   weightTwice,
   weightNotOnce,
   ({ keys }) => [...keys.values()].flatMap(({ concerns }) => concerns),

@@ -5,6 +5,7 @@ import type { Edit } from '../document/changes'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import { recordIdOf } from '../document/labels'
 import type { Rec, WallRun, WallSurface } from '../document/recordKinds'
+import { givenHatch } from '../editing/keyHatches'
 import { freeLabel, isDrawn, withPoints } from '../editing/shaped'
 import { withTyped } from '../editing/typedText'
 import { deletionEdits } from '../editing/wallMake'
@@ -202,6 +203,11 @@ const asInUse: Maker = ({ records: [record], data, format }) => {
 const makers: Readonly<Record<string, Maker>> = {
   'value.factor-of-ten': tenTimes,
   'record.same-label': ownLabel,
+  'key.same-hatch': ({ document, records: [record] }) => {
+    if (record?.kind !== 'loadKey') return []
+    const others = recordsOf(document, 'loadKey').filter(({ id }) => id !== record.id)
+    return [{ words: 'Give it a hatch of its own', edits: [edit(record, { ...record, ...givenHatch(others) })] }]
+  },
   'member.no-length': ({ document, records: [record], data }) => deleted(document, record, `beam ${data['label']}`),
   'member.unsupported': fixedEnd,
   'outline.crosses-itself': untangled,

@@ -1,4 +1,5 @@
 import { blankBasis, blankLoadKey, simpleMember, newGridLine, newLayout, simplePanel } from '../document/blanks'
+import { givenHatch } from '../editing/keyHatches'
 import { newId, type Random } from '../document/document'
 import { gridLetter } from '../document/labels'
 import type { UseSort } from '../document/useSorts'
@@ -78,8 +79,8 @@ function loadKeys({ sort, family }: BuildingBrief, random: Random) {
     buildUp: buildUp.id,
     use: useOfSort(familyOf(family).uses, wanted) ?? null,
   })
-  const floor = key('Floor', floorUp, sort)
-  const roof = key('Roof', roofUp, 'roof')
+  const floor = { ...key('Floor', floorUp, sort), ...givenHatch([]) }
+  const roof = { ...key('Roof', roofUp, 'roof'), ...givenHatch([floor]) }
   return { floor, roof, records: [floorUp, roofUp, floor, roof] as readonly Rec[] }
 }
 

@@ -1,3 +1,4 @@
+import { givenHatch } from '../editing/keyHatches'
 import { tidy } from '../geometry/tolerance'
 import { blankBasis, blankLoadKey, simpleMember, newGridLine, newLayout, simplePanel } from '../document/blanks'
 import { newId, type Random } from '../document/document'
@@ -36,6 +37,7 @@ export function hall(brief: HallBrief, name: string, random: Random): readonly R
   }
   const key: LoadKey = {
     ...blankLoadKey('Roof', random),
+    ...givenHatch([]),
     buildUp: finishes.id,
     use: useOfSort(familyOf(brief.family).uses, 'roof') ?? null,
   }

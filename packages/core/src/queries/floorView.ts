@@ -10,7 +10,7 @@ import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
 import { labelOf, memberOf, panelOf, sectionOf } from '../document/labels'
-import type { Member, Panel, StiffElement, Strut } from '../document/recordKinds'
+import type { Member, Panel, StiffElement, Strut, LoadKey } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { centroid, type Region } from '../geometry/polygon'
 import type { LoadLine, LoadPoint } from '../rundown/memberLines'
@@ -58,6 +58,10 @@ export interface RegionView {
   readonly label: string
   readonly keyId: string | null
   readonly keyName: string
+  /** As the key says; null where its place among those on the plan decides. */
+  readonly keyHatch: LoadKey['hatch']
+  /** Stands before the name in the legend; empty where it has none. */
+  readonly keyCode: string
   readonly region: Region
   readonly centre: Point
   readonly area: number
@@ -257,6 +261,11 @@ function columnViews(state: ProjectState, floor: FloorState, caseId: string): re
   )
 }
 
+function hatchOf({ document }: ProjectState, keyId: string | null): Pick<RegionView, 'keyHatch' | 'keyCode'> {
+  const key = keyId === null ? undefined : document.records.get(keyId)
+  return key?.kind === 'loadKey' ? { keyHatch: key.hatch, keyCode: key.code } : { keyHatch: null, keyCode: '' }
+}
+
 function regionViews(state: ProjectState, floor: FloorState, caseId: string): readonly RegionView[] {
   const at = readCase(state, caseId)
   return floor.operator.plan.sources.flatMap((source, row): RegionView[] => {
@@ -272,6 +281,7 @@ function regionViews(state: ProjectState, floor: FloorState, caseId: string): re
         label: panelOf(state.document, panel.id)?.label ?? '',
         keyId,
         keyName: keyId ? labelOf(state.document, keyId) : '',
+        ...hatchOf(state, keyId),
         region: source.region.region,
         centre: centroid(source.region.region),
         area: source.share.applied,

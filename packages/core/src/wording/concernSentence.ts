@@ -25,6 +25,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `The ${d['name']} of ${show('value', d['quantity'] as Quantity)} is outside the usual ${show('from', d['quantity'] as Quantity)} to ${show('to', d['quantity'] as Quantity)}. Check it.`,
   'value.factor-of-ten': (d, show) =>
     `The ${d['name']} of ${show('value', d['quantity'] as Quantity)} is outside the usual range; was ${show('meant', d['quantity'] as Quantity)} meant?`,
+  'key.same-hatch': (d) =>
+    `Load keys “${d['a']}” and “${d['b']}” have one hatch${d['code'] === '' ? '' : ` and one code (${d['code']})`}, so plans do not tell them apart. Give one of them another.`,
   'record.same-label': (d) =>
     `Two ${manyNames[String(d['kind'])] ?? 'records'} of layout ${d['layout']} are called ${d['label']}; tables and files tell them apart by their ids alone. Rename one.`,
   'outline.crosses-itself': (d) =>

@@ -1,5 +1,6 @@
+import { HatchLine } from './HatchLine'
 import { memo } from 'react'
-import { blankLoadKey, newId, type BuildUp, type Layout, type LoadKey } from '@hedrion/core'
+import { blankLoadKey, givenHatch, newId, type BuildUp, type Layout, type LoadKey } from '@hedrion/core'
 import { useAnswer, useRecord, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
@@ -30,7 +31,11 @@ export const KeyLines = memo(function KeyLines({ layout }: { readonly layout: La
       name: `Build-up ${keys.length + 1}`,
       layers: [],
     }
-    const key: LoadKey = { ...blankLoadKey(`Key ${keys.length + 1}`, Math.random), buildUp: buildUp.id }
+    const key: LoadKey = {
+      ...blankLoadKey(`Key ${keys.length + 1}`, Math.random),
+      ...givenHatch(keys),
+      buildUp: buildUp.id,
+    }
     edit.add(`New load key ${key.name}`, [buildUp, key])
   }
   const sorted = [...keys].sort(
@@ -101,6 +106,7 @@ const KeySection = memo(function KeySection({ loadKey, here }: { readonly loadKe
       )}
       <PartitionLine loadKey={loadKey} />
       <StageLines loadKey={loadKey} />
+      <HatchLine loadKey={loadKey} />
       <ConcernsHere ids={[loadKey.id, loadKey.buildUp ?? ''].join()} />
     </Section>
   )

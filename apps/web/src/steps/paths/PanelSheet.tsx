@@ -90,13 +90,7 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
         >
           force and both moments left over{keepsMoment.has(view.sharing) ? '' : ': the rule keeps force alone'}
         </Line>
-        {view.reached && (
-          <Note>
-            As a plate in triangles of <Value value={view.reached.size} quantity="smallLength" strong={false} />:
-            against such of twice the size no member’s force changes by more than{' '}
-            {(100 * view.reached.change).toFixed(1)} % of the load.
-          </Note>
-        )}
+        <Reached view={view} />
       </Section>
       <CandidateLines expandedId={expandedId} />
       <StripLines caseId={caseId} />
@@ -108,10 +102,21 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
           {mends[view.sharing] ?? 'Extend beams under it, or turn the span in Building.'}
         </Warm>
       )}
-      {view.oneSupport && <Warm>A part of it has one support only: it takes all there and is twisted.</Warm>}
+      {view.oneSupport && <OneSupport />}
     </Sheet>
   )
 }
+
+/** How fine a plate was solved. */
+const Reached = ({ view: { reached } }: { readonly view: PanelView }) =>
+  reached && (
+    <Note>
+      As a plate in triangles of <Value value={reached.size} quantity="smallLength" strong={false} />: against such of
+      twice the size no member’s force changes by more than {(100 * reached.change).toFixed(1)} % of the load.
+    </Note>
+  )
+
+const OneSupport = () => <Warm>A part of it has one support only: it takes all there and is twisted.</Warm>
 
 /** Area loads, as far as they lie on the panel. */
 const AreaLoads = ({ view }: { readonly view: PanelView }) =>
