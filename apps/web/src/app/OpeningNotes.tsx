@@ -102,6 +102,9 @@ const Box = styled.div`
   flex-wrap: wrap;
   align-items: baseline;
   gap: 4px 18px;
+  a {
+    color: var(--warm);
+  }
   p,
   ul {
     margin: 0;

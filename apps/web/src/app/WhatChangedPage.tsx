@@ -33,6 +33,27 @@ const Page = styled.main`
   max-width: 820px;
   margin: 0 auto;
   padding: 40px 24px;
+  display: flex;
+  flex-direction: column;
+  gap: 16px;
+  a {
+    color: var(--accent);
+  }
+  h1 {
+    font: 600 24px/1.3 var(--serif);
+    margin: 0;
+  }
+  h2 {
+    font: 600 17px/1.3 var(--serif);
+    margin: 0 0 8px;
+  }
+  p,
+  dl {
+    margin: 0;
+  }
+  dt {
+    color: var(--quiet);
+  }
   dl > div {
     display: grid;
     grid-template-columns: 240px 1fr;

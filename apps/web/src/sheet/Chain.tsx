@@ -19,7 +19,7 @@ export function Chain({ traced, address }: { readonly traced: Traced; readonly a
   return chainOf(traced).map((step) => (
     <Line
       key={step.symbol}
-      reference={referenceText(step).replace(/^(EN 1991-1-4|ASCE 7-16|IS 875-3|IS 1893-1) /, '')}
+      reference={referenceText(step).replace(/^(EN 1991-1-4|ASCE 7-\d+|IS 875-3|IS 1893-1) /, '')}
       result={<Value value={step.value} quantity={step.quantity} {...(step === traced ? { address } : {})} />}
     >
       <SymbolText name={step.symbol} />

@@ -1,5 +1,6 @@
 import { familyOf, type LoadKey, type PartitionRule, type ResolvedValue } from '@hedrion/core'
 import { useAnswer, useRecords } from '../../compute/SessionContext'
+import { useCited } from '../../compute/useCited'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { FromMemory } from '../../sheet/FromMemory'
 import { Line } from '../../sheet/Sheet'
@@ -18,6 +19,7 @@ const ruleNames: Readonly<Record<PartitionRule, string>> = {
 export function PartitionLine({ loadKey }: { readonly loadKey: LoadKey }) {
   const edit = useEdit()
   const note = useNote()
+  const cited = useCited()
   const [basis] = useRecords('basis')
   const standard = useAnswer({ kind: 'standard' })
   const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === loadKey.id)
@@ -31,7 +33,7 @@ export function PartitionLine({ loadKey }: { readonly loadKey: LoadKey }) {
     <Line
       reference={
         <>
-          partitions, {partitionClause}
+          partitions, {cited(partitionClause)}
           <FromMemory shown={isRemembered(standard)} />
         </>
       }

@@ -1,3 +1,4 @@
+import { useCited } from '../../compute/useCited'
 import { familyOf, type LoadKey } from '@hedrion/core'
 import { useAnswer, useRecords } from '../../compute/SessionContext'
 import { Line } from '../../sheet/Sheet'
@@ -28,6 +29,7 @@ function Fields({ loadKey }: { readonly loadKey: LoadKey }) {
   const [basis] = useRecords('basis')
   const pressure = { min: 0, max: 1e6, optional: true, placeholder: 'none' } as const
   const { name } = loadKey
+  const cited = useCited()
   return (
     <>
       <Line reference="while it is built">
@@ -43,7 +45,7 @@ function Fields({ loadKey }: { readonly loadKey: LoadKey }) {
         />
       </Line>
       <Line
-        reference={basis ? familyOf(basis.family).mass.clause : 'mass'}
+        reference={basis ? cited(familyOf(basis.family).mass.clause) : 'mass'}
         result={
           loads && <Value value={loads.massShare.value} quantity="factor" address={`key:${loadKey.id}:massShare`} />
         }

@@ -1,3 +1,4 @@
+import { useCited } from '../../compute/useCited'
 import { formatQuantity, type ActionView, type Overview } from '@hedrion/core'
 import { Button } from 'react-aria-components'
 import styled from 'styled-components'
@@ -28,6 +29,7 @@ export function CaseRows({ overview }: { readonly overview: Overview }) {
 
 function ActionRow({ action }: { readonly action: ActionView }) {
   const format = useFormat()
+  const cited = useCited()
   const view = useAnswer({ kind: 'elevation', axis: 'x', caseId: '' })
   const [look, change] = useLook()
   const total = action.cases.reduce((sum, { balance }) => sum + (isPush(action.id) ? 0 : balance.applied), 0)
@@ -38,7 +40,7 @@ function ActionRow({ action }: { readonly action: ActionView }) {
           <Swatch $mark={markOf(action.cases[0]?.id ?? '')} aria-hidden /> {action.name}
         </strong>
         <small>{isPush(action.id) ? 'storey forces' : formatQuantity(total, 'force', format)}</small>
-        <small>{action.clause}</small>
+        <small>{cited(action.clause)}</small>
       </div>
       <Cases>
         <ul>

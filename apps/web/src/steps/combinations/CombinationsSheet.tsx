@@ -85,7 +85,7 @@ const RuleLine = ({ rule, chosen, onChoose, onOpen }: RuleLineProps) => (
     </Button>
     <div>
       <Expression expression={rule.expression} />
-      {rule.waitsFor !== null && <Note>Counts once there is a case of {rule.waitsFor}.</Note>}
+      {rule.waitsFor !== null && <small>counts once there is a case of {rule.waitsFor}</small>}
     </div>
   </Line>
 )
