@@ -36,6 +36,7 @@ function rundownOf(floors: readonly FloorState[], intensities: readonly Float64A
       const out: FloorRundown = {
         columns: cases,
         reactions: reactions.subarray(kept, next),
+        beamTurns: new Float64Array(own.length * cases),
         beamTotals: again(beams, own.length * cases),
         tops: again(tops, standing.length * cases),
         feet: again(i % 2 === 0 ? even : odd, standing.length * cases),

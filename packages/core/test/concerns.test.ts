@@ -615,6 +615,15 @@ const triggers: readonly Trigger[] = [
     says: /^Part of panel P2 has one support only/,
   },
   {
+    code: 'load.one-support',
+    make: storeyWith(({ building, layout }) => {
+      building.panel(layout, rectangle(0, 4, 6, 5))
+      building.wall(layout, line([0, 5], [6, 5]), { weight: 1000, height: 2, label: 'W7' })
+    }),
+    // hand: 2 kN/m · 6 m at 1 m
+    says: /^Wall run W7 on level Top stands where a panel has one support only, and turns B2 about its axis by 12\.0 kNm in permanent\/walls\./,
+  },
+  {
     code: 'panel.close-supports',
     make: storeyWith(({ building, layout }) => {
       building.column(layout, [0, 4.03])

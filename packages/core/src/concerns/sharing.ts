@@ -1,3 +1,6 @@
+import { readCase } from '../derivation/cells'
+import { recordOfSource } from '../rundown/sources'
+import { turnsByMember } from '../sharing/share'
 import { expandedAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
@@ -21,19 +24,47 @@ function sharedPanels({ floors }: ProjectState): readonly Shared[] {
   return [...found.values()]
 }
 
-/** Panels of which a part has one support only: it takes all and is twisted. */
+/** Nm */
+const felt = 1
+
+/**
+ * Loads on a part of a panel that has one support only: it takes all, and is turned about its axis. With the largest moment about one
+ * member in one case.
+ */
 export function oneSupport(state: ProjectState): readonly Concern[] {
-  const panels = new Map(
-    sharedPanels(state).flatMap(({ floor, source }) =>
-      source.share.torque > 1e-6 ? [[source.panel.panel.id, floor] as const] : [],
-    ),
-  )
-  return [...panels].map(([id, floor]) => ({
-    code: 'panel.one-support',
-    severity: 'caution',
-    about: [expandedAt(floor, id)],
-    data: { label: labelOf(state.document, id) },
-  }))
+  const cases = state.caseIds.map((id) => [id, readCase(state, id)] as const)
+  const found = new Map<string, Concern>()
+  for (const floor of state.floors)
+    floor.operator.plan.sources.forEach((source, row) => {
+      if (source.share.torque <= 1e-6) return
+      const id = source.kind === 'region' ? source.panel.panel.id : recordOfSource(source)
+      const turned = [...turnsByMember(source.share)]
+      const most = cases
+        .flatMap(([caseId, at]) => {
+          const q = at(floor.intensities, row)
+          return turned.map(([member, moment]) => ({ caseId, member, moment: q * moment }))
+        })
+        .reduce((a, b) => (Math.abs(b.moment) > Math.abs(a.moment) ? b : a), { caseId: '', member: '', moment: 0 })
+      const known = found.get(id)?.data['moment'] ?? 0
+      const isPanel = source.kind === 'region'
+      // a panel is named whatever its load; a wall or load where it turns something
+      if (found.has(id) ? Math.abs(most.moment) <= Math.abs(Number(known)) : !isPanel && Math.abs(most.moment) < felt)
+        return
+      found.set(id, {
+        code: isPanel ? 'panel.one-support' : 'load.one-support',
+        severity: 'caution',
+        about: [expandedAt(floor, id)],
+        data: {
+          label: labelOf(state.document, id),
+          what: source.kind,
+          level: floor.level.name,
+          member: labelOf(state.document, most.member),
+          moment: Math.abs(most.moment),
+          case: most.caseId,
+        },
+      })
+    })
+  return [...found.values()]
 }
 
 /** What is said of a panel whose rule finds too little to stand on, by the rule. */

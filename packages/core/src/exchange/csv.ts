@@ -14,6 +14,7 @@ import {
   storeyRows,
   type ResultStage,
 } from './results'
+import { turningRows } from './turningRows'
 import { metricPoint, unitOf } from '../units/format'
 import { displayFactor } from '../units/quantity'
 import { replacedRows, type ReplacedRow } from './replacedValues'
@@ -71,6 +72,18 @@ const memberLoadColumns: readonly Column<ReturnType<typeof handedRow<RowOf<typeo
   ['at from, down [kN/m]', (r) => kiloOrNone(r.q0)],
   ['at to, down [kN/m]', (r) => kiloOrNone(r.q1)],
   ['force down [kN]', (r) => kiloOrNone(r.force)],
+]
+
+const turningColumns: readonly Column<RowOf<typeof turningRows>>[] = [
+  ['case', (r) => r.case],
+  ['id', (r) => r.id],
+  ['label', (r) => r.label],
+  ['level', (r) => r.level],
+  ['from [m]', (r) => r.from],
+  ['to [m]', (r) => r.to],
+  ['turning at from, left side down [kNm/m]', (r) => kiloOrNone(r.m0)],
+  ['turning at to, left side down [kNm/m]', (r) => kiloOrNone(r.m1)],
+  ['moment, left side down [kNm]', (r) => kiloOrNone(r.moment)],
 ]
 
 const storeyColumns: readonly Column<RowOf<typeof storeyRows>>[] = [
@@ -176,6 +189,7 @@ const texts: Readonly<Record<ResultStage, (state: ProjectState) => string>> = {
   replacedValues: ({ standard }) => csvText(replacedColumns, replacedRows(standard)),
   cases: (state) => csvText(caseColumns, caseRows(state)),
   memberLoads: (state) => csvText(memberLoadColumns, memberLoadRows(state).map(handedRow)),
+  turningMoments: (state) => csvText(turningColumns, turningRows(state)),
   storeyForces: (state) => csvText(storeyColumns, storeyRows(state)),
   stiffElements: (state) => csvText(elementColumns, stiffElementRows(state)),
   thrusts: (state) => csvText(thrustColumns, thrustRows(state)),

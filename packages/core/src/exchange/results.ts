@@ -19,6 +19,7 @@ import type { ProjectState } from '../derivation/project'
 import { setsOf, structuresOf, structuresOfSet } from '../derivation/structures'
 import { labelOf, splitExpanded } from '../document/labels'
 import { rowLabel } from './rowNames'
+import { turningRows } from './turningRows'
 import { extremeOf } from '../envelopes/extremes'
 import { alongTrueLength, loadsOnColumns, type MemberLoad } from '../rundown/memberLines'
 import type { ActionId } from '../standards/family'
@@ -29,6 +30,7 @@ export const resultFormat = 'hedrion-results'
 export const resultStages = [
   'cases',
   'memberLoads',
+  'turningMoments',
   'storeyForces',
   'stiffElements',
   'thrusts',
@@ -46,6 +48,7 @@ export const combinationLimit = 5000
 const rowsOf = {
   cases: caseRows,
   memberLoads: (state) => memberLoadRows(state).map(handedRow),
+  turningMoments: turningRows,
   storeyForces: storeyRows,
   stiffElements: stiffElementRows,
   thrusts: thrustRows,

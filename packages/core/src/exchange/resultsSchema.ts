@@ -44,6 +44,17 @@ const stages = {
     q1: optional,
     force: optional,
   }),
+  turningMoments: rows({
+    case: text,
+    id: text,
+    label: text,
+    level: text,
+    from: number,
+    to: number,
+    m0: optional,
+    m1: optional,
+    moment: optional,
+  }),
   storeyForces: rows({
     case: text,
     id: text,

@@ -51,6 +51,8 @@ export interface MemberView {
   readonly points: readonly LoadPoint[]
   readonly lands: readonly PathRow[]
   readonly total: number
+  /** Moment of what lands on it about its axis, Nm, positive where its left side goes down: it goes to no other member. */
+  readonly turning: number
   /** What the standard spares it of an imposed load for its area; null where it does not. */
   readonly reduction: BeamReduction | null
   /** Beams and panels of its level that feed it. */
@@ -73,7 +75,8 @@ export function memberView(state: ProjectState, expandedId: string, caseId: stri
   if (!place || !beam) return null
   const { floor, row } = place
   const { id, role } = beam.member
-  const total = readCase(state, caseId)(floor.rundown.beamTotals, row)
+  const at = readCase(state, caseId)
+  const [total, turning] = [at(floor.rundown.beamTotals, row), at(floor.rundown.beamTurns, row)]
   const supports = supportViews(state, place, caseId)
   const view = {
     expandedId,
@@ -89,6 +92,7 @@ export function memberView(state: ProjectState, expandedId: string, caseId: stri
     ...directLoad(state, place, caseId),
     lands: landingRows(state, place, caseId),
     total,
+    turning,
     reduction: reductionOfBeam(state, place, caseId, total),
     feeding: feedingOf(state, place, 'beam', caseId),
     sideways: sidewaysOf(state, place, caseId),

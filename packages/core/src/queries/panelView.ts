@@ -9,7 +9,7 @@ import type { Panel } from '../document/recordKinds'
 import type { SparseRows } from '../rundown/operator'
 import type { RegionSource } from '../rundown/sources'
 import { auditShare } from '../sharing/audit'
-import type { Share } from '../sharing/share'
+import { turnsByMember, type Share } from '../sharing/share'
 import { areaLoadsOn, forcesOn } from './areaLoadsOnPanel'
 import { sourceAddress } from './pathRows'
 
@@ -29,6 +29,8 @@ export interface PanelTakerView {
   readonly expandedId: string
   readonly label: string
   readonly force: number
+  /** Moment about the axis of the beam, Nm, positive where its left side goes down. */
+  readonly turning: number
   /** Part of what the panel hands on. */
   readonly share: number
 }
@@ -156,6 +158,7 @@ function takersOf(
 ): readonly PanelTakerView[] {
   const { toBeams, toColumns, plan } = floor.operator
   const more = forcesOn(typed)
+  const turning = turningOf(sources, typed)
   const all = (list: typeof plan.frame.beams | typeof plan.frame.columns, regions: ReadonlyMap<number, number>) =>
     list.flatMap((taker, row) => {
       const [fromRegions, fromTyped] = [regions.get(row), more.get(taker.member.id)]
@@ -179,9 +182,21 @@ function takersOf(
       expandedId: expandedAt(floor, id),
       label: labelOf(state.document, id),
       force,
+      turning: turning.get(id) ?? 0,
       share: total === 0 ? 0 : force / total,
     }
   })
+}
+
+/** Moments of loaded regions and of area loads about the axes of members. */
+function turningOf(sources: readonly LoadedRegion[], typed: readonly Share[]): ReadonlyMap<string, number> {
+  const found = new Map<string, number>()
+  const put = (share: Share, factor: number) => {
+    for (const [member, moment] of turnsByMember(share)) found.set(member, (found.get(member) ?? 0) + factor * moment)
+  }
+  for (const { source, intensity } of sources) put(source.share, intensity)
+  for (const share of typed) put(share, 1)
+  return found
 }
 
 /** Forces of loaded regions by row of what takes them. */

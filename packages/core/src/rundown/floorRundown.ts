@@ -10,6 +10,8 @@ export interface FloorRundown {
   readonly reactions: Float64Array
   /** One row per beam: all that lands on it. */
   readonly beamTotals: Float64Array
+  /** One row per beam: the moment of what lands on it about its axis, positive where its left side goes down; it goes to no other member. */
+  readonly beamTurns: Float64Array
   /** One row per column: force at its top and at its foot, positive in compression. */
   readonly tops: Float64Array
   readonly feet: Float64Array
@@ -53,6 +55,7 @@ export function emptyRundown(operator: LayoutOperator, columns: number): FloorRu
     columns,
     reactions: new Float64Array(operator.supportCount * columns),
     beamTotals: new Float64Array(frame.beams.length * columns),
+    beamTurns: new Float64Array(frame.beams.length * columns),
     tops: new Float64Array(frame.columns.length * columns),
     feet: new Float64Array(frame.columns.length * columns),
     applied: new Float64Array(columns),
@@ -89,7 +92,16 @@ export function takeWhatComes(
 /** Puts some columns of one rundown of a floor in place of those of another. */
 export function takeColumns(into: FloorRundown, from: FloorRundown, wanted: readonly number[]): void {
   const { columns } = into
-  for (const block of ['reactions', 'beamTotals', 'tops', 'feet', 'applied', 'onMembers', 'notCarried'] as const)
+  for (const block of [
+    'reactions',
+    'beamTotals',
+    'beamTurns',
+    'tops',
+    'feet',
+    'applied',
+    'onMembers',
+    'notCarried',
+  ] as const)
     for (let row = 0; row < into[block].length; row += columns)
       for (const column of wanted) into[block][row + column] = entry(from[block], row + column)
 }
@@ -114,6 +126,7 @@ function applySources(operator: LayoutOperator, intensities: Float64Array, out: 
     applyRow(operator.toSupports, i, intensities, out.reactions, columns)
     applyRow(operator.toBeams, i, intensities, out.beamTotals, columns)
     applyRow(operator.toColumns, i, intensities, out.tops, columns)
+    applyRow(operator.toTurns, i, intensities, out.beamTurns, columns)
     addRow(out.onMembers, 0, intensities, i, takenOf(operator, i), columns)
     addRow(out.applied, 0, intensities, i, entry(operator.applied, i), columns)
     addRow(out.notCarried, 0, intensities, i, entry(operator.notCarried, i), columns)
@@ -164,6 +177,7 @@ export function standOnSlab(
   applyRow(shared.toSupports, k, foot, out.reactions, columns, 0)
   applyRow(shared.toBeams, k, foot, out.beamTotals, columns, 0)
   applyRow(shared.toColumns, k, foot, out.tops, columns, 0)
+  applyRow(shared.toTurns, k, foot, out.beamTurns, columns, 0)
   addRow(out.notCarried, 0, foot, 0, entry(shared.notCarried, k), columns)
 }
 

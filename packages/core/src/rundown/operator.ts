@@ -1,6 +1,6 @@
 import type { Beam, FramePlan } from '../building/frame'
 import { present, entry } from '../outcome/assert'
-import type { Share } from '../sharing/share'
+import { turnsByMember, type Share } from '../sharing/share'
 import { lineReactions, pointReactions } from './beamStatics'
 import type { LayoutPlan } from './sources'
 
@@ -26,6 +26,8 @@ export interface SharedOut {
   readonly toBeams: SparseRows
   /** Row by share: force at the top of each column that takes it without a beam. */
   readonly toColumns: SparseRows
+  /** Row by share: moment about the axis of each beam, positive where its left side goes down. */
+  readonly toTurns: SparseRows
   /** Per unit of each share: what met no support, or a beam that cannot stand. */
   readonly notCarried: Float64Array
   readonly applied: Float64Array
@@ -56,7 +58,7 @@ export function sharedOut({ beams, columns, loop }: FramePlan, shares: readonly 
   const columnAt = new Map(columns.map(({ member }, i) => [member.id as string, i]))
   const firstSupport = new Int32Array(beams.length + 1)
   beams.forEach(({ supports }, i) => (firstSupport[i + 1] = entry(firstSupport, i) + supports.length))
-  const [toSupports, toBeams, toColumns] = [rowsBuilder(), rowsBuilder(), rowsBuilder()]
+  const [toSupports, toBeams, toColumns, toTurns] = [rowsBuilder(), rowsBuilder(), rowsBuilder(), rowsBuilder()]
   const notCarried = new Float64Array(shares.length)
   shares.forEach((share, i) => {
     let lost = share.notCarried
@@ -67,10 +69,13 @@ export function sharedOut({ beams, columns, loop }: FramePlan, shares: readonly 
     }
     for (const { member, force } of share.onColumns)
       toColumns.put(present(columnAt.get(member), `column ${member}`), force)
+    for (const [member, moment] of turnsByMember(share))
+      toTurns.put(present(beamAt.get(member), `beam ${member}`), moment)
     notCarried[i] = lost
     toSupports.end()
     toBeams.end()
     toColumns.end()
+    toTurns.end()
   })
   return {
     firstSupport,
@@ -78,6 +83,7 @@ export function sharedOut({ beams, columns, loop }: FramePlan, shares: readonly 
     toSupports: toSupports.rows(),
     toBeams: toBeams.rows(),
     toColumns: toColumns.rows(),
+    toTurns: toTurns.rows(),
     notCarried,
     applied: Float64Array.from(shares, ({ applied }) => applied),
   }

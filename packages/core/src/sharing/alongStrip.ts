@@ -3,7 +3,7 @@ import type { Point } from '../geometry/point'
 import { onLine } from '../geometry/tolerance'
 import { leverReactions } from './lever'
 import type { Ends } from './lineEnds'
-import { clustersWithin, positionOf, type Cluster, type Merged } from './rails'
+import { clustersWithin, positionOf, turnPart, type Cluster, type Merged } from './rails'
 import type { Share, SharePoint } from './share'
 import type { StripGround } from './stripPieces'
 import { crossing, uAt, type Edge } from './strips'
@@ -35,7 +35,9 @@ export function shareAlongStrip(
     applied,
     appliedMoments,
     notCarried: parts.reduce((sum, part) => sum + part.notCarried, 0),
-    torque: parts.reduce((sum, part) => sum + part.torque, 0),
+    torque: parts.reduce((sum, part) => sum + Math.abs(part.moment), 0),
+    turns: [],
+    turnPoints: parts.flatMap(({ turnPoints }) => turnPoints),
     merged: [...merged.values()],
   }
 }
@@ -66,10 +68,14 @@ function alongOne(ground: StripGround, v: number, { c, d, w, skew }: StripForce,
   const positions = clusters.map((cluster) => positionOf(cluster, v))
   if (clusters.length === 1) out[0] = w
   if (clusters.length > 1) leverReactions(positions, c, d, w, ground.overhang, out, skew)
+  const [only] = clusters
+  // about the one support
+  const moment = only && clusters.length === 1 ? w * ((c + d) / 2 - entry(positions, 0)) + (skew * (d - c)) / 6 : 0
   return {
+    moment,
+    turnPoints: only && moment !== 0 ? turnsOn(only, v, moment) : [],
     points: clusters.flatMap((cluster, k) => pointsOn(cluster, v, entry(out, k))),
     notCarried: clusters.length === 0 ? w : 0,
-    torque: clusters.length === 1 ? Math.abs(w * ((c + d) / 2 - entry(positions, 0)) + (skew * (d - c)) / 6) : 0,
   }
 }
 
@@ -81,6 +87,13 @@ function supportsAt(ground: StripGround, v: number, u: number, merged: Merged): 
 
 const pointsOn = ({ rails }: Cluster, v: number, force: number): readonly SharePoint[] =>
   rails.map(({ member, edge, s0, slope }) => ({ member, s: s0 + slope * (v - edge.v0), force: force / rails.length }))
+
+const turnsOn = ({ rails }: Cluster, v: number, moment: number): readonly SharePoint[] =>
+  rails.map((rail) => ({
+    member: rail.member,
+    s: rail.s0 + rail.slope * (v - rail.edge.v0),
+    force: (turnPart(rail) * moment) / rails.length,
+  }))
 
 /** The piece of the strip on which the load lies, where the outline is concave. */
 function pieceAround(borders: readonly Edge[], v: number, at: number): readonly [number, number] | undefined {

@@ -6,7 +6,7 @@ import { distance } from '../geometry/segment'
 import { loadAlong } from './lineEnds'
 import type { Ground, Sharer } from './sharer'
 import type { Carrier } from './rails'
-import type { Share } from './share'
+import type { Share, ShareLine, SharePoint } from './share'
 
 /**
  * A rule over a panel that lies in a plane of a roof, as it works in that plane: what is nearest there need not be nearest in plan.
@@ -92,26 +92,22 @@ function backOf(pieces: readonly Piece[], backAt: (at: Point) => Point): Back {
   }
   const place = ({ laid, from, length, laidLength }: Piece, s: number): number =>
     from + ((s - laid.from) * length) / laidLength
+  const backLine = (line: ShareLine, part: number): readonly ShareLine[] => {
+    const piece = pieceAt(line.member, (line.s0 + line.s1) / 2)
+    if (!piece) return []
+    const scale = (part * piece.laidLength) / piece.length
+    return [{ ...line, s0: place(piece, line.s0), s1: place(piece, line.s1), q0: line.q0 * scale, q1: line.q1 * scale }]
+  }
+  const backPoint = (point: SharePoint, part: number): readonly SharePoint[] => {
+    const piece = pieceAt(point.member, point.s)
+    return piece ? [{ ...point, s: place(piece, point.s), force: point.force * part }] : []
+  }
   return (share, part, applied, appliedMoments) => ({
     ...share,
-    lines: share.lines.flatMap((line) => {
-      const piece = pieceAt(line.member, (line.s0 + line.s1) / 2)
-      if (!piece) return []
-      const scale = (part * piece.laidLength) / piece.length
-      return [
-        {
-          ...line,
-          s0: place(piece, line.s0),
-          s1: place(piece, line.s1),
-          q0: line.q0 * scale,
-          q1: line.q1 * scale,
-        },
-      ]
-    }),
-    points: share.points.flatMap((point) => {
-      const piece = pieceAt(point.member, point.s)
-      return piece ? [{ ...point, s: place(piece, point.s), force: point.force * part }] : []
-    }),
+    lines: share.lines.flatMap((line) => backLine(line, part)),
+    points: share.points.flatMap((point) => backPoint(point, part)),
+    turns: share.turns.flatMap((line) => backLine(line, part)),
+    turnPoints: share.turnPoints.flatMap((point) => backPoint(point, part)),
     onColumns: share.onColumns.map((point) => ({ ...point, at: backAt(point.at), force: point.force * part })),
     applied,
     appliedMoments,

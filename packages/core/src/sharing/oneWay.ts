@@ -66,7 +66,7 @@ export const stripGround = ({ outline, spanAngle, overhang, carriers, limits }: 
 
 function collect(panel: OneWayPanel, load: Loaded, applied: number, appliedMoments: Point): Share {
   const ground = stripGround(panel)
-  const tally: Tally = { lines: [], notCarried: 0, torque: 0, merged: new Map() }
+  const tally: Tally = { lines: [], notCarried: 0, torque: 0, turns: [], merged: new Map() }
   const stops = breakpoints(ground, load)
   for (let i = 1; i < stops.length; i++) shareBand(ground, load, entry(stops, i - 1), entry(stops, i), tally)
   return {
@@ -77,6 +77,8 @@ function collect(panel: OneWayPanel, load: Loaded, applied: number, appliedMomen
     appliedMoments,
     notCarried: tally.notCarried,
     torque: tally.torque,
+    turns: tally.turns,
+    turnPoints: [],
     merged: [...tally.merged.values()],
   }
 }

@@ -173,6 +173,12 @@ function joined(a: Met, b: Met, merged: Merged): Met {
 export const positionOf = ({ rails }: Cluster, v: number): number =>
   rails.reduce((sum, { edge }) => sum + uAt(edge, v), 0) / rails.length
 
+/**
+ * What of a moment along the strip turns a member about its axis: the part square to it, positive where its left side goes down. A
+ * member that runs towards greater v has what lies further along the strip at its right.
+ */
+export const turnPart = ({ slope }: Rail): number => -Math.sign(slope) / Math.abs(slope)
+
 /** From per unit of v to per unit of the member's own length: multiplied by the sine of the angle to the span. */
 export function onRail({ member, edge, s0, slope }: Rail, va: number, vb: number, qa: number, qb: number): ShareLine {
   const sine = 1 / Math.abs(slope)

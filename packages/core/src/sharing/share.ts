@@ -36,6 +36,13 @@ export interface Share {
   readonly notCarried: number
   /** Torque left where a strip had one support only (sum of magnitudes). */
   readonly torque: number
+  /**
+   * What turns members about their axes where a strip has one support only: moments per true length, linear from q0 at s0 to q1 at s1.
+   * Positive where the side at the left goes down, looking from the start of the member to its end.
+   */
+  readonly turns: readonly ShareLine[]
+  /** The same of a load along the strip: a moment at a place (`force`). */
+  readonly turnPoints: readonly SharePoint[]
   /** Pairs of members that were nearer than 50 mm along a strip and counted as one support. */
   readonly merged: readonly (readonly [string, string])[]
   /** Of a panel solved as a plate: the size of its triangles, m, and the greatest change of a member's force at half of it. */
@@ -52,6 +59,8 @@ export const emptyShare: Share = {
   appliedMoments: [0, 0],
   notCarried: 0,
   torque: 0,
+  turns: [],
+  turnPoints: [],
   merged: [],
 }
 
@@ -69,8 +78,23 @@ export function sumOfShares(whole: Share, parts: readonly (readonly [share: Shar
     ),
     notCarried: sum(({ notCarried }) => notCarried),
     torque: sum(({ torque }) => torque),
+    turns: parts.flatMap(([{ turns }, part]) =>
+      turns.map((line) => ({ ...line, q0: line.q0 * part, q1: line.q1 * part })),
+    ),
+    turnPoints: parts.flatMap(([{ turnPoints }, part]) =>
+      turnPoints.map((point) => ({ ...point, force: point.force * part })),
+    ),
     merged: parts.flatMap(([{ merged }]) => merged),
   }
+}
+
+/** Moment about the axis of each member, Nm per unit load. */
+export function turnsByMember({ turns, turnPoints }: Pick<Share, 'turns' | 'turnPoints'>): ReadonlyMap<string, number> {
+  const found = new Map<string, number>()
+  const add = (member: string, moment: number) => found.set(member, (found.get(member) ?? 0) + moment)
+  for (const { member, s0, s1, q0, q1 } of turns) add(member, ((s1 - s0) * (q0 + q1)) / 2)
+  for (const { member, force } of turnPoints) add(member, force)
+  return found
 }
 
 /** Total force on members and its first moments about the axes, given where the members lie. */

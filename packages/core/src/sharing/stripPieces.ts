@@ -3,7 +3,7 @@ import type { Point } from '../geometry/point'
 import { onLine, shortest } from '../geometry/tolerance'
 import { leverReactions, type Overhang } from './lever'
 import { linearPieces } from './linearPieces'
-import { clustersWithin, onRail, positionOf, type Cluster, type Merged, type Rail } from './rails'
+import { clustersWithin, onRail, turnPart, positionOf, type Cluster, type Merged, type Rail } from './rails'
 import type { ShareLine } from './share'
 import { crossing, uAt, type Edge } from './strips'
 
@@ -34,6 +34,7 @@ export interface Tally {
   readonly lines: ShareLine[]
   notCarried: number
   torque: number
+  readonly turns: ShareLine[]
   readonly merged: Merged
 }
 
@@ -121,7 +122,10 @@ function sharePiece(
     tally.notCarried += ((v1 - v0) * (total(v0) + 4 * total((v0 + v1) / 2) + total(v1))) / 6
     return
   }
-  if (!second) tally.torque += torqueOf(loads, only, v0, v1)
+  if (!second) {
+    tally.torque += torqueOf(loads, only, v0, v1)
+    tally.turns.push(...turnsOf(loads, only, v0, v1))
+  }
   const reactionsAt = (v: number): readonly number[] => {
     if (!second) return [total(v)]
     const x = clusters.map((cluster) => positionOf(cluster, v))
@@ -148,6 +152,28 @@ function ontoRails(
       for (const { s0, s1, q0, q1 } of entry(pieces, k))
         if (q0 !== 0 || q1 !== 0) tally.lines.push(onRail(rail, s0, s1, q0 / rails.length, q1 / rails.length))
   })
+}
+
+/** The moment of loads about their one support, per unit of v: positive where they lie further along the strip. */
+const momentAbout =
+  (loads: readonly StripLoad[], cluster: Cluster) =>
+  (v: number): number =>
+    loads.reduce((sum, { c, d, w, skew }) => {
+      const [from, to] = [c(v), d(v)]
+      return sum + w(v) * ((from + to) / 2 - positionOf(cluster, v)) + (skew(v) * (to - from)) / 6
+    }, 0)
+
+/** The same about the axes of the members, along their length. */
+function turnsOf(loads: readonly StripLoad[], cluster: Cluster, v0: number, v1: number): readonly ShareLine[] {
+  const at = momentAbout(loads, cluster)
+  const peak = Math.max(1e-12, ...[0.05, 0.5, 0.95].map((t) => Math.abs(at(v0 + t * (v1 - v0)))))
+  const [pieces = []] = linearPieces((v) => [at(v)], v0, v1, peak)
+  return cluster.rails.flatMap((rail) =>
+    pieces.map(({ s0, s1, q0, q1 }) => {
+      const part = turnPart(rail) / cluster.rails.length
+      return onRail(rail, s0, s1, q0 * part, q1 * part)
+    }),
+  )
 }
 
 /** Sum of force × lever where one support takes all, by Simpson's rule. */

@@ -127,8 +127,10 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `No beam is above wall run ${d['label']} on level ${d['level']}, so no beam depth was taken off.`,
   'panel.unloaded': (d) =>
     `Panel ${d['label']} on level ${d['level']} has no imposed load; ${d['neighbours'] === 1 ? 'another there has' : `${d['neighbours']} others there have`} some. Give it a use.`,
-  'panel.one-support': (d) =>
-    `Part of panel ${d['label']} has one support only: it takes all and is twisted. Add a second support or turn the span.`,
+  'panel.one-support': (d, show) =>
+    `Part of panel ${d['label']} has one support only: it takes all and is turned about its axis${Number(d['moment']) > 0 ? `, ${d['member']} by ${show('moment', 'moment')} in ${d['case']}` : ''}. Hold it against turning, add a second support or turn the span.`,
+  'load.one-support': (d, show) =>
+    `${(whatIs[String(d['what'])] ?? 'load').replace(/^./, (letter) => letter.toUpperCase())} ${d['label']} on level ${d['level']} stands where a panel has one support only, and turns ${d['member']} about its axis by ${show('moment', 'moment')} in ${d['case']}. Hold it against turning, or add a second support.`,
   'panel.corners': (d) =>
     `Panel ${d['label']} hands its load to its corners, and columns or beams stand under fewer than three of them, or under such as lie in one line. Share it otherwise, or support its corners.`,
   'panel.plate': (d, show) =>

@@ -12,6 +12,7 @@ import { HandedLoads } from './HandedLoads'
 const stages: readonly (readonly [ResultStage, string])[] = [
   ['cases', 'cases with their balance'],
   ['memberLoads', 'line and point loads of members, case by case'],
+  ['turningMoments', 'what turns beams about their axes where a slab has one support only'],
   ['storeyForces', 'storey forces, with their points'],
   ['stiffElements', 'what stiff elements take of them, with the moment over their feet'],
   ['thrusts', 'what raking columns and hangers do sideways to their levels'],

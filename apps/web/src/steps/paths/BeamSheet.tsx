@@ -75,6 +75,7 @@ function Supports({ view, caseId }: { readonly view: MemberView; readonly caseId
       ))}
       <SidewaysLine force={view.sideways} of="loads square to a slope" />
       <SidewaysLine force={view.pressed} of="pressure on wall surfaces" />
+      <Turning view={view} />
       <Chords view={view} />
       <Audit view={view} />
     </Section>
@@ -154,6 +155,16 @@ function Reduced({ view: { reduction }, address }: { readonly view: MemberView; 
     <Line reference="reduced for area" result={<Value value={reduction.total} quantity="force" />}>
       times <Value value={reduction.byArea} quantity="factor" address={address} /> for{' '}
       <Value value={reduction.area} quantity="area" strong={false} />
+    </Line>
+  )
+}
+
+/** What turns the beam about its axis where a slab has no other support. */
+function Turning({ view: { turning } }: { readonly view: MemberView }) {
+  if (Math.abs(turning) < 0.5) return null
+  return (
+    <Line reference="turning" result={<Value value={Math.abs(round(turning))} quantity="moment" />}>
+      about its axis, its {turning > 0 ? 'left' : 'right'} side down: it is to be held against this
     </Line>
   )
 }

@@ -67,7 +67,7 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
         }
       >
         {view.takers.length === 0 && <Note>{view.applied === 0 ? 'Nothing in this case.' : 'Nobody.'}</Note>}
-        {view.takers.map(({ kind, expandedId: taker, label, force, share }) => (
+        {view.takers.map(({ kind, expandedId: taker, label, force, turning, share }) => (
           <Line
             key={taker}
             reference={`${(share * 100).toFixed(1)} %`}
@@ -76,6 +76,11 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
             <Button kind="link" onPress={() => change({ picked: [taker] })}>
               {kind} {label}
             </Button>
+            {Math.abs(turning) > 1 && (
+              <>
+                , turned by <Value value={turning} quantity="moment" strong={false} />
+              </>
+            )}
           </Line>
         ))}
         <Line
