@@ -6,6 +6,7 @@ import * as ownWeight from '../src/actions/ownWeight'
 import * as reduction from '../src/actions/reduction'
 import * as liveReduction from '../src/actions/liveReduction'
 import * as partitions from '../src/actions/partitions'
+import * as pitchedRoof from '../src/actions/pitchedRoof'
 import * as stored from '../src/actions/storedLoad'
 import * as stairs from '../src/actions/stairLoad'
 import * as wall from '../src/actions/wallLoad'
@@ -40,6 +41,7 @@ export const formulas: ReadonlyMap<string, AnyFormula> = new Map(
   [
     ownWeight,
     partitions,
+    pitchedRoof,
     stored,
     reduction,
     liveReduction,

@@ -28,7 +28,7 @@ const additions: readonly (readonly [wanted: (seed: number) => boolean, add: Add
     (building, layouts, _, seed) =>
       layouts.forEach((layout, i) => addMeetings(building, layout, layouts[i + 1], seed + i)),
   ],
-  [(seed) => seed % 6 === 5, ({ records }, _, __, seed) => shareByStiffness(records, seed)],
+  [(seed) => seed % 12 === 5, ({ records }, _, __, seed) => shareByStiffness(records, seed)],
 ]
 
 export const addWithoutDice: Addition = (building, layouts, lines, seed) => {
