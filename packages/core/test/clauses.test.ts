@@ -77,7 +77,7 @@ describe('roofs by their pitch', () => {
     [27.5, 400],
     [45, 400],
   ])('IS 875-2 table 2, %d degrees: %d N/m² (from memory)', (pitch, q) =>
-    expect(lessPerDegree.evaluate({ q: 750, alpha: pitch * degrees })).toBeCloseTo(q, 9),
+    expect(lessPerDegree.evaluate({ q: 750, q_deg: 20, q_min: 400, alpha: pitch * degrees })).toBeCloseTo(q, 9),
   )
   test.each([
     [0, 600],

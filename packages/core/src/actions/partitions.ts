@@ -105,9 +105,11 @@ function byWeight(key: LoadKey, imposed: Traced | null, standard: Standard): All
 /** EN 1991-1-1 6.3.1.2(8): a step by the weight of the wall, bounds inclusive. */
 function byBand(key: LoadKey, imposed: Traced | null, g_wall: Traced, standard: Standard): Allowance {
   const limit = parameterIf(standard, 'imposed.partitions.limit')
-  if (limit && imposed && imposed.value >= limit.value)
-    return { value: noAllowance({ q_k: pressure(imposed), q_lim: pressure(limit) }), concerns: [] }
   const read = readTable(tableOf(standard, 'imposed.partitions'), 'allowance', g_wall)
+  if (limit && imposed && imposed.value >= limit.value) {
+    const q_band = read.ok ? pressure(read.value) : given('q_band', 'pressure', 0, 'heavier than any band')
+    return { value: allowanceBelow({ q_band, q_k: pressure(imposed), q_lim: pressure(limit) }), concerns: [] }
+  }
   if (read.ok) return { value: read.value, concerns: read.concerns }
   return tooHeavy(key, g_wall.value)
 }
@@ -118,13 +120,13 @@ function tooHeavy(key: LoadKey, weight: number): Allowance {
 }
 
 /** DIN EN 1991-1-1/NA to 6.3.1.2(8): none is needed where the imposed load is so large. */
-export const noAllowance = formula({
+export const allowanceBelow = formula({
   symbol: 'q_k,part',
   quantity: 'pressure',
   clause: 'DIN EN 1991-1-1/NA to 6.3.1.2(8)',
-  inputs: { q_k: 'pressure', q_lim: 'pressure' },
-  expression: 'q_k * (q_k < q_lim) * (q_k >= q_lim)',
-  evaluate: () => 0,
+  inputs: { q_band: 'pressure', q_k: 'pressure', q_lim: 'pressure' },
+  expression: 'q_band * (q_k < q_lim)',
+  evaluate: ({ q_band, q_k, q_lim }) => (q_k < q_lim ? q_band : 0),
 })
 
 /** A rule that the standard in use does not have: no load follows, and that is said. */

@@ -7,9 +7,9 @@ export const lessPerDegree = formula({
   symbol: 'q_roof',
   quantity: 'pressure',
   clause: 'IS 875-2 table 2',
-  inputs: { q: 'pressure', alpha: 'angle' },
-  expression: 'max(q - 20 * max(alpha * 57.29577951308232 - 10, 0), 400)',
-  evaluate: ({ q, alpha }) => Math.max(q - 20 * Math.max(alpha * degrees - 10, 0), 400),
+  inputs: { q: 'pressure', q_deg: 'pressure', q_min: 'pressure', alpha: 'angle' },
+  expression: 'max(q - q_deg * max(alpha * 57.29577951308232 - 10, 0), q_min)',
+  evaluate: ({ q, q_deg, q_min, alpha }) => Math.max(q - q_deg * Math.max(alpha * degrees - 10, 0), q_min),
 })
 
 /** BS 6399-3 4.3.1: whole up to 30 degrees, falling to nothing at 60. */
@@ -24,7 +24,16 @@ export const toSixty = formula({
 
 const degrees = 180 / Math.PI
 
-const rules = { lessPerDegree, toSixty }
+const rules = {
+  lessPerDegree: (q: Traced<'pressure'>, alpha: Traced<'angle'>) =>
+    lessPerDegree({
+      q,
+      alpha,
+      q_deg: given('q_deg', 'pressure', 20, 'less for each degree above 10'),
+      q_min: given('q_min', 'pressure', 400, 'at least'),
+    }),
+  toSixty: (q: Traced<'pressure'>, alpha: Traced<'angle'>) => toSixty({ q, alpha }),
+}
 
 /**
  * The load of a roof by its pitch.
@@ -33,7 +42,4 @@ const rules = { lessPerDegree, toSixty }
 export const byPitch = (rule: NonNullable<Family['pitched']>['rule'], q: Traced, stretch: number): Traced =>
   stretch <= 1
     ? q
-    : rules[rule]({
-        q: { ...q, quantity: 'pressure' },
-        alpha: given('α', 'angle', Math.acos(1 / stretch), 'pitch of the slope'),
-      })
+    : rules[rule]({ ...q, quantity: 'pressure' }, given('α', 'angle', Math.acos(1 / stretch), 'pitch of the slope'))
