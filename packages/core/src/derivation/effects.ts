@@ -6,6 +6,7 @@ import { alike, type CaseEffects } from '../envelopes/extremes'
 import type { Quantity } from '../units/quantity'
 import { caseRow } from './cells'
 import type { FloorState } from './floorStates'
+import { rowLabel } from './namesOnFloor'
 import { rakingUnder } from './thrust'
 import { allSidewaysForces, storeyForcesOf } from './storeyForces'
 import { shareStoreyForces } from './storeyShears'
@@ -96,7 +97,7 @@ function columnEffect(
     kind: component === 'N' ? 'columnForce' : 'reaction',
     expandedId,
     component,
-    label: labelOf(state.document, id),
+    label: rowLabel(state, floor, id),
     levelName: floor.level.name,
     quantity: 'force',
     values,
@@ -119,7 +120,7 @@ function beamTotals(state: ProjectState, floor: FloorState): readonly Effect[] {
       kind: 'beamTotal',
       expandedId: expanded(member.id, floor.level.id),
       component: 'Z',
-      label: labelOf(state.document, member.id),
+      label: rowLabel(state, floor, member.id),
       levelName: floor.level.name,
       quantity: 'force',
       values,

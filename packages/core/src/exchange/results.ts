@@ -17,8 +17,8 @@ import { allSidewaysForces, allStoreyForces } from '../derivation/storeyForces'
 import { shareStoreyForces } from '../derivation/storeyShears'
 import type { ProjectState } from '../derivation/project'
 import { setsOf, structuresOf, structuresOfSet } from '../derivation/structures'
-import { labelOf, splitExpanded } from '../document/labels'
-import { rowLabel } from './rowNames'
+import { labelOf } from '../document/labels'
+import { rowLabel } from '../derivation/namesOnFloor'
 import { turningRows } from './turningRows'
 import { extremeOf } from '../envelopes/extremes'
 import { alongTrueLength, loadsOnColumns, type MemberLoad } from '../rundown/memberLines'
@@ -362,11 +362,6 @@ export function combinationRows(state: ProjectState) {
   })
 }
 
-const floorOf = ({ floors }: ProjectState, expandedId: string): FloorState | undefined => {
-  const [, levelId] = splitExpanded(expandedId)
-  return floors.find(({ level }) => level.id === levelId)
-}
-
 /** Most and least of every effect under every set of rules, with the rule that governs, N. */
 export function envelopeRows(state: ProjectState) {
   return setsOf(state).flatMap(({ id: set }) => {
@@ -380,7 +375,7 @@ export function envelopeRows(state: ProjectState) {
             rule: set,
             effect: kind,
             id: expandedId,
-            label: rowLabel(state, floorOf(state, expandedId), splitExpanded(expandedId)[0]) || label,
+            label,
             level: levelName,
             component,
             most: most.value,

@@ -1,7 +1,7 @@
 import { readCase } from '../derivation/cells'
 import { expandedAt, floorIn } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
-import { rowLabel } from './rowNames'
+import { rowLabel } from '../derivation/namesOnFloor'
 
 /**
  * What turns beams about their axes, case by case: moments per true length in plan (Nm/m, from < to), and single ones (Nm, from = to),

@@ -1,5 +1,5 @@
-import type { FloorState } from '../derivation/floorStates'
-import type { ProjectState } from '../derivation/project'
+import type { FloorState } from './floorStates'
+import type { ProjectState } from './project'
 import { labelOf, recordIdOf } from '../document/labels'
 import { once } from '../document/once'
 
@@ -17,7 +17,7 @@ const sharedLabels = once((floor: FloorState) => {
   }
 })
 
-/** The label of a member as rows that leave have it: with its layout where another member of the floor has the same. */
+/** The label of a member as lists and files have it: with its layout where another member of the floor has the same. */
 export function rowLabel(state: ProjectState, floor: FloorState | undefined, id: string): string {
   const label = labelOf(state.document, id)
   if (!floor || !sharedLabels(floor)(state).has(label)) return label
