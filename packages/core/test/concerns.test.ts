@@ -102,6 +102,33 @@ const triggers: readonly Trigger[] = [
     mends: ['Call the second one W2'],
   },
   {
+    code: 'floor.same-labels',
+    make: () => {
+      const { building, lower, upper } = twoFloors()
+      building.column(lower, [0, 0], { label: 'C5' })
+      building.column(lower, [6, 0], { label: 'C6' })
+      // the first stands on that of the lower floor; the second passes down beside them
+      building.column(upper, [6, 0], { label: 'C6' })
+      building.column(upper, [0, 4], { label: 'C5' })
+      return building
+    },
+    says: /^Columns of layouts Lower and Upper stand on level 1 under the same label: C5\. Lists and files add the layout/,
+    mends: ['Call that of Upper C7'],
+  },
+  {
+    code: 'floor.same-labels',
+    make: () => {
+      const { building, lower, upper } = twoFloors()
+      for (const x of [0, 2, 4, 6, 8]) {
+        building.column(lower, [x, 0], { label: `C${10 - x}` })
+        building.column(upper, [x, 4], { label: `C${10 - x}` })
+      }
+      return building
+    },
+    says: /under the same labels: C2, C4, C6 and 2 more\./,
+    mends: ['Call those of Upper C11 to C15'],
+  },
+  {
     code: 'outline.crosses-itself',
     make: storeyWith(({ building, layout }) => building.opening(layout, line([1, 1], [2, 2], [2, 1], [1, 2]))),
     says: /^The outline of V1 crosses itself/,

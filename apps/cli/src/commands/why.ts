@@ -38,7 +38,8 @@ const layoutNameOf = ({ document }: ProjectState, expandedId: string): string =>
 /** A column's label stands for its vertical reaction; where several have it they are listed. */
 function byLabel(state: ProjectState, label: string): Traced | null {
   const rows = ask(state, { kind: 'envelopes', set: 'strength', effects: 'reaction' }).filter(
-    (entry) => entry.label === label && entry.component === 'Z',
+    ({ label: named, component, expandedId }) =>
+      component === 'Z' && [named, labelOf(state.document, recordIdOf(expandedId))].includes(label),
   )
   const [row, ...others] = rows
   if (others.length > 0)

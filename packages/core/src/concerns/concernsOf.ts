@@ -3,7 +3,7 @@ import { typedConcerns, typedLoadsOf } from '../actions/typedLoads'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
 import type { Concern } from '../outcome/outcome'
-import { frameConcerns, sameLabels, crossedOutlines } from './frame'
+import { crossedOutlines, frameConcerns, labelsSharedOnFloors, sameLabels } from './frame'
 import { beamsWithoutLength, layoutsOnNoLevel, patchesOnNothing, wallsWithoutThickness } from './idle'
 import { jointConcerns } from './joints'
 import { lateralConcerns } from './lateral'
@@ -38,6 +38,7 @@ const checks: readonly Check[] = [
   ({ standard }) => standard.concerns,
   ({ document }) => unusualValues(document.records.values()),
   sameLabels,
+  labelsSharedOnFloors,
   crossedOutlines,
   beamsWithoutLength,
   wallsWithoutThickness,

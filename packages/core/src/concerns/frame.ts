@@ -3,6 +3,7 @@ import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
 import { labelOf } from '../document/labels'
+import type { Member } from '../document/recordKinds'
 import { crossesItself } from '../geometry/polygon'
 import { onLine } from '../geometry/tolerance'
 import type { Concern } from '../outcome/outcome'
@@ -40,6 +41,41 @@ const labelled = [
   'stiffElement',
   'reductionRegion',
 ] as const
+
+/**
+ * Columns of two layouts that stand on one floor under the same labels, since those of the upper layout pass down beside
+ * the others: one concern for each two layouts, about the columns of the second.
+ */
+export function labelsSharedOnFloors({ document, floors }: ProjectState): readonly Concern[] {
+  const found = new Map<string, { first: string; second: string; level: string; ids: Map<string, string> }>()
+  for (const { operator, level } of floors) {
+    const byLabel = new Map<string, Member[]>()
+    for (const { member } of operator.plan.frame.columns) {
+      const record = document.records.get(member.id)
+      if (record?.kind === 'member') byLabel.set(record.label, [...(byLabel.get(record.label) ?? []), record])
+    }
+    for (const [label, members] of byLabel) {
+      const byLayout = [...new Map(members.map((member) => [member.layout, member])).values()]
+      const named = byLayout.map(({ id, layout }) => ({ id, layout, name: labelOf(document, layout) }))
+      const [one, ...others] = named.sort((a, b) => byNumber(a.name, b.name) || byNumber(a.layout, b.layout))
+      for (const { id, layout, name } of one ? others : []) {
+        const key = `${one?.layout} ${layout}`
+        const known = found.get(key) ?? { first: one?.name ?? '', second: name, level: level.name, ids: new Map() }
+        known.ids.set(label, id)
+        found.set(key, known)
+      }
+    }
+  }
+  return [...found.values()].map(({ first, second, level, ids }) => {
+    const labels = [...ids.keys()].sort(byNumber)
+    const named =
+      labels.length > 4 ? `${labels.slice(0, 3).join(', ')} and ${labels.length - 3} more` : labels.join(', ')
+    const data = { first, second, level, labels: named, count: labels.length }
+    return { code: 'floor.same-labels', severity: 'note', about: labels.flatMap((label) => ids.get(label) ?? []), data }
+  })
+}
+
+const byNumber = new Intl.Collator('en', { numeric: true }).compare
 
 /** Outlines whose sides cross, so that inside and outside are in doubt. */
 export const crossedOutlines = ({ document }: ProjectState): readonly Concern[] =>

@@ -85,6 +85,30 @@ const ownLabel: Maker = ({ document, records: [, second] }) => {
   return [{ words: `Call the second one ${label}`, edits: [edit(second, { ...second, label })] }]
 }
 
+/** Labels counted on from the highest that any member has: the columns stand on floors of several layouts. */
+const labelsOfTheirOwn: Maker = ({ document, records, data }) => {
+  const headOf = (label: string) => label.replace(/\d+$/, '')
+  const highest = new Map<string, number>()
+  for (const { label } of recordsOf(document, 'member')) {
+    const head = headOf(label)
+    highest.set(head, Math.max(highest.get(head) ?? 0, Number(label.slice(head.length))))
+  }
+  const edits = records.flatMap((record) => {
+    if (record.kind !== 'member') return []
+    const head = headOf(record.label)
+    const number = (highest.get(head) ?? 0) + 1
+    highest.set(head, number)
+    return [edit(record, { ...record, label: `${head}${number}`.slice(-40) })]
+  })
+  const [first, last] = [edits[0]?.after, edits.at(-1)?.after]
+  if (first?.kind !== 'member' || last?.kind !== 'member') return []
+  const words =
+    edits.length === 1
+      ? `Call that of ${data['second']} ${first.label}`
+      : `Call those of ${data['second']} ${first.label} to ${last.label}`
+  return [{ words, edits }]
+}
+
 /** Corners in the order in which one sees them from their middle: what a quadrilateral typed crosswise was meant to be. */
 const untangled: Maker = ({ records: [record] }) => {
   if (!isDrawn(record) || !('outline' in record)) return []
@@ -203,6 +227,7 @@ const asInUse: Maker = ({ records: [record], data, format }) => {
 const makers: Readonly<Record<string, Maker>> = {
   'value.factor-of-ten': tenTimes,
   'record.same-label': ownLabel,
+  'floor.same-labels': labelsOfTheirOwn,
   'key.same-hatch': ({ document, records: [record] }) => {
     if (record?.kind !== 'loadKey') return []
     const others = recordsOf(document, 'loadKey').filter(({ id }) => id !== record.id)

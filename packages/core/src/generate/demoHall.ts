@@ -44,9 +44,15 @@ export function workshopHall(steel: HallStock['steel']): readonly Rec[] {
     roofKey,
     layout,
     on(layout, eaves),
-    ...hallFrame(brief, layout, [22.2, 9], { ...parts, steel: known }, random),
+    ...hallFrame(brief, layout, [22.2, 9], { ...parts, steel: known }, random).map(numberedOn),
   ]
 }
+
+/** Columns after those of the library, which stand on the same levels. */
+const numberedOn = (record: Rec): Rec =>
+  record.kind === 'member' && record.role === 'column'
+    ? { ...record, label: record.label.replace(/\d+$/, (number) => String(Number(number) + 20)) }
+    : record
 
 const pressed = (from: WallSurface['pressures'][number]['from'], what: string, pressure: number) =>
   ({ what, nature: 'wind', use: null, from, top: pressure, foot: pressure }) as const

@@ -29,6 +29,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `Load keys “${d['a']}” and “${d['b']}” have one hatch${d['code'] === '' ? '' : ` and one code (${d['code']})`}, so plans do not tell them apart. Give one of them another.`,
   'record.same-label': (d) =>
     `Two ${manyNames[String(d['kind'])] ?? 'records'} of layout ${d['layout']} are called ${d['label']}; tables and files tell them apart by their ids alone. Rename one.`,
+  'floor.same-labels': (d) =>
+    `Columns of layouts ${d['first']} and ${d['second']} stand on level ${d['level']} under the same ${d['count'] === 1 ? 'label' : 'labels'}: ${d['labels']}. Lists and files add the layout to tell them apart. Give one of them other labels.`,
   'outline.crosses-itself': (d) =>
     `The outline of ${d['label']} crosses itself, so inside and outside are in doubt. Draw it again.`,
   'member.no-length': (d) =>
