@@ -3,7 +3,6 @@ import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
 import { labelOf } from '../document/labels'
-import type { Member } from '../document/recordKinds'
 import { crossesItself } from '../geometry/polygon'
 import { onLine } from '../geometry/tolerance'
 import type { Concern } from '../outcome/outcome'
@@ -46,32 +45,51 @@ const labelled = [
  * Columns of two layouts that stand on one floor under the same labels, since those of the upper layout pass down beside
  * the others: one concern for each two layouts, about the columns of the second.
  */
-export function labelsSharedOnFloors({ document, floors }: ProjectState): readonly Concern[] {
-  const found = new Map<string, { first: string; second: string; level: string; ids: Map<string, string> }>()
-  for (const { operator, level } of floors) {
-    const byLabel = new Map<string, Member[]>()
-    for (const { member } of operator.plan.frame.columns) {
-      const record = document.records.get(member.id)
-      if (record?.kind === 'member') byLabel.set(record.label, [...(byLabel.get(record.label) ?? []), record])
+export function labelsSharedOnFloors(state: ProjectState): readonly Concern[] {
+  const found = new Map<string, Shared & { level: string; ids: Map<string, string> }>()
+  for (const floor of state.floors)
+    for (const shared of sharedOn(state, floor)) {
+      const key = `${shared.first.layout} ${shared.second.layout}`
+      const known = found.get(key) ?? { ...shared, level: floor.level.name, ids: new Map<string, string>() }
+      known.ids.set(shared.second.label, shared.second.id)
+      found.set(key, known)
     }
-    for (const [label, members] of byLabel) {
-      const byLayout = [...new Map(members.map((member) => [member.layout, member])).values()]
-      const named = byLayout.map(({ id, layout }) => ({ id, layout, name: labelOf(document, layout) }))
-      const [one, ...others] = named.sort((a, b) => byNumber(a.name, b.name) || byNumber(a.layout, b.layout))
-      for (const { id, layout, name } of one ? others : []) {
-        const key = `${one?.layout} ${layout}`
-        const known = found.get(key) ?? { first: one?.name ?? '', second: name, level: level.name, ids: new Map() }
-        known.ids.set(label, id)
-        found.set(key, known)
-      }
-    }
-  }
   return [...found.values()].map(({ first, second, level, ids }) => {
     const labels = [...ids.keys()].sort(byNumber)
     const named =
       labels.length > 4 ? `${labels.slice(0, 3).join(', ')} and ${labels.length - 3} more` : labels.join(', ')
-    const data = { first, second, level, labels: named, count: labels.length }
+    const data = { first: first.name, second: second.name, level, labels: named, count: labels.length }
     return { code: 'floor.same-labels', severity: 'note', about: labels.flatMap((label) => ids.get(label) ?? []), data }
+  })
+}
+
+interface Named {
+  readonly id: string
+  readonly label: string
+  readonly layout: string
+  /** That of the layout. */
+  readonly name: string
+}
+
+interface Shared {
+  readonly first: Named
+  readonly second: Named
+}
+
+/** Columns of a floor whose label one of another layout has too, each beside the first of them by the layout's name. */
+function sharedOn({ document }: ProjectState, { operator }: FloorState): readonly Shared[] {
+  const byLabel = new Map<string, Map<string, Named>>()
+  for (const { member } of operator.plan.frame.columns) {
+    const record = document.records.get(member.id)
+    if (record?.kind !== 'member') continue
+    const { id, label, layout } = record
+    const byLayout = byLabel.get(label) ?? new Map<string, Named>()
+    byLabel.set(label, byLayout.set(layout, { id, label, layout, name: labelOf(document, layout) }))
+  }
+  return [...byLabel.values()].flatMap((byLayout) => {
+    const named = [...byLayout.values()].sort((a, b) => byNumber(a.name, b.name) || byNumber(a.layout, b.layout))
+    const [first, ...others] = named
+    return first ? others.map((second) => ({ first, second })) : []
   })
 }
 

@@ -1,5 +1,6 @@
 import { buildUps, constructionPermanent, isConstruction, isPartitionCase, selfWeight } from '../actions/cases'
 import { readCase } from '../derivation/cells'
+import { rowLabel } from '../derivation/namesOnFloor'
 import { lengthOfColumn } from '../derivation/columnExtents'
 import { expandedAt, floorAbove, floorIn, hungFrom, keyOfRegion, type Place } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
@@ -204,7 +205,7 @@ function uprightRow(
   return [
     {
       kind,
-      label: labelOf(state.document, member.id),
+      label: rowLabel(state, floor, member.id),
       force: part * readCase(state, caseId)(floor.rundown.feet, row),
       intensity: null,
       part: null,

@@ -3,7 +3,7 @@ import { readCase } from '../derivation/cells'
 import { expandedAt } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { footKey, reducedFeet } from '../derivation/reductions'
-import { labelOf } from '../document/labels'
+import { rowLabel } from '../derivation/namesOnFloor'
 
 /** One column at the base, in a case of imposed load: its force whole, and reduced for area or storeys, N. */
 export interface ReducedColumn {
@@ -24,7 +24,7 @@ export function reducedBase(state: ProjectState, caseId: string): readonly Reduc
     const expandedId = expandedAt(floor, member.id)
     const whole = at(floor.rundown.feet, row)
     const reduced = feet.get(footKey(expandedId, caseId)) ?? whole
-    return [{ expandedId, label: labelOf(state.document, member.id), whole, reduced }]
+    return [{ expandedId, label: rowLabel(state, floor, member.id), whole, reduced }]
   })
   return rows.some(({ whole, reduced }) => whole !== reduced) ? rows.filter(({ whole }) => whole !== 0) : []
 }
