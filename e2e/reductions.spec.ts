@@ -43,6 +43,9 @@ test('a table of the project’s own stands in place of the standard’s factors
   await page.getByRole('option', { name: /the lower of both/ }).click()
   await saved(page)
   await page.goto(`/p/${id}/envelopes`)
+  // C5 is spared a quarter, so C2 bears the most of all
+  await expect(page.getByRole('heading', { name: 'What governs C2, most' })).toBeVisible()
+  await page.getByRole('button', { name: 'C5', exact: true }).click()
   // 1.5 x 0.75 x 312.9 = 352.0
   await expect(page.getByText(/352\.[01]/).first()).toBeVisible()
   await expect(page.getByText(/0\.75 for area or storeys/).first()).toBeVisible()
