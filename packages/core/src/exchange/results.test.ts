@@ -7,8 +7,6 @@ import { randomBuilding } from '../../test/randomBuilding'
 import { balanceOf } from '../derivation/balance'
 import { Memo } from '../derivation/memo'
 import { deriveProject } from '../derivation/project'
-import { setsOf } from '../derivation/structures'
-import { ask } from '../queries/derive'
 import { csvFiles } from './csv'
 import {
   caseRows,
@@ -212,28 +210,4 @@ describe('results as CSV', () => {
     const west = fileOf(demo, 'storeyForces').filter(([id]) => id === 'wind/east')
     expect(west.every(([, , , , fx]) => Number(fx) < 0)).toBe(true)
   })
-})
-
-test('two columns C5 of two layouts on one level: lists and files name each with its layout, other rows have the label alone', () => {
-  const building = new Building()
-  building.level('Base', 0)
-  const [first, second] = [building.level('1', 3), building.level('2', 6)]
-  const [lower, upper] = [building.layout('Lower', null, first), building.layout('Upper', null, second)]
-  building.column(lower, [0, 0], { label: 'C5' })
-  building.column(lower, [6, 0], { label: 'C6' })
-  building.beam(lower, [0, 0], [6, 0])
-  // passes down beside the columns of the lower floor
-  building.column(upper, [0, 4], { label: 'C5' })
-  const state = building.state()
-  const names = ['C5 (Lower)', 'C5 (Upper)', 'C6']
-  const [set] = setsOf(state)
-  const view = ask(state, { kind: 'envelopes', set: set?.id ?? '', effects: 'reaction' })
-  expect(view?.map(({ label }) => label).sort()).toEqual(names)
-  expect(
-    [...new Set(envelopeRows(state).flatMap((row) => (row.effect === 'reaction' ? [row.label] : [])))].sort(),
-  ).toEqual(names)
-  const [head, ...rows] = fileOf(state, 'envelopes')
-  const cell = (row: readonly string[], heading: string) => row[head?.indexOf(heading) ?? -1] ?? ''
-  const named = rows.flatMap((row) => (cell(row, 'level') === '1' ? [cell(row, 'label')] : []))
-  expect(new Set(named)).toEqual(new Set(['B1', ...names]))
 })
