@@ -9,6 +9,8 @@ interface Runs<Ts> {
   readonly numRuns?: number
   /** Made first, always. */
   readonly examples?: Examples<Ts>
+  /** Laws that say the same here are held against the same input, so that what they derive from it can be shared. */
+  readonly input?: string
 }
 
 /** What once failed, by the name of the law: made first from then on. */
@@ -25,15 +27,16 @@ const turn = Number(process.env['HEDRION_TURN'] ?? 0)
  */
 export function holds<Ts extends unknown[]>(
   property: IProperty<Ts>,
-  { numRuns = 100, examples = [] }: Runs<Ts> = {},
+  { numRuns = 100, examples = [], input }: Runs<Ts> = {},
 ): void {
   const law = expect.getState().currentTestName ?? ''
   const known = (kept()[law] ?? []) as Ts[]
   const third = Math.ceil(numRuns / 3)
   const rest = isWhole ? numRuns - third : Math.ceil(numRuns / 6)
   const first = [...examples, ...known]
-  check(law, property, { seed: seedOf(law), numRuns: third + first.length, examples: first })
-  check(law, property, { seed: seedOf(`${law} ${turn}`), numRuns: rest, examples: [] })
+  const source = input ?? law
+  check(law, property, { seed: seedOf(source), numRuns: third + first.length, examples: first })
+  check(law, property, { seed: seedOf(`${source} ${turn}`), numRuns: rest, examples: [] })
 }
 
 function check<Ts extends unknown[]>(

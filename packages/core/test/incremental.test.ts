@@ -57,7 +57,7 @@ function follow(seed: number, choices: number): void {
   const dice = new Dice(seededRandom(choices))
   const memos = [new Memo(), new Memo({ results: 20_000, contents: 2000 })]
   let document = randomBuilding(seed)
-  for (let i = 0; i < 6; i++) {
+  for (let i = 0; i < 4; i++) {
     const edit = someEdit(document, dice)
     const applied = edit && applyChange(document, { id: `c${i}`, seen: i, note: '', edits: [edit] })
     if (applied?.ok) document = applied.document

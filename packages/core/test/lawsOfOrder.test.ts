@@ -27,7 +27,7 @@ describe('what must not matter does not', () => {
         const bytes = (doc: Document) => JSON.stringify(ask(stateOf(doc), { kind: 'results', only: null }))
         expect(bytes(other)).toBe(bytes(document))
       }),
-      { numRuns: 20 },
+      { numRuns: 14 },
     )
   })
 
@@ -45,7 +45,21 @@ describe('what must not matter does not', () => {
         })
         expectSameFeet(stateOf(document), stateOf(after))
       }),
-      { numRuns: 20 },
+      { numRuns: 14 },
+    )
+  })
+
+  test('moving it to a place on a national grid, where half of the digits of a coordinate are gone', () => {
+    holds(
+      fc.property(seeds, (seed) => {
+        const document = randomBuilding(seed)
+        const move = ([x, y]: Point): Point => [x + 530_123.4, y + 180_456.7]
+        const after = changed(document, (record) =>
+          isDrawn(record) ? withPoints(record, pointsOf(record).map(move)) : record,
+        )
+        expectSameFeet(stateOf(document), stateOf(after))
+      }),
+      { examples: [[41], [53], [29]], numRuns: 14 },
     )
   })
 
@@ -74,7 +88,7 @@ describe('what must not matter does not', () => {
         // pieces are joined from one end to within a thousandth of the peak: short spans of a beam feel from which
         expectSameFeet(stateOf(document), stateOf(after), () => 1, true, 2e-5)
       }),
-      { examples: [[33], [442441], [999994], [820533], [999982], [149935], [454204]], numRuns: 20 },
+      { examples: [[33], [442441], [999994], [820533], [999982], [149935], [454204]], numRuns: 14 },
     )
   })
 })

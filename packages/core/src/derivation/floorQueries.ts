@@ -65,24 +65,47 @@ export function floorArea(state: ProjectState, floor: FloorState): number {
   )
 }
 
+/** A length of a column, and the part of the force of the length before it that enters it: a wall that lands may share itself out. */
+export interface ChainPlace extends Place {
+  readonly part: number
+}
+
 /**
  * The lengths of one column from the roof down, as far as columns stand on columns; of a hanger from the lowest up, as far as hangers
  * hang from hangers: in the order in which load comes together.
  */
-export function columnChain(state: ProjectState, expandedId: string): readonly Place[] {
+export function columnChain(state: ProjectState, expandedId: string): readonly ChainPlace[] {
   const start = placeOf(state, expandedId, 'columns')
   if (!start) return []
   const chain: Place[] = [start]
   for (let next = lengthAbove(state, start); next; next = lengthAbove(state, next)) chain.unshift(next)
   for (let next = lengthBelow(state, start); next; next = lengthBelow(state, next)) chain.push(next)
-  return chain
+  return chain.map((place, i) => {
+    const before = chain[i - 1]
+    return { ...place, part: before ? partEntering(state, before, place) : 1 }
+  })
+}
+
+/** The part of the force of one length that enters another. */
+function partEntering(state: ProjectState, from: Place, into: Place): number {
+  if (hangsAt(from))
+    return hungOn(state, from).reduce(
+      (sum, { on, part, place }) =>
+        on === 'column' && place.floor === into.floor && place.row === into.row ? sum + part : sum,
+      0,
+    )
+  const landings = into.floor.feetAbove?.landings ?? []
+  return landings.reduce(
+    (sum, { row, on, index, part }) => (row === from.row && on === 'column' && index === into.row ? sum + part : sum),
+    0,
+  )
 }
 
 /** What each length of a chain adds to what comes from the one before it. */
-export const addedAlong = (chain: readonly Place[], read: ColumnReader): readonly number[] =>
-  chain.map(({ floor, row }, i) => {
+export const addedAlong = (chain: readonly ChainPlace[], read: ColumnReader): readonly number[] =>
+  chain.map(({ floor, row, part }, i) => {
     const before = chain[i - 1]
-    return read(floor.rundown.tops, row) - (before ? read(before.floor.rundown.feet, before.row) : 0)
+    return read(floor.rundown.tops, row) - (before ? part * read(before.floor.rundown.feet, before.row) : 0)
   })
 
 function lengthAbove(state: ProjectState, { floor, row }: Place): Place | undefined {

@@ -2,7 +2,7 @@ import { isHanger, type Beam, type Column } from '../building/frame'
 import { isRoofCase, reducibleGroupOf } from '../actions/cases'
 import { reductionsOf, sparedOf, type ReducibleLoad, type Reductions, type Supported } from '../actions/reduction'
 import { readArea, readCase, readReducible, type ReducibleReader } from './cells'
-import { addedAlong, columnChain, expandedAt, keyShareOf, type Place } from './floorQueries'
+import { addedAlong, columnChain, expandedAt, keyShareOf, type ChainPlace, type Place } from './floorQueries'
 import { beamFactorIn, reductionRegionOf } from './reductionRegions'
 import { hasTransfers, isFloor, leastFloor, levelsSupported } from './supportedLevels'
 import type { ProjectState } from './project'
@@ -39,7 +39,7 @@ export interface ReductionView {
  */
 export function reductionsOfChain(
   state: ProjectState,
-  chain: readonly Place[],
+  chain: readonly ChainPlace[],
   caseId: string,
   feet: readonly number[],
 ): readonly (ReductionView | null)[] | null {
@@ -61,17 +61,17 @@ type Length = Omit<ReductionView, 'otherwise'>
 /** All lengths of a column, with what comes from columns on beams reduced or whole. */
 function lengthsBy(
   state: ProjectState,
-  chain: readonly Place[],
+  chain: readonly ChainPlace[],
   caseId: string,
   feet: readonly number[],
   transferred: Transferred,
 ): readonly (Length | null)[] {
   let above = -Infinity
-  return chain.map((_, i) => {
+  return chain.map(({ part }, i) => {
     const whole = feet[i] ?? 0
     const row = lengthBy(state, chain, i, caseId, whole, transferred)
     // IS 875-2 3.2.1.1, note: where a step leaves less than above, what is above is adopted, as far as there is so much at all
-    const adopted = Math.min(above, whole)
+    const adopted = Math.min(part * above, whole)
     const asAbove = row !== null && countsAllFloors(state) && row.foot < adopted
     const foot = asAbove ? adopted : (row?.foot ?? whole)
     above = foot
@@ -81,7 +81,7 @@ function lengthsBy(
 
 function lengthBy(
   state: ProjectState,
-  chain: readonly Place[],
+  chain: readonly ChainPlace[],
   index: number,
   caseId: string,
   foot: number,
@@ -116,7 +116,7 @@ interface ReductionsAt extends Reductions {
 
 export function reductionsAt(
   state: ProjectState,
-  chain: readonly Place[],
+  chain: readonly ChainPlace[],
   index: number,
   caseId: string,
   transferred: Transferred = transferredIn(state),
@@ -351,10 +351,10 @@ export const reducedFeet = once((state: ProjectState): ReadonlyMap<string, numbe
 })
 
 /** Every column from its top length down, once. */
-function chainsOf(state: ProjectState): readonly (readonly Place[])[] {
+function chainsOf(state: ProjectState): readonly (readonly ChainPlace[])[] {
   const seen = new Set<string>()
   return [...state.floors].reverse().flatMap((floor) =>
-    floor.operator.plan.frame.columns.flatMap(({ member }): (readonly Place[])[] => {
+    floor.operator.plan.frame.columns.flatMap(({ member }): (readonly ChainPlace[])[] => {
       const id = expandedAt(floor, member.id)
       if (seen.has(id)) return []
       const chain = columnChain(state, id)

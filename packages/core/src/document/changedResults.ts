@@ -172,6 +172,13 @@ export const changedResults: readonly ChangedResult[] = [
     words: 'Steps of stairs are whole and weigh what they are high.',
     uses: has('stair'),
   },
+  {
+    edition: 1,
+    clause: 'common practice',
+    words:
+      'What a level adds to a column under which a wall lands in part is what comes beside that part, and storeys for reduction are counted by it.',
+    uses: (document) => recordsOf(document, 'member').some(({ role }) => role === 'wall'),
+  },
 ]
 
 /** The edition of the results that this build gives. */

@@ -35,8 +35,9 @@ export function densityAlong(
 
 /** Force of a load over a region and its first moments about the axes: exact, by the sides of the region. */
 export function loadOver(region: Region, density: Density): { readonly force: number; readonly moments: Point } {
-  const [x0, y0] = density.at
-  // area, first and second moments about the point of the density
+  // about a corner of its own: about a point far away all of it would be differences of large numbers
+  const about = region[0]?.[0] ?? density.at
+  const [x0, y0] = about
   let [area, sx, sy, sxx, sxy, syy] = [0, 0, 0, 0, 0, 0]
   for (const ring of region)
     eachEdge(ring, (p, q) => {
@@ -49,8 +50,8 @@ export function loadOver(region: Region, density: Density): { readonly force: nu
       sxy += ((ax * by + 2 * ax * ay + 2 * bx * by + bx * ay) * cross) / 24
       syy += ((ay * ay + ay * by + by * by) * cross) / 12
     })
-  const { value, grows } = density
-  const [gx, gy] = grows
+  const value = densityAt(density, about)
+  const [gx, gy] = density.grows
   const force = value * area + gx * sx + gy * sy
   return {
     force,

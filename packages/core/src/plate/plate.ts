@@ -64,7 +64,31 @@ const mostPoints = 3000
  * members settle. Undefined where it cannot stand.
  */
 export function solvePlate(input: PlateInput): Plate | undefined {
-  if (!(Math.abs(regionArea(input.region)) > sliverArea)) return undefined
+  const [first] = input.region.flat()
+  if (!first || !(Math.abs(regionArea(input.region)) > sliverArea)) return undefined
+  // of a place on a national grid half of the digits are gone: meshes and elements are made about the panel's own corner
+  const origin: Point = [Math.round(first[0]), Math.round(first[1])]
+  const found = solveNear(shifted(input, origin))
+  if (!found) return undefined
+  const back = ([x, y]: Point): Point => [x + origin[0], y + origin[1]]
+  return {
+    ...found,
+    mesh: { ...found.mesh, points: found.mesh.points.map(back) },
+    rests: found.rests.map((rest) => ({ ...rest, at: back(rest.at) })),
+  }
+}
+
+function shifted(input: PlateInput, [x0, y0]: Point): PlateInput {
+  const local = ([x, y]: Point): Point => [x - x0, y - y0]
+  return {
+    ...input,
+    region: input.region.map((ring) => ring.map(local)),
+    bearings: input.bearings.map((bearing) => ({ ...bearing, a: local(bearing.a), b: local(bearing.b) })),
+    columns: input.columns.map((column) => ({ ...column, at: local(column.at) })),
+  }
+}
+
+function solveNear(input: PlateInput): Plate | undefined {
   const graph = graphOf(input)
   let size = firstSize(input)
   let before = solveAt(input, graph, size)

@@ -7,6 +7,7 @@ import {
   hangsAt,
   hungOn,
   placeOf,
+  type ChainPlace,
   type Place,
 } from '../derivation/floorQueries'
 import { pressureOn } from '../derivation/surfaceLoads'
@@ -119,7 +120,7 @@ interface UseArea {
 }
 
 /** Categories of which any floor comes down the column, with where their area is read. */
-function usesOf(state: ProjectState, chain: readonly Place[]): readonly UseArea[] {
+function usesOf(state: ProjectState, chain: readonly ChainPlace[]): readonly UseArea[] {
   const names = new Map(state.actions.flatMap(({ cases }) => cases.map(({ id, name }) => [id, name] as const)))
   return readUses(state)
     .filter(([, area]) => chain.some(({ floor, row }) => Math.abs(area(floor.rundown.tops, row)) > leastFloor))
@@ -128,7 +129,7 @@ function usesOf(state: ProjectState, chain: readonly Place[]): readonly UseArea[
 
 function stripRows(
   state: ProjectState,
-  chain: readonly Place[],
+  chain: readonly ChainPlace[],
   caseId: string,
   uses: readonly UseArea[],
 ): readonly StripRow[] {
