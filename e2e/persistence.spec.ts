@@ -119,6 +119,46 @@ test('a change that someone else made impossible is shown with both values, and 
   expect(await levelNames(page, id)).toContain('Mine')
 })
 
+test('a change that the server fails on is set aside after three times with what stands on it, and the rest goes on', async ({
+  context,
+  page,
+  request,
+}) => {
+  const id = await newProject(request, 'Failing', 'demo')
+  await page.goto(`/p/${id}/building`)
+  let failures = 0
+  await context.route('**/changes', async (route) => {
+    const body = route.request().postData() ?? ''
+    if (!body.includes('First try')) return route.continue()
+    failures++
+    // silence and 503 do not count
+    if (failures === 1) return route.abort()
+    if (failures === 2) return route.fulfill({ status: 503, json: { code: 'database.away', message: 'Away.' } })
+    return route.fulfill({ status: 500, json: { code: 'server.failed', message: 'Something went wrong here.' } })
+  })
+  await type(page, 'Name of level 1', 'First try')
+  await type(page, 'Name of level First try', 'On it')
+  await type(page, 'Name of level 2', 'Apart')
+  const notice = page.getByRole('alert')
+  await expect(notice).toContainText('The server failed on it 3 times', { timeout: 30_000 })
+  await expect(notice).toContainText('made on a change that could not be kept')
+  await saved(page)
+  expect(failures).toBe(5)
+  expect(await levelNames(page, id)).toEqual(expect.arrayContaining(['1', 'Apart']))
+  // kept on this machine until a person decides
+  await page.reload()
+  await expect(notice).toContainText('The server failed on it 3 times')
+  await context.unroute('**/changes')
+  await notice.getByRole('button', { name: 'Try it again' }).first().click()
+  await saved(page)
+  expect(await levelNames(page, id)).toContain('First try')
+  await notice.getByRole('button', { name: 'Give it up' }).click()
+  await expect(notice).toBeHidden()
+  await page.reload()
+  await expect(page.getByRole('textbox', { name: 'Name of level First try' })).toBeVisible()
+  await expect(notice).toBeHidden()
+})
+
 test('kill -9 of the server in a stream of changes loses nothing and applies nothing twice', async ({ browser }) => {
   let server = await ownServer()
   const base = `http://127.0.0.1:${server.port}`

@@ -7,7 +7,7 @@ export default defineConfig({
     target: 'node20',
     sourcemap: true,
     rolldownOptions: {
-      input: { main: 'src/main.ts', jobWorker: 'src/jobs/jobWorker.ts' },
+      input: { main: 'src/main.ts', jobWorker: 'src/jobs/jobWorker.ts', bodyWorker: 'src/http/bodyWorker.ts' },
       output: { entryFileNames: '[name].js' },
     },
   },

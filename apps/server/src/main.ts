@@ -3,8 +3,10 @@ import type { AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
 import { createApp } from './createApp'
 
-// the build puts the worker beside this file
-process.env['HEDRION_JOB_WORKER'] ??= fileURLToPath(new URL('./jobWorker.js', import.meta.url))
+// the build puts the workers beside this file
+const beside = (file: string): string => fileURLToPath(new URL(file, import.meta.url))
+process.env['HEDRION_JOB_WORKER'] ??= beside('./jobWorker.js')
+process.env['HEDRION_BODY_WORKER'] ??= beside('./bodyWorker.js')
 
 const app = await createApp()
 // loopback only, until people can sign in

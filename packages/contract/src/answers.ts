@@ -5,6 +5,8 @@ export interface ApiProblem {
   /** Stable: `project.unknown`, `change.conflict`. */
   readonly code: string
   readonly message: string
+  /** What of the request it is about: a field of the body, a header, or the address. */
+  readonly path?: string
   readonly problems?: readonly Problem[]
   readonly conflicts?: readonly Conflict[]
 }

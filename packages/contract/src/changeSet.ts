@@ -9,11 +9,13 @@ import {
   IsString,
   IsUUID,
   Matches,
+  Max,
   MaxLength,
   Min,
   ValidateNested,
 } from 'class-validator'
 import { limits } from './limits'
+import { plainText, plainTextRule } from './plainText'
 
 /** One edit; the records inside go through the core's reader, as in a project file. */
 export class EditBody {
@@ -35,11 +37,12 @@ export class ChangeSetBody {
 
   @IsInt()
   @Min(0)
+  @Max(limits.counter)
   seen!: number
 
   @IsString()
   @MaxLength(limits.note)
-  @Matches(/^[^\0]*$/, { message: 'The note holds a NUL character.' })
+  @Matches(plainText, plainTextRule('note'))
   note!: string
 
   @IsArray()

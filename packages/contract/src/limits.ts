@@ -1,3 +1,5 @@
+import { longestNote } from '@hedrion/core'
+
 /** Limits of requests; a body beyond them is refused before it is read. */
 export const limits = {
   /** Bytes of an ordinary JSON body. */
@@ -7,7 +9,9 @@ export const limits = {
   /** Bytes of a project file. */
   file: 64 * 1024 * 1024,
   edits: 100_000,
-  note: 200,
+  /** A counter of change sets: four bytes, signed. */
+  counter: 2 ** 31 - 1,
+  note: longestNote,
   name: 120,
   /** Change sets in one page of the history. */
   history: 200,

@@ -1,13 +1,12 @@
 import { IsIn, IsOptional, IsString, Length, Matches } from 'class-validator'
 import { limits } from './limits'
+import { plainText, plainTextRule } from './plainText'
 
 const nameRule = { message: `A project needs a name of 1 to ${limits.name} characters.` }
-const withoutNul = /^[^\0]*$/
-
 export class CreateProjectBody {
   @IsString(nameRule)
   @Length(1, limits.name, nameRule)
-  @Matches(withoutNul, { message: 'The name holds a NUL character.' })
+  @Matches(plainText, plainTextRule('name'))
   name!: string
 
   /** What the project starts with: its basis alone, or the demo. */
@@ -19,7 +18,7 @@ export class CreateProjectBody {
 export class RenameProjectBody {
   @IsString(nameRule)
   @Length(1, limits.name, nameRule)
-  @Matches(withoutNul, { message: 'The name holds a NUL character.' })
+  @Matches(plainText, plainTextRule('name'))
   name!: string
 }
 

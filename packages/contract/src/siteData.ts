@@ -1,11 +1,13 @@
 import { Type } from 'class-transformer'
-import { IsNumber, IsOptional, IsString, MaxLength, Max, Min } from 'class-validator'
+import { IsNumber, IsOptional, IsString, Matches, MaxLength, Max, Min } from 'class-validator'
+import { plainText, plainTextRule } from './plainText'
 
 /** Asks for a place by its address, or by its coordinates in km east and north of the region's south-west corner. */
 export class SiteDataQuery {
   @IsOptional()
   @IsString()
   @MaxLength(120)
+  @Matches(plainText, plainTextRule('address'))
   address?: string
 
   @IsOptional()

@@ -82,7 +82,9 @@ export {
 export { expanded, labelOf, recordIdOf, splitExpanded, splitStretch } from './document/labels'
 export {
   applyChange,
+  foldedEdits,
   inverse,
+  longestNote,
   sameRecord,
   withEdits,
   type Applied,
@@ -93,6 +95,7 @@ export {
 export { reachBounds, spanLimitBounds } from './document/panelKind'
 export { blankBasis, blankLoadKey, newLayout } from './document/blanks'
 export { canonical } from './document/canonical'
+export { cut } from './document/cut'
 export { invariantProblems, referencesOf } from './document/invariants'
 export {
   fileLimits,
@@ -103,6 +106,8 @@ export {
   writeProjectFile,
   type ReadDocument,
 } from './exchange/projectFile'
+export { shapeProblem } from './exchange/jsonShape'
+export type { JsonLimits } from './exchange/jsonText'
 export { layerFileLimits, readLayerFile, templateSet, writeLayerFile } from './exchange/layerFile'
 export { layerTableLimits, readLayerTable, type ReadLayers } from './exchange/layerTable'
 export { readWallTable, wallTableLimits } from './exchange/wallTable'

@@ -1,17 +1,7 @@
-import {
-  Body,
-  Controller,
-  Get,
-  HttpCode,
-  Param,
-  ParseIntPipe,
-  ParseUUIDPipe,
-  Post,
-  Query,
-  UseGuards,
-} from '@nestjs/common'
+import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Post, Query, UseGuards } from '@nestjs/common'
 import { ApiHeader, ApiOperation } from '@nestjs/swagger'
 import { ChangeSetBody, formatHeader, type AcceptedChange, type ChangeAnswer } from '@hedrion/contract'
+import { CounterPipe } from '../http/counter.pipe'
 import { SameFormat } from '../http/sameFormat'
 import { ChangesService } from './changes.service'
 
@@ -32,7 +22,7 @@ export class ChangesController {
   @ApiOperation({ summary: 'Change sets after a counter, oldest first' })
   after(
     @Param('project', ParseUUIDPipe) project: string,
-    @Query('after', ParseIntPipe) counter: number,
+    @Query('after', CounterPipe) counter: number,
   ): Promise<readonly AcceptedChange[]> {
     return this.changes.after(project, counter)
   }

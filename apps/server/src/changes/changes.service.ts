@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common'
 import {
   applyChange,
+  canonical,
   formatVersion,
   migrateEdits,
   readRecord,
@@ -59,7 +60,11 @@ export class ChangesService {
   ): Promise<Accepted> {
     const project = await lockProject(manager, projectId)
     const earlier = await manager.findOneBy(ChangeSetRow, { projectId, id: change.id })
-    if (earlier) return { answer: await answerTo(manager, projectId, earlier), document: undefined }
+    if (earlier) {
+      if (!isSameChange(earlier, change))
+        throw new Problem(422, 'change.other-content', 'id: Another change of this project has this uuid already.')
+      return { answer: await answerTo(manager, projectId, earlier), document: undefined }
+    }
     const before = known ?? (await this.documents.at(manager, project)).document
     const document = applied(before, change)
     const counter = project.counter + 1
@@ -101,6 +106,16 @@ function readChange({ id, seen, note, edits }: ChangeSetBody): ChangeSet {
       problems: problems.slice(0, 50),
     })
   return { id, seen, note, edits: readEdits }
+}
+
+/** Whether a change is the one that was accepted under its uuid, both read in the present format; a page may have seen more since. */
+function isSameChange(earlier: ChangeSetRow, change: ChangeSet): boolean {
+  const edits = migrateEdits(earlier.edits as readonly RawEdit[], earlier.format).map(({ id, before, after }) => ({
+    id,
+    before: before === null ? null : readRecord(before, id, []),
+    after: after === null ? null : readRecord(after, id, []),
+  }))
+  return earlier.note === change.note && canonical(edits) === canonical(change.edits)
 }
 
 function applied(document: Document, change: ChangeSet): Document {

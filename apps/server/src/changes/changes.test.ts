@@ -49,6 +49,60 @@ describe('change sets', () => {
     expect((await open(id)).counter).toBe(3)
   })
 
+  test('another change under a uuid that is taken is refused, not answered as the first', async () => {
+    const id = await project()
+    const change = put(1, 'Once', [null, level('1', 3)])
+    const first = await post(id, change)
+    const others: readonly ChangeSet[] = [
+      { ...put(1, 'Once', [null, level('2', 6)]), id: change.id },
+      { ...change, note: 'Twice' },
+      { ...change, edits: [...change.edits, ...put(1, '', [null, level('2', 6)]).edits] },
+    ]
+    for (const other of others)
+      expect(await post<ApiProblem>(id, other)).toMatchObject({
+        status: 422,
+        body: { code: 'change.other-content', message: expect.stringMatching(/^id: /) as string },
+      })
+    // a page that has seen more since sends the same change
+    expect((await post(id, { ...change, seen: 2 })).body).toEqual(first.body)
+    expect((await open(id)).counter).toBe(2)
+  })
+
+  test('a store that a doubled edit left behind opens, with the record that points at nothing set aside and named', async () => {
+    const id = await project()
+    const [ground, top] = [level('Ground', 0), level('Top', 3)]
+    const layout = {
+      kind: 'layout',
+      id: 'layout:aaaaaaaaaaaa',
+      name: 'Floor',
+      defaultKey: null,
+      floors: 'drawn',
+    } as const
+    const range = {
+      kind: 'levelRange',
+      id: 'levelRange:aaaaaaaaaaaa',
+      layout: layout.id,
+      from: top.id,
+      to: top.id,
+    } as const
+    const made = await post(
+      id,
+      put(1, 'A floor', [null, ground], [null, top], [null, layout as Rec], [null, range as Rec]),
+    )
+    expect(made.status).toBe(200)
+    await server.query('DELETE FROM record WHERE project_id = $1 AND id = $2', [id, top.id])
+    // another server process than the one that keeps the document in memory
+    const other = await startTestServer(server)
+    try {
+      const opened = (await other.send<OpenProject>('GET', `/api/projects/${id}`)).body
+      expect(opened.aside.map(({ id: aside }) => aside)).toEqual([range.id])
+      const change = put(opened.counter, 'Raise the ground', [ground, { ...ground, elevation: 0.5 }])
+      expect((await other.send('POST', `/api/projects/${id}/changes`, change)).status).toBe(200)
+    } finally {
+      await other.close()
+    }
+  })
+
   test('ten retries at the same moment are one change', async () => {
     const id = await project()
     const change = put(1, 'Once', [null, level('1', 3)])
@@ -118,6 +172,13 @@ describe('change sets', () => {
       422,
       'change.refused',
     ],
+    [
+      'a record that is edited twice',
+      (l) => put(1, 'x', [null, l], [l, { ...l, elevation: 4 }]),
+      422,
+      'change.refused',
+    ],
+    ['a record that is made and taken away', (l) => put(1, 'x', [null, l], [l, null]), 422, 'change.refused'],
     ['an edit that is a number', () => ({ id: randomUUID(), seen: 0, note: '', edits: [7] }), 400, 'request.invalid'],
   ]
   test.each(broken)('%s is refused, and nothing is half-written', async (_, make, status, code) => {

@@ -1,52 +1,74 @@
 import { limits } from '@hedrion/contract'
-import { json, type NextFunction, type Request, type RequestHandler, type Response } from 'express'
+import { fileLimits, type JsonLimits } from '@hedrion/core'
+import { raw, type NextFunction, type Request, type RequestHandler, type Response } from 'express'
+import type { BodyReader } from './bodyReader'
 import { Problem } from './problem'
 
-/** A key that could change what an object is, rather than what it holds. */
-const refuseHostileKeys = (key: string, value: unknown): unknown => {
-  if (key === '__proto__') throw new SyntaxError('A field is called __proto__, which is not allowed.')
-  return value
+interface Taken extends JsonLimits {
+  readonly bytesOf: RequestHandler
 }
 
-const parserFor = (limit: number): RequestHandler => json({ limit, strict: true, reviver: refuseHostileKeys })
+const taking = (of: JsonLimits): Taken => ({ ...of, bytesOf: raw({ limit: of.bytes, type: () => true }) })
 
-const small = parserFor(limits.body)
-const change = parserFor(limits.change)
-const file = parserFor(limits.file)
+const small = taking({ bytes: limits.body, depth: 8, values: 2000 })
+// a change set holds records in edits in a list: three levels around what a project file holds in two
+const change = taking({ bytes: limits.change, depth: fileLimits.depth + 1, values: 4_000_000 })
+const file = taking(fileLimits)
 
 /** JSON only, and of each route no more than it needs. */
-export function bodyLimits(): RequestHandler {
+export function bodyLimits(reader: BodyReader): RequestHandler {
   return (request: Request, response: Response, next: NextFunction) => {
-    const hasBody =
-      request.headers['content-length'] !== undefined || request.headers['transfer-encoding'] !== undefined
-    const empty = request.headers['content-length'] === '0'
-    if (hasBody && !empty && !request.is('application/json')) {
-      next(new Problem(415, 'request.not-json', 'Send JSON (content type application/json).'))
+    const refusal = headProblem(request)
+    if (refusal) {
+      next(refusal)
       return
     }
-    parserOf(request.path)(request, response, (error?: unknown) => next(error ? bodyProblem(error) : undefined))
+    const taken = takenAt(request.path)
+    taken.bytesOf(request, response, (error?: unknown) => {
+      if (error) next(bodyProblem(error))
+      else void readInto(request, reader, taken).then(() => next(), next)
+    })
   }
 }
 
-function parserOf(path: string): RequestHandler {
+async function readInto(request: Request, reader: BodyReader, taken: Taken): Promise<void> {
+  const bytes: unknown = request.body
+  if (!Buffer.isBuffer(bytes) || bytes.length === 0) {
+    request.body = undefined
+    return
+  }
+  const { bytesOf: _, ...within } = taken
+  request.body = undefined
+  const read = await reader.read(bytes, within)
+  if (!read.ok) throw new Problem(read.status, read.code, read.message, { path: read.path })
+  request.body = read.value
+}
+
+function headProblem(request: Request): Problem | undefined {
+  const { 'content-length': length, 'transfer-encoding': transfer, 'content-type': type = '' } = request.headers
+  if ((length === undefined && transfer === undefined) || length === '0') return undefined
+  if (!request.is('application/json'))
+    return new Problem(415, 'request.not-json', 'Send JSON (content type application/json).', { path: 'content-type' })
+  const charset = /charset\s*=\s*"?([^";\s]+)/i.exec(type)?.[1]?.toLowerCase() ?? 'utf-8'
+  return charset === 'utf-8' || charset === 'utf8'
+    ? undefined
+    : new Problem(415, 'request.encoding', 'Send JSON in UTF-8.', { path: 'content-type' })
+}
+
+function takenAt(path: string): Taken {
   if (/^\/projects\/file\/?$/.test(path)) return file
   return /^\/projects\/[^/]+\/changes\/?$/.test(path) ? change : small
 }
 
-/** What the body parser refuses, in our words. */
+/** What the reader of the bytes refuses, in our words. */
 function bodyProblem(error: unknown): unknown {
-  const { type, message } = { type: '', message: '', ...(error as object) }
-  const said = error instanceof Error ? error.message : message
-  switch (type) {
+  switch ((error as { readonly type?: unknown }).type) {
     case 'entity.too.large':
-      return new Problem(413, 'request.too-large', 'This is larger than the server takes here.')
-    case 'entity.parse.failed':
-      return new Problem(400, 'request.broken-json', `This JSON cannot be read: ${said.slice(0, 160)}`)
+      return new Problem(413, 'request.too-large', 'This is larger than the server takes here.', { path: 'body' })
     case 'encoding.unsupported':
-    case 'charset.unsupported':
     case 'request.aborted':
     case 'request.size.invalid':
-      return new Problem(400, 'request.unreadable', 'The request could not be read.')
+      return new Problem(400, 'request.unreadable', 'The request could not be read.', { path: 'body' })
     default:
       return error
   }

@@ -1,25 +1,41 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common'
 import type { ApiProblem } from '@hedrion/contract'
-import type { Response } from 'express'
+import type { Request, Response } from 'express'
 import { Problem } from './problem'
 
-/** Gives every failure one shape; the unknown is logged, and said without its inside. */
+/** Gives every failure one shape, and the place it is about; the unknown is logged, and said without its inside. */
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
   readonly #log = new Logger('Problem')
 
   catch(error: unknown, host: ArgumentsHost): void {
-    const response = host.switchToHttp().getResponse<Response>()
+    const http = host.switchToHttp()
+    const response = http.getResponse<Response>()
     if (response.headersSent) return
     const [status, problem] = this.#shape(error)
-    response.status(status).json(problem)
+    const path = problem.path ?? problem.problems?.[0]?.path ?? http.getRequest<Request>().path
+    response.status(status).json({ ...problem, path } satisfies ApiProblem)
   }
 
   #shape(error: unknown): readonly [number, ApiProblem] {
     if (error instanceof Problem) return [error.getStatus(), error.getResponse() as ApiProblem]
     if (error instanceof HttpException)
       return [error.getStatus(), { code: `http.${error.getStatus()}`, message: error.message }]
+    const refused = refusedStatus(error)
+    if (refused)
+      return [refused, { code: `http.${refused}`, message: sentences[refused] ?? 'The request could not be read.' }]
     this.#log.error(error instanceof Error ? error.stack : String(error))
     return [500, { code: 'server.failed', message: 'Something went wrong here. Nothing was changed; try again.' }]
   }
+}
+
+const sentences: Readonly<Record<number, string>> = {
+  404: 'Nothing is there.',
+  416: 'This file has no such part.',
+}
+
+/** What a library refuses by a status of its own: a path that is no path, a part that a file does not have. */
+function refusedStatus(error: unknown): number | undefined {
+  const { status } = error instanceof Error ? (error as Error & { readonly status?: unknown }) : { status: undefined }
+  return typeof status === 'number' && status >= 400 && status < 500 ? status : undefined
 }

@@ -3,7 +3,12 @@ import type { ApiProblem } from '@hedrion/contract'
 
 /** A refusal of the server: a stable code, a sentence, and what is needed to mend it. */
 export class Problem extends HttpException {
-  constructor(status: number, code: string, message: string, more: Pick<ApiProblem, 'problems' | 'conflicts'> = {}) {
+  constructor(
+    status: number,
+    code: string,
+    message: string,
+    more: Pick<ApiProblem, 'problems' | 'conflicts' | 'path'> = {},
+  ) {
     super({ code, message, ...more } satisfies ApiProblem, status)
   }
 }

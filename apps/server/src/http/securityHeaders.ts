@@ -9,6 +9,7 @@ export const securityHeaders = () =>
         'script-src': ["'self'"],
         'worker-src': ["'self'"],
         'style-src': ["'self'", "'unsafe-inline'"],
+        'font-src': ["'self'"],
         'img-src': ["'self'", 'data:'],
         'connect-src': ["'self'"],
         'object-src': ["'none'"],

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { Injectable } from '@nestjs/common'
 import {
   blankBasis,
+  cut,
   demoChanges,
   emptyDocument,
   formatVersion,
@@ -10,7 +11,7 @@ import {
   type ChangeSet,
   type Edit,
 } from '@hedrion/core'
-import type { ChangeSetBody, OpenProject, ProjectSummary } from '@hedrion/contract'
+import { limits, type ChangeSetBody, type OpenProject, type ProjectSummary } from '@hedrion/contract'
 import { DataSource, IsNull } from 'typeorm'
 import { ChangesService } from '../changes/changes.service'
 import { DocumentsService } from '../changes/documents.service'
@@ -86,7 +87,7 @@ export class ProjectsService {
       const edits: readonly Edit[] = [{ id: basis.id, before: basis, after: { ...basis, name } }]
       await this.changes.accept(
         id,
-        asBody({ id: randomUUID(), seen: project.counter, note: `Renamed “${name}”`.slice(0, 200), edits }),
+        asBody({ id: randomUUID(), seen: project.counter, note: cut(`Renamed “${name}”`, limits.note), edits }),
       )
     }
     return summary(await openProject(this.database.manager, id))

@@ -13,6 +13,7 @@ export interface Reply<T = unknown> {
 
 export interface TestServer {
   readonly url: string
+  readonly database: string
   /** A statement in its database, behind its back. */
   query(statement: string, values?: readonly unknown[]): Promise<readonly Record<string, unknown>[]>
   send<T = unknown>(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Reply<T>>
@@ -35,10 +36,10 @@ async function withAdmin(statement: string): Promise<void> {
   }
 }
 
-/** The real application on a database of its own, made empty and migrated. */
-export async function startTestServer(): Promise<TestServer> {
-  const database = `unit_${randomUUID().replace(/-/g, '')}`
-  await withAdmin(`CREATE DATABASE ${database}`)
+/** The real application on a database of its own, made empty and migrated, or on that of another server beside it. */
+export async function startTestServer(beside?: TestServer): Promise<TestServer> {
+  const database = beside?.database ?? `unit_${randomUUID().replace(/-/g, '')}`
+  if (!beside) await withAdmin(`CREATE DATABASE ${database}`)
   const url = new URL(adminUrl())
   url.pathname = `/${database}`
   process.env['DATABASE_URL'] = url.toString()
@@ -51,6 +52,7 @@ export async function startTestServer(): Promise<TestServer> {
   const base = `http://127.0.0.1:${port}`
   return {
     url: base,
+    database,
     query: async (statement, values = []) => {
       const client = new Client({ connectionString: url.toString() })
       await client.connect()
@@ -63,7 +65,7 @@ export async function startTestServer(): Promise<TestServer> {
     send: (method, path, body, headers = {}) => send(`${base}${path}`, method, body, headers),
     close: async () => {
       await app.close()
-      await withAdmin(`DROP DATABASE ${database} WITH (FORCE)`)
+      if (!beside) await withAdmin(`DROP DATABASE ${database} WITH (FORCE)`)
     },
   }
 }

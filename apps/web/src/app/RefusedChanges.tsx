@@ -21,7 +21,7 @@ export function RefusedChanges() {
 function Refused({ entry }: { readonly entry: RefusedChange }) {
   const { store } = useSession()
   const edit = useEdit()
-  const { change, message, conflicts } = entry
+  const { change, message, conflicts, failed } = entry
   const again = () => {
     const { document } = store.getState()
     const edits = change.edits.map((old) => ({ ...old, before: document.records.get(old.id) ?? null }))
@@ -42,10 +42,10 @@ function Refused({ entry }: { readonly entry: RefusedChange }) {
       ))}
       <Tools>
         <Button kind="warm" onPress={again}>
-          Make my change again
+          {failed ? 'Try it again' : 'Make my change again'}
         </Button>
         <Button kind="warm" onPress={() => dismissRefused(store, change.id)}>
-          Leave theirs
+          {failed ? 'Give it up' : 'Leave theirs'}
         </Button>
       </Tools>
     </div>

@@ -14,13 +14,16 @@ export class Refused extends Error {
 /** The server could not be reached: the network is away, or it is not running. */
 export class Unreachable extends Error {}
 
+/** The server answered and failed on it: unlike silence, more of the same will not help. */
+export class Failed extends Unreachable {}
+
 /** Page and server are of builds that do not read each other's changes: nothing is sent until the page is reloaded. */
 export class Outdated extends Error {}
 
 const isProblem = (value: unknown): value is ApiProblem =>
   typeof value === 'object' && value !== null && 'code' in value && 'message' in value
 
-/** Sends a request to our server and reads its JSON; throws `Refused`, `Outdated` or `Unreachable`. */
+/** Sends a request to our server and reads its JSON; throws `Refused`, `Outdated`, `Failed` or `Unreachable`. */
 export async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
   let response: Response
   try {
@@ -39,5 +42,6 @@ export async function request<T>(method: string, path: string, body?: unknown): 
   if (response.ok) return answer as T
   if (isProblem(answer) && response.status < 500) throw new Refused(response.status, answer)
   if (isProblem(answer) && Object.values<string>(outdated).includes(answer.code)) throw new Outdated(answer.message)
+  if (isProblem(answer) && response.status !== 503) throw new Failed(answer.message)
   throw new Unreachable(isProblem(answer) ? answer.message : 'The server does not answer.')
 }

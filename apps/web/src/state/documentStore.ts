@@ -1,8 +1,11 @@
 import type { AcceptedChange, OpenProject } from '@hedrion/contract'
 import {
   applyChange,
+  cut,
   documentOf,
+  foldedEdits,
   inverse,
+  longestNote,
   withEdits,
   type ChangeSet,
   type Conflict,
@@ -19,11 +22,13 @@ import { createStore, type StoreApi } from 'zustand/vanilla'
  */
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'outdated'
 
-/** A change that the server would not take: another person had changed the same thing. */
+/** A change that the server would not take: another person had changed the same thing, or it failed on it. */
 export interface RefusedChange {
   readonly change: ChangeSet
   readonly message: string
   readonly conflicts: readonly Conflict[]
+  /** The server failed on it, or on one that it was made on: it is kept on this machine until a person decides. */
+  readonly failed?: boolean
 }
 
 export interface DocumentState {
@@ -75,12 +80,12 @@ const nothing: Committed = { ok: false, conflicts: [], problems: [] }
 
 /** Makes a change; what is not possible is answered with its problems and changes nothing. */
 export function commit(store: DocumentStore, note: string, edits: readonly Edit[]): Committed {
-  const real = edits.filter(({ before, after }) => before !== after)
+  const real = foldedEdits(edits).filter(({ before, after }) => before !== after)
   if (real.length === 0) return nothing
   const change: ChangeSet = {
     id: crypto.randomUUID(),
     seen: store.getState().counter,
-    note: note.slice(0, 200),
+    note: cut(note, longestNote),
     edits: real,
   }
   return apply(store, change, ({ undoable }) => ({ undoable: [...undoable, change], redoable: [] }))
@@ -159,10 +164,17 @@ export function refuse(store: DocumentStore, refused: RefusedChange): void {
     rebuilt(
       { ...state, refused: [...state.refused, refused] },
       { pending: state.pending.filter(({ id }) => id !== refused.change.id), save: 'saving' },
-      refused.change.edits.map(({ id }) => id),
+      refused,
     ),
   )
 }
+
+/** Changes that an earlier sitting set aside stand among the refused ones again. */
+export const takeUpAside = (store: DocumentStore, aside: readonly RefusedChange[]): void =>
+  store.setState(({ refused }) => {
+    const known = new Set(refused.map(({ change }) => change.id))
+    return { refused: [...aside.filter(({ change }) => !known.has(change.id)), ...refused] }
+  })
 
 export const dismissRefused = (store: DocumentStore, id: string): void =>
   store.setState(({ refused }) => ({ refused: refused.filter(({ change }) => change.id !== id) }))
@@ -174,12 +186,12 @@ export const dismissRefused = (store: DocumentStore, id: string): void =>
 function rebuilt(
   state: DocumentState,
   { pending, save }: Pick<DocumentState, 'pending' | 'save'>,
-  lost: readonly string[] = [],
+  lost?: RefusedChange,
 ): Pick<DocumentState, 'document' | 'base' | 'counter' | 'pending' | 'save' | 'refused' | 'undoable' | 'redoable'> {
   let { base: document } = state
   const fitting: ChangeSet[] = []
   const refused: RefusedChange[] = [...state.refused]
-  const inDoubt = new Set(lost)
+  const inDoubt = new Set(lost?.change.edits.map(({ id }) => id))
   for (const change of pending) {
     const problem = change.edits.some(({ id }) => inDoubt.has(id))
       ? { message: 'It was made on a change that could not be kept.', conflicts: [] }
@@ -192,7 +204,9 @@ function rebuilt(
     }
     for (const { id } of change.edits) inDoubt.add(id)
     const message = applied?.problems[0]?.problem ?? 'Someone else has changed this in the meantime.'
-    refused.push({ change, message, conflicts: applied?.conflicts ?? [], ...problem })
+    // what cannot stand without the failed change is kept with it
+    const failed = lost?.failed ? { failed: true } : {}
+    refused.push({ change, message, conflicts: applied?.conflicts ?? [], ...problem, ...failed })
   }
   const { base, counter, undoable, redoable } = state
   const gone = new Set(refused.map(({ change }) => change.id))

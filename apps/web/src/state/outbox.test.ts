@@ -16,3 +16,12 @@ test('one of this build is sent as it is, one of a newer build not at all', () =
   expect(presentChange(change as unknown as ChangeSet, formatVersion)).toBe(change)
   expect(() => presentChange(change as unknown as ChangeSet, formatVersion + 1)).toThrow(Outdated)
 })
+
+test('two edits of one record that an earlier build left are sent as one', () => {
+  const moved = { ...load, value: 2000 }
+  const twice = { ...change, edits: [...change.edits, { id: load.id, before: load, after: moved }] }
+  expect(presentChange(twice as unknown as ChangeSet, formatVersion)).toEqual({
+    ...change,
+    edits: [{ id: load.id, before: null, after: moved }],
+  })
+})

@@ -1,5 +1,5 @@
-import { formatVersion, migrateEdits, type ChangeSet, type Edit } from '@hedrion/core'
-import { createStore, del, entries, set, type UseStore } from 'idb-keyval'
+import { foldedEdits, formatVersion, migrateEdits, type ChangeSet, type Edit } from '@hedrion/core'
+import { createStore, del, entries, set, update, type UseStore } from 'idb-keyval'
 import { Outdated } from './api'
 
 /** A change that waits on this machine until the server has acknowledged it. */
@@ -8,6 +8,8 @@ interface Waiting {
   readonly change: ChangeSet
   /** The version of the format it was made in; the first build said none. */
   readonly format?: number
+  /** Why it is not sent any more, until a person decides. */
+  readonly aside?: string
 }
 
 // keys sort as text: time first, then a count, so that the order of changes is the order of keys
@@ -31,18 +33,31 @@ export interface Envelope {
  * The changes of a project that wait, oldest first, whichever tab of whichever build made them, in the format of this page. Throws
  * `Outdated` where a newer one made them.
  */
-export async function waiting(projectId: string): Promise<readonly Envelope[]> {
+export const waiting = async (projectId: string): Promise<readonly Envelope[]> =>
+  (await kept(projectId)).filter(({ aside }) => aside === undefined)
+
+/** The changes of a project that are kept and not sent, with the reason. */
+export const setAside = async (projectId: string): Promise<readonly (Envelope & { readonly aside: string })[]> =>
+  (await kept(projectId)).flatMap(({ aside, ...envelope }) => (aside === undefined ? [] : [{ ...envelope, aside }]))
+
+async function kept(projectId: string): Promise<readonly (Envelope & { readonly aside: string | undefined })[]> {
   const all = await entries<string, Waiting>(database())
   return all
     .filter(([, entry]) => entry.projectId === projectId)
     .sort(([a], [b]) => (a < b ? -1 : 1))
-    .map(([key, { change, format = 1 }]) => ({ key, change: presentChange(change, format) }))
+    .map(([key, { change, format = 1, aside }]) => ({ key, change: presentChange(change, format), aside }))
 }
+
+/** Keeps a change on this machine without sending it. */
+export const putAside = (key: string, aside: string): Promise<void> =>
+  update<Waiting>(key, (entry) => ({ ...(entry as Waiting), aside }), database())
 
 /** A change of an earlier build as this one makes it; it keeps its id, so that it is accepted once. */
 export function presentChange(change: ChangeSet, format: number): ChangeSet {
   if (format > formatVersion) throw new Outdated('A newer build of this page made a change that waits on this machine.')
-  return format === formatVersion ? change : { ...change, edits: migrateEdits(change.edits, format) as readonly Edit[] }
+  const present = format === formatVersion ? change.edits : (migrateEdits(change.edits, format) as readonly Edit[])
+  const edits = foldedEdits(present)
+  return edits === change.edits ? change : { ...change, edits }
 }
 
 export const remove = (key: string): Promise<void> => del(key, database())

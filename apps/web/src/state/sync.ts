@@ -1,14 +1,17 @@
 import type { AcceptedChange, ChangeAnswer } from '@hedrion/contract'
 import type { ChangeSet } from '@hedrion/core'
-import { Outdated, Refused, request, Unreachable } from './api'
-import { receive, refuse, takeUp, type DocumentStore, type RefusedChange } from './documentStore'
-import { enqueue, remove, waiting } from './outbox'
+import { Failed, Outdated, Refused, request, Unreachable } from './api'
+import { receive, refuse, takeUp, takeUpAside, type DocumentStore, type RefusedChange } from './documentStore'
+import { enqueue, putAside, remove, setAside, waiting, type Envelope } from './outbox'
 
 /** What a tab tells the others. */
 type Notice = { readonly kind: 'accepted' } | { readonly kind: 'refused'; readonly refused: RefusedChange }
 
 /** Wait before the next try while the server does not answer, in ms: first soon, then seldom. */
 const pauses = [500, 1000, 2000, 5000, 10_000] as const
+
+/** So often the server may fail on a change before it is set aside; 503 and silence do not count. */
+const mostFailures = 3
 
 /**
  * Keeps a document store and the server alike. Every change first goes to the outbox on this machine; of all tabs one at
@@ -22,6 +25,9 @@ export class Sync {
   #sending = false
   #wanted = false
   #failures = 0
+  /** How often the server failed on a change, by its id. */
+  readonly #failed = new Map<string, number>()
+  #settled: Promise<void> = Promise.resolve()
 
   constructor(store: DocumentStore) {
     this.#store = store
@@ -40,11 +46,17 @@ export class Sync {
     const wake = () => void this.send()
     globalThis.addEventListener('online', wake, { signal })
     const unsubscribe = this.#store.subscribe(({ refused }, before) => {
-      if (refused !== before.refused) void this.#giveUp(refused)
+      if (refused !== before.refused)
+        this.#settled = this.#settled.then(() => this.#settle(refused, before.refused)).catch(() => undefined)
     })
     signal.addEventListener('abort', unsubscribe)
     globalThis.addEventListener('focus', () => void this.catchUp().then(wake), { signal })
     try {
+      const aside = await setAside(this.#project)
+      takeUpAside(
+        this.#store,
+        aside.map(({ change, aside: message }) => ({ change, message, conflicts: [], failed: true })),
+      )
       const left = await waiting(this.#project)
       takeUp(
         this.#store,
@@ -109,31 +121,54 @@ export class Sync {
     await this.#queued
     if (this.#store.getState().pending.length > 0) this.#store.setState({ save: 'saving' })
     for (let next = (await waiting(this.#project))[0]; next && !this.#stop.signal.aborted;) {
-      await this.#sendOne(next.change)
-      await remove(next.key)
+      await this.#sendOne(next)
+      // what stood on a refused change is taken out before it is its turn
+      await this.#settled
       next = (await waiting(this.#project))[0]
     }
   }
 
-  async #sendOne(change: ChangeSet): Promise<void> {
+  async #sendOne({ key, change }: Envelope): Promise<void> {
     try {
       const { counter, others } = await request<ChangeAnswer>('POST', `/projects/${this.#project}/changes`, change)
       const follows = others.length === 0 && counter === this.#store.getState().counter + 1
+      await remove(key)
+      this.#failed.delete(change.id)
       this.#tell({ kind: 'accepted' })
       if (follows) receive(this.#store, [{ ...change, counter, at: new Date().toISOString() }])
       else await this.catchUp()
     } catch (error) {
-      if (!(error instanceof Refused)) throw error
-      const refused = { change, message: error.message, conflicts: error.problem.conflicts ?? [] }
+      const refused = await this.#refusedBy(error, { key, change })
       this.#tell({ kind: 'refused', refused })
       await this.#hear({ kind: 'refused', refused })
     }
   }
 
-  /** What was refused here is not sent any more. */
-  async #giveUp(refused: readonly RefusedChange[]): Promise<void> {
-    const ids = new Set(refused.map(({ change }) => change.id))
-    for (const { key, change } of await waiting(this.#project)) if (ids.has(change.id)) await remove(key)
+  /** What an error says about a change, which is not sent any more then; throws where it is to be sent again. */
+  async #refusedBy(error: unknown, { key, change }: Envelope): Promise<RefusedChange> {
+    if (error instanceof Refused) {
+      await remove(key)
+      return { change, message: error.message, conflicts: error.problem.conflicts ?? [] }
+    }
+    if (!(error instanceof Failed)) throw error
+    const failures = (this.#failed.get(change.id) ?? 0) + 1
+    this.#failed.set(change.id, failures)
+    if (failures < mostFailures) throw error
+    this.#failed.delete(change.id)
+    const message = `The server failed on it ${mostFailures} times. It is kept on this machine, and the rest goes on.`
+    await putAside(key, message)
+    return { change, message, conflicts: [], failed: true }
+  }
+
+  /** What was refused here is not sent any more, and what the server failed on is kept until a person has decided. */
+  async #settle(refused: readonly RefusedChange[], before: readonly RefusedChange[]): Promise<void> {
+    const now = new Map(refused.map((entry) => [entry.change.id, entry]))
+    for (const { key, change } of await waiting(this.#project)) {
+      const entry = now.get(change.id)
+      if (entry) await (entry.failed ? putAside(key, entry.message) : remove(key))
+    }
+    const decided = new Set(before.flatMap(({ change }) => (now.has(change.id) ? [] : [change.id])))
+    for (const { key, change } of await setAside(this.#project)) if (decided.has(change.id)) await remove(key)
   }
 
   #tell(notice: Notice): void {

@@ -2,6 +2,7 @@ import { legsOf } from '../geometry/course'
 import { footOn } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { Edit } from '../document/changes'
+import { cutToEnd } from '../document/cut'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import { recordIdOf } from '../document/labels'
 import type { Rec, WallRun, WallSurface } from '../document/recordKinds'
@@ -98,7 +99,7 @@ const labelsOfTheirOwn: Maker = ({ document, records, data }) => {
     const head = headOf(record.label)
     const number = (highest.get(head) ?? 0) + 1
     highest.set(head, number)
-    return [edit(record, { ...record, label: `${head}${number}`.slice(-40) })]
+    return [edit(record, { ...record, label: cutToEnd(`${head}${number}`, 40) })]
   })
   const [first, last] = [edits[0]?.after, edits.at(-1)?.after]
   if (first?.kind !== 'member' || last?.kind !== 'member') return []

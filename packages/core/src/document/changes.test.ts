@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { holds } from '../../test/holds'
 import { Building } from '../../test/build'
 import { canonical } from './canonical'
-import { applyChange, inverse, withEdits, type ChangeSet, type Edit } from './changes'
+import { applyChange, foldedEdits, inverse, withEdits, type ChangeSet, type Edit } from './changes'
 import { documentOf, emptyDocument, type Document } from './document'
 import type { Level } from './recordKinds'
 
@@ -32,6 +32,22 @@ describe('a change set', () => {
     expect(next.records.get(top.id)).toEqual(raised)
     expect(document.records.get(top.id)).toEqual(top)
     expect(Object.isFrozen(next.records.get(top.id))).toBe(true)
+  })
+
+  test('that edits a record twice is refused, in whichever order and even where each edit fits; folded, it is one edit', () => {
+    const twice: readonly Edit[] = [
+      { id: top.id, before: top, after: raised },
+      { id: top.id, before: raised, after: null },
+    ]
+    for (const edits of [twice, [...twice].reverse(), [twice[0], twice[0]] as readonly Edit[]])
+      expect(applyChange(document, change(edits))).toMatchObject({
+        ok: false,
+        problems: [{ path: 'edits[1].id', problem: `The change edits ${top.id} twice.` }],
+      })
+    expect(foldedEdits(twice)).toEqual([{ id: top.id, before: top, after: null }])
+    expect(contentOf(mustApply(document, foldedEdits(twice)))).toEqual(contentOf(withEdits(document, twice)))
+    const one = [{ id: top.id, before: top, after: raised }]
+    expect(foldedEdits(one)).toBe(one)
   })
 
   test('is refused whole with both values where a record is another by now', () => {

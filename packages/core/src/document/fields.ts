@@ -40,6 +40,8 @@ const note = (problems: Problem[], path: string, wanted: string, value: unknown)
   })
 }
 
+const halfCharacter = /\p{Surrogate}/u
+
 export const text = (limit = 200): Field<string> => ({
   schema: { type: 'string', maxLength: limit },
   read: (value, path, problems) => {
@@ -47,6 +49,8 @@ export const text = (limit = 200): Field<string> => ({
     else if (value.length > limit) problems.push({ path, problem: `The text is longer than ${limit} characters.` })
     else if (value.includes('\0'))
       problems.push({ path, problem: 'The text holds a NUL character, which is not allowed.' })
+    else if (halfCharacter.test(value))
+      problems.push({ path, problem: 'The text holds half of a character (a lone surrogate), which no file can hold.' })
     else return value
     return ''
   },

@@ -1,5 +1,6 @@
 import type { Floor } from '../building/floors'
 import type { Edit } from '../document/changes'
+import { cut } from '../document/cut'
 import { newId, type Document, type Random } from '../document/document'
 import type { Layout, Level, Member } from '../document/recordKinds'
 import { floorsOf, standingEdits } from './levels'
@@ -67,7 +68,7 @@ export function ownLayoutEdits(document: Document, level: Level, reach: OwnReach
 /** "Reading floor, level 2" or "Reading floor, from level 2", within the length of a name. */
 function nameOf({ name }: Layout, level: Level, reach: OwnReach): string {
   const tail = reach === 'this' ? `, level ${level.name}` : `, from level ${level.name}`
-  return `${name.slice(0, Math.max(0, 40 - tail.length))}${tail}`.slice(0, 40)
+  return cut(`${cut(name, Math.max(0, 40 - tail.length))}${tail}`, 40)
 }
 
 /** The layout that a level's own one was copied from, where it is still there. */

@@ -1,5 +1,6 @@
 import { tidyPoint } from '../geometry/tolerance'
 import type { Edit } from '../document/changes'
+import { cutToEnd } from '../document/cut'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import { recordIdOf } from '../document/labels'
 import type {
@@ -86,7 +87,7 @@ export function freeLabel(label: string, taken: ReadonlySet<string>): string {
   const head = label.replace(/\d+$/, '')
   let number = Number(/\d+$/.exec(label)?.[0] ?? 1)
   while (taken.has(`${head}${number}`)) number++
-  return `${head}${number}`.slice(-40)
+  return cutToEnd(`${head}${number}`, 40)
 }
 
 /** Copies of drawn records as a repeat asks; each keeps its origin and gets a label of its own. */

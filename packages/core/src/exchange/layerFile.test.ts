@@ -72,6 +72,6 @@ describe('what is refused, with where and why', () => {
     expect(sentence('['.repeat(50))).toMatch(/nested deeper than 8/)
     expect(sentence(' '.repeat(layerFileLimits.bytes + 1))).toMatch(/larger than 4 MB/)
     const named = JSON.stringify(german).replace('"uses":{', '"uses":{"__proto__":null,')
-    expect(sentence(named)).toMatch(/name is not allowed/)
+    expect(sentence(named)).toMatch(/__proto__, which is not allowed/)
   })
 })

@@ -7,7 +7,7 @@ import type { StandardLayer } from '../standards/layer'
 import { parseJsonText } from './jsonText'
 
 export const layerFormat = 'hedrion-layer'
-export const layerFileLimits = { bytes: 4 * 1024 * 1024, depth: 8 } as const
+export const layerFileLimits = { bytes: 4 * 1024 * 1024, depth: 8, values: 500_000 } as const
 
 export type ReadLayer =
   | { readonly ok: true; readonly set: StandardLayer }

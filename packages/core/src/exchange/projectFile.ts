@@ -7,7 +7,7 @@ import { readRecord, recordSchema } from '../document/readRecord'
 import { kinds, recordKinds, type Rec } from '../document/recordKinds'
 import { parseJsonText } from './jsonText'
 
-export const fileLimits = { bytes: 64 * 1024 * 1024, depth: 12, records: 200_000 } as const
+export const fileLimits = { bytes: 64 * 1024 * 1024, depth: 12, values: 8_000_000, records: 200_000 } as const
 
 export type ReadDocument =
   | {
@@ -74,8 +74,7 @@ function readRecords(records: Record<string, unknown>, version: number, results:
     if (problems.length > 50) break
   }
   const document = documentOf(read)
-  if (problems.length === 0) problems.push(...invariantProblems(document))
-  const [first, ...rest] = problems
+  const [first, ...rest] = problems.length > 0 ? problems : invariantProblems(document).slice(0, 50)
   return first ? { ok: false, problems: [first, ...rest.slice(0, 49)] } : { ok: true, document, results }
 }
 

@@ -1,5 +1,6 @@
 import { useMemo } from 'react'
 import {
+  cut,
   areaWeights,
   formatQuantity,
   formatValue,
@@ -67,7 +68,7 @@ export function LayerFromTable({ onAdd, onDone }: LayerFromTableProps) {
         onText={(text) =>
           text === ''
             ? 'Type a word of its name.'
-            : onAdd({ name: text.slice(0, 60), thickness: 0.05, unitWeight: 20_000, load: null, source: '' })
+            : onAdd({ name: cut(text, 60), thickness: 0.05, unitWeight: 20_000, load: null, source: '' })
         }
         onLeave={onDone}
       />

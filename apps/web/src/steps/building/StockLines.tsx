@@ -1,5 +1,6 @@
 import { Fragment, memo, useState } from 'react'
 import {
+  cut,
   formatQuantity,
   newId,
   readSection,
@@ -118,7 +119,7 @@ function NewMaterial({ onDone }: NewProps) {
         onText={(name) =>
           name === ''
             ? 'A material needs a name.'
-            : add({ name: name.slice(0, 60), unitWeight: 24_000, elasticModulus: 30e9, source: '' })
+            : add({ name: cut(name, 60), unitWeight: 24_000, elasticModulus: 30e9, source: '' })
         }
         onLeave={onDone}
       />
