@@ -1,22 +1,11 @@
 // Tells which slips in the core the unit tests notice: each of the list is made in memory, the tests that look most likely to notice it
 // run first, then all others. It takes hours where slips go unnoticed; words choose some by their ids.
 import { spawnSync } from 'node:child_process'
-import fs from 'node:fs'
 import path from 'node:path'
 import { ensureDependencies } from './lib/dependencies.mjs'
 import { checkNode, fail, Refusal, root, say } from './lib/console.mjs'
 import { mutants } from './mutants/list.mjs'
-
-const core = path.join(root, 'packages/core/src')
-
-function checkPlace({ id, file, from }) {
-  const text = fs.readFileSync(path.join(core, file), 'utf8')
-  const count = text.split(from).length - 1
-  if (count !== 1)
-    throw new Refusal(
-      `${id}: its text stands ${count} times in ${file}; it should once. Mend scripts/mutants/list.mjs.`,
-    )
-}
+import { core, misplaced } from './mutants/places.mjs'
 
 /** Whether some test fails with the slip made; false where none does. */
 function isNoticed({ file, from, to }, patterns) {
@@ -40,7 +29,8 @@ try {
   await ensureDependencies()
   const words = process.argv.slice(2)
   const chosen = mutants.filter(({ id }) => words.length === 0 || words.some((word) => id.includes(word)))
-  chosen.forEach(checkPlace)
+  const [problem] = misplaced(chosen)
+  if (problem) throw new Refusal(problem)
   if (isNoticed({ file: '-', from: '-', to: '-' }, ['units/'])) throw new Refusal('Tests fail without any slip.')
   const missed = []
   for (const mutant of chosen) {

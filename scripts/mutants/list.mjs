@@ -296,7 +296,7 @@ export const mutants = [
     id: 'reduction.asAbove',
     what: 'a step of IS 875-2 leaves no less than the length above',
     file: 'derivation/reductions.ts',
-    from: 'const adopted = Math.min(above, whole)',
+    from: 'const adopted = Math.min(part * above, whole)',
     to: 'const adopted = -Infinity',
     first: ['reductions', 'workedExamples'],
   },
