@@ -70,6 +70,24 @@ test('without a connection changes wait, survive a reload, and are sent when it 
   expect(await levelNames(page, id)).toContain('Kept')
 })
 
+test('while the database has no space the bar says so, and the change is sent when it has', async ({
+  context,
+  page,
+  request,
+}) => {
+  const id = await newProject(request, 'Full disk', 'demo')
+  await page.goto(`/p/${id}/building`)
+  const json = { code: 'database.full', message: 'The disk of the database is full.' }
+  await context.route('**/changes', (route) =>
+    route.request().method() === 'POST' ? route.fulfill({ status: 503, json }) : route.continue(),
+  )
+  await type(page, 'Name of level 1', 'Kept')
+  await expect(page.getByTestId('save-state')).toHaveText('no space on the disk of the database; changes wait here')
+  await context.unroute('**/changes')
+  await saved(page)
+  expect(await levelNames(page, id)).toContain('Kept')
+})
+
 test('a lost reply: the change is sent again and applied once', async ({ context, page, request }) => {
   const id = await newProject(request, 'Lost reply', 'demo')
   await page.goto(`/p/${id}/building`)

@@ -2,11 +2,12 @@
 import net from 'node:net'
 import { parseArgs } from 'node:util'
 import { ensureBuild } from './lib/build.mjs'
-import { freePort, setAside, startCluster } from './lib/cluster.mjs'
+import { setAside, startCluster } from './lib/cluster.mjs'
 import { checkNode, fail, Refusal, say, timed } from './lib/console.mjs'
 import { ensureDataFolder } from './lib/dataFolder.mjs'
 import { lockData } from './lib/dataLock.mjs'
 import { ensureDependencies } from './lib/dependencies.mjs'
+import { freePort } from './lib/postgresProcess.mjs'
 import { ensurePostgresProgram } from './lib/postgresProgram.mjs'
 import { startServer } from './lib/server.mjs'
 

@@ -1,4 +1,5 @@
 import path from 'node:path'
+import { isFull, noSpace } from './fullDisk.mjs'
 
 /** The root of the repository. */
 export const root = path.resolve(import.meta.dirname, '../..')
@@ -26,6 +27,8 @@ export function checkNode() {
 
 /** Ends the program with one sentence for a refusal, and with the stack for a bug. */
 export function fail(error) {
-  console.error(error instanceof Refusal ? `[hedrion] ${error.message}` : error)
+  if (error instanceof Refusal) console.error(`[hedrion] ${error.message}`)
+  else if (isFull(error)) console.error(`[hedrion] ${noSpace(error.path ? path.dirname(error.path) : 'this machine')}`)
+  else console.error(error)
   process.exitCode = 1
 }

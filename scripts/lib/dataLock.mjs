@@ -18,6 +18,13 @@ export function lockData(folder) {
     throw new Refusal(
       `Hedrion is running on this data already (pid ${earlier}). Stop it first, or choose another folder with --data.`,
     )
-  fs.writeFileSync(file, String(process.pid))
+  fs.writeFileSync(file, String(process.pid), { mode: 0o600 })
+  ownerOnly(folder)
   process.once('exit', () => fs.rmSync(file, { force: true }))
+}
+
+/** What earlier builds left readable for others is not any more. */
+function ownerOnly(folder) {
+  for (const entry of fs.readdirSync(folder, { withFileTypes: true }))
+    if (entry.isFile()) fs.chmodSync(path.join(folder, entry.name), 0o600)
 }

@@ -27,9 +27,13 @@ export function startServer({ url, port, env = {} }) {
     clearTimeout(timer)
   }
   return new Promise((resolve, reject) => {
+    let refused
     child.once('exit', (code) =>
-      reject(new Refusal(`The server ended at its start (${code}); what it said stands above.`)),
+      reject(new Refusal(refused ?? `The server ended at its start (${code}); what it said stands above.`)),
     )
-    child.once('message', (message) => resolve({ port: message.port, pid: child.pid, gone, stop }))
+    child.once('message', (message) => {
+      refused = message.refused
+      if (!refused) resolve({ port: message.port, pid: child.pid, gone, stop })
+    })
   })
 }

@@ -2,10 +2,7 @@ import { Module } from '@nestjs/common'
 import { TypeOrmModule } from '@nestjs/typeorm'
 import { LoggerModule } from 'nestjs-pino'
 import { ChangesModule } from './changes/changes.module'
-import { ChangeSetRow } from './database/changeSet.entity'
-import { migrations } from './database/migrations'
-import { ProjectRow } from './database/project.entity'
-import { RecordRow } from './database/record.entity'
+import { databaseOptions } from './database/connection'
 import { DemoModule } from './demo/demo.module'
 import { ExchangeModule } from './exchange/exchange.module'
 import { HealthController } from './http/health.controller'
@@ -21,14 +18,7 @@ import { SiteDataModule } from './site-data/siteData.module'
         redact: ['req.headers.cookie', 'req.headers.authorization'],
       },
     }),
-    TypeOrmModule.forRoot({
-      type: 'postgres',
-      url: process.env['DATABASE_URL'] ?? '',
-      entities: [ProjectRow, RecordRow, ChangeSetRow],
-      migrations,
-      migrationsRun: true,
-      synchronize: false,
-    }),
+    TypeOrmModule.forRoot(databaseOptions(process.env['DATABASE_URL'] ?? '')),
     ProjectsModule,
     ChangesModule,
     ExchangeModule,

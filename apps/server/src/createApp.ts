@@ -13,7 +13,11 @@ import { validationProblem } from './http/validationProblem'
 import { webPages } from './http/webPages'
 
 export async function createApp(): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule, { bufferLogs: true, bodyParser: false })
+  const app = await NestFactory.create<NestExpressApplication>(AppModule, {
+    bufferLogs: true,
+    bodyParser: false,
+    abortOnError: false,
+  })
   app.useLogger(app.get(Logger))
   app.use(securityHeaders())
   app.use(loopbackOnly)

@@ -1,19 +1,32 @@
+import { setTimeout as after } from 'node:timers/promises'
 import { Controller, Get } from '@nestjs/common'
 import { ApiOperation } from '@nestjs/swagger'
 import { DataSource } from 'typeorm'
 import { Problem } from './problem'
 
+/** Whoever asks wants to know it now, not when the database has been given up. */
+const longest = 2000
+
 @Controller('health')
 export class HealthController {
+  #asked: Promise<unknown> | undefined
+
   constructor(private readonly database: DataSource) {}
 
   @Get()
   @ApiOperation({ summary: 'Whether the server and its database answer' })
   async health(): Promise<{ readonly status: 'ok' }> {
+    // one question at a time, however many ask: a frozen database would take a connection for each
+    this.#asked ??= this.database.query('SELECT 1').finally(() => (this.#asked = undefined))
+    const stop = new AbortController()
+    const late = after(longest, undefined, { signal: stop.signal }).then(() => {
+      throw new Problem(503, 'database.away', 'The database does not answer at present.')
+    })
     try {
-      await this.database.query('SELECT 1')
-    } catch {
-      throw new Problem(503, 'database.away', 'The database does not answer.')
+      await Promise.race([this.#asked, late])
+    } finally {
+      stop.abort()
+      await late.catch(() => undefined)
     }
     return { status: 'ok' }
   }

@@ -1,6 +1,7 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common'
 import type { ApiProblem } from '@hedrion/contract'
 import type { Request, Response } from 'express'
+import { awayProblem } from '../database/away'
 import { Problem } from './problem'
 
 /** Gives every failure one shape, and the place it is about; the unknown is logged, and said without its inside. */
@@ -12,13 +13,16 @@ export class ProblemFilter implements ExceptionFilter {
     const http = host.switchToHttp()
     const response = http.getResponse<Response>()
     if (response.headersSent) return
-    const [status, problem] = this.#shape(error)
-    const path = problem.path ?? problem.problems?.[0]?.path ?? http.getRequest<Request>().path
+    const { method, path: asked } = http.getRequest<Request>()
+    const [status, problem] = this.#shape(error, method === 'GET' || method === 'HEAD')
+    const path = problem.path ?? problem.problems?.[0]?.path ?? asked
+    if (status === 503) response.setHeader('retry-after', '2')
     response.status(status).json({ ...problem, path } satisfies ApiProblem)
   }
 
-  #shape(error: unknown): readonly [number, ApiProblem] {
-    if (error instanceof Problem) return [error.getStatus(), error.getResponse() as ApiProblem]
+  #shape(error: unknown, isRead: boolean): readonly [number, ApiProblem] {
+    const known = error instanceof Problem ? error : awayProblem(error, isRead)
+    if (known) return [known.getStatus(), known.getResponse() as ApiProblem]
     if (error instanceof HttpException)
       return [error.getStatus(), { code: `http.${error.getStatus()}`, message: error.message }]
     const refused = refusedStatus(error)

@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net'
 import { formatHeader } from '@hedrion/contract'
 import { formatVersion } from '@hedrion/core'
 import { Client } from 'pg'
+import { wireTo, type Wire } from './brokenWire'
 
 /** A reply of the server with its JSON read. */
 export interface Reply<T = unknown> {
@@ -36,13 +37,29 @@ async function withAdmin(statement: string): Promise<void> {
   }
 }
 
+export interface StartOptions {
+  /** What stands between it and the database. */
+  readonly through?: Wire
+  /** A factor for all waits on the database. */
+  readonly patience?: number
+}
+
+/** The wire of a test to the database of the tests. */
+export const testWire = (): Promise<Wire> => {
+  const { hostname, port } = new URL(adminUrl())
+  return wireTo(hostname, Number(port))
+}
+
 /** The real application on a database of its own, made empty and migrated, or on that of another server beside it. */
-export async function startTestServer(beside?: TestServer): Promise<TestServer> {
+export async function startTestServer(beside?: TestServer, options: StartOptions = {}): Promise<TestServer> {
   const database = beside?.database ?? `unit_${randomUUID().replace(/-/g, '')}`
   if (!beside) await withAdmin(`CREATE DATABASE ${database}`)
   const url = new URL(adminUrl())
   url.pathname = `/${database}`
-  process.env['DATABASE_URL'] = url.toString()
+  const wired = new URL(url)
+  if (options.through) wired.port = String(options.through.port)
+  process.env['DATABASE_URL'] = wired.toString()
+  process.env['HEDRION_PATIENCE'] = String(options.patience ?? 1)
   process.env['LOG_LEVEL'] = 'silent'
   // read at import, so only now
   const { createApp } = await import('../createApp')

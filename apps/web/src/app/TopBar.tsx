@@ -47,11 +47,18 @@ const sentences = {
   outdated: 'not sent: reload the page',
 } as const
 
+const reasons: Readonly<Record<string, string>> = {
+  'database.away': 'the database is away; changes wait here',
+  'database.full': 'no space on the disk of the database; changes wait here',
+}
+
 function Saved() {
   const save = useDocumentState((state) => state.save)
+  const waitsFor = useDocumentState((state) => state.waitsFor)
+  const sentence = save === 'waiting' ? (reasons[waitsFor ?? ''] ?? sentences.waiting) : sentences[save]
   return (
     <State role="status" data-warm={save === 'waiting' || save === 'outdated' || undefined} data-testid="save-state">
-      {sentences[save]}
+      {sentence}
     </State>
   )
 }

@@ -11,8 +11,16 @@ export class Refused extends Error {
   }
 }
 
-/** The server could not be reached: the network is away, or it is not running. */
-export class Unreachable extends Error {}
+/** The server could not be reached, or it cannot do now what it could do later: the network, the server or its database is away. */
+export class Unreachable extends Error {
+  /** @param code - that of the server, where it said why. */
+  constructor(
+    message: string,
+    readonly code?: string,
+  ) {
+    super(message)
+  }
+}
 
 /** The server answered and failed on it: unlike silence, more of the same will not help. */
 export class Failed extends Unreachable {}
@@ -22,6 +30,9 @@ export class Outdated extends Error {}
 
 const isProblem = (value: unknown): value is ApiProblem =>
   typeof value === 'object' && value !== null && 'code' in value && 'message' in value
+
+/** Milliseconds after which no answer is one: the server gives up on its database long before. */
+const longest = 120_000
 
 /** Sends a request to our server and reads its JSON; throws `Refused`, `Outdated`, `Failed` or `Unreachable`. */
 export async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
@@ -34,6 +45,7 @@ export async function request<T>(method: string, path: string, body?: unknown): 
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      signal: AbortSignal.timeout(longest),
     })
   } catch {
     throw new Unreachable('The server does not answer.')
@@ -43,5 +55,7 @@ export async function request<T>(method: string, path: string, body?: unknown): 
   if (isProblem(answer) && response.status < 500) throw new Refused(response.status, answer)
   if (isProblem(answer) && Object.values<string>(outdated).includes(answer.code)) throw new Outdated(answer.message)
   if (isProblem(answer) && response.status !== 503) throw new Failed(answer.message)
-  throw new Unreachable(isProblem(answer) ? answer.message : 'The server does not answer.')
+  throw isProblem(answer)
+    ? new Unreachable(answer.message, answer.code)
+    : new Unreachable('The server does not answer.')
 }

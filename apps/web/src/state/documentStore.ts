@@ -43,6 +43,8 @@ export interface DocumentState {
   readonly undoable: readonly ChangeSet[]
   readonly redoable: readonly ChangeSet[]
   readonly save: SaveState
+  /** Why changes wait: the code of what the server said; null where it was silent. */
+  readonly waitsFor: string | null
   readonly refused: readonly RefusedChange[]
   /** Stored records that could not be taken as they are. */
   readonly aside: readonly SetAside[]
@@ -65,6 +67,7 @@ export const createDocumentStore = ({ id, counter, records, aside, results }: Op
     undoable: [],
     redoable: [],
     save: 'saved',
+    waitsFor: null,
     refused: [],
     aside,
     results,

@@ -110,7 +110,7 @@ export class Sync {
       this.#failures = 0
     } catch (error) {
       if (error instanceof Outdated) this.#store.setState({ save: 'outdated' })
-      else if (error instanceof Unreachable) this.#retryLater()
+      else if (error instanceof Unreachable) this.#retryLater(error)
       else throw error
     } finally {
       this.#sending = false
@@ -182,8 +182,8 @@ export class Sync {
       refuse(this.#store, notice.refused)
   }
 
-  #retryLater(): void {
-    this.#store.setState({ save: 'waiting' })
+  #retryLater({ code }: Unreachable): void {
+    this.#store.setState({ save: 'waiting', waitsFor: code ?? null })
     const pause = pauses[Math.min(this.#failures++, pauses.length - 1)]
     setTimeout(() => void this.send(), pause)
   }
