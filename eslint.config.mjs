@@ -51,6 +51,11 @@ const zones = [
 ]
 
 // What every linter knows is left to the native one (.oxlintrc.json); here stand our own rules: who may import from whom, and how.
+const allNames = {
+  selector: 'ExportAllDeclaration',
+  message: 'Export every name on its own, so that a reader sees what leaves.',
+}
+
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '.cache/**', '**/*.mjs', '**/*.cjs'] },
   {
@@ -66,11 +71,19 @@ export default tseslint.config(
     rules: {
       'import-x/no-cycle': 'error',
       'import-x/no-restricted-paths': ['error', { zones }],
+      'no-restricted-syntax': ['error', allNames],
+    },
+  },
+  {
+    files: ['packages/*/src/**/*.ts', 'apps/*/src/**/*.ts', 'apps/*/src/**/*.tsx'],
+    ignores: ['**/*.test.ts'],
+    rules: {
       'no-restricted-syntax': [
         'error',
+        allNames,
         {
-          selector: 'ExportAllDeclaration',
-          message: 'Export every name on its own, so that a reader sees what leaves.',
+          selector: 'CallExpression[callee.property.name=/^(push|unshift|min|max)$/] > SpreadElement',
+          message: 'A list as arguments overflows the stack when it is long: use pushAll, smallest or largest.',
         },
       ],
     },

@@ -55,6 +55,9 @@ test('a plan from a drawing: layers become beams and columns, their ring a panel
   const file = page.getByLabel('DXF drawing of a plan')
   await file.setInputFiles({ name: 'plan.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from('no drawing') })
   await expect(page.getByRole('alert')).toContainText('This is no DXF drawing.')
+  const endless = drawing.replace(/0\nENDSEC\n0\nEOF\n$/, '0\nPOLYLINE\n8\nSTEEL\n0\nVERTEX\n10\n0\n20\n0\n$&')
+  await file.setInputFiles({ name: 'plan.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from(endless) })
+  await expect(page.getByRole('alert')).toContainText(/the polyline that begins in line \d+ has no end/)
   await file.setInputFiles({ name: 'plan.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from(drawing) })
   await expect(page.getByRole('button', { name: /Unit of the drawing/ })).toContainText('millimetres')
   const choose = async (layer: string, use: string) => {

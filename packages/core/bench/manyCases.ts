@@ -1,3 +1,4 @@
+import { largest } from '@hedrion/core'
 import type { FloorState } from '../src/derivation/floorStates'
 import { Memo } from '../src/derivation/memo'
 import { deriveProject, type ProjectState } from '../src/derivation/project'
@@ -17,7 +18,7 @@ const intensitiesOf = (floors: readonly FloorState[], cases: number): readonly F
  */
 function rundownOf(floors: readonly FloorState[], intensities: readonly Float64Array[], cases: number) {
   const supports = floors.reduce((sum, { operator }) => sum + operator.supportCount, 0)
-  const most = (of: (floor: FloorState) => number) => Math.max(...floors.map(of))
+  const most = (of: (floor: FloorState) => number) => largest(floors.map(of))
   const columns = most(({ operator }) => operator.plan.frame.columns.length) * cases
   const reactions = new Float64Array(supports * cases)
   const beams = new Float64Array(most(({ operator }) => operator.plan.frame.beams.length) * cases)

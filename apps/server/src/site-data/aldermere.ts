@@ -1,3 +1,4 @@
+import { smallest } from '@hedrion/core'
 import type { CompassSector, SiteData, SiteRegion, SiteTerrain, SiteZone } from '@hedrion/contract'
 import { compassSectors } from '@hedrion/contract'
 
@@ -74,7 +75,7 @@ const stripAt = (east: number) => strips.find(({ to }) => east <= to) ?? strips[
 /** How rough the ground is there (EN 1991-1-4 table 4.1, terrain categories). */
 function cover(place: Place): SiteTerrain {
   if (place[0] <= coastAt(place[1])) return '0'
-  const nearest = Math.min(...towns.map(({ east, north, reach }) => apart(place, [east, north]) / reach))
+  const nearest = smallest(towns.map(({ east, north, reach }) => apart(place, [east, north]) / reach))
   if (nearest < 0.45) return 'IV'
   if (nearest < 1 || forests.some(({ at, reach }) => apart(place, at) < reach)) return 'III'
   return place[0] < coastAt(place[1]) + 1 ? 'I' : 'II'
@@ -96,7 +97,7 @@ const rank: readonly SiteTerrain[] = ['0', 'I', 'II', 'III', 'IV']
 function upwind([east, north]: Place, from: CompassSector): SiteTerrain {
   const [dx, dy] = bearings[from]
   const seen = [0.5, 1, 2, 3].map((km) => rank.indexOf(cover([east + dx * km, north + dy * km])))
-  return rank[Math.min(...seen)] ?? 'II'
+  return rank[smallest(seen)] ?? 'II'
 }
 
 const band = (from: number, to: number): SiteZone['outline'] => {

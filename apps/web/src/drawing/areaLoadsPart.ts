@@ -5,6 +5,8 @@ import {
   type FloorView,
   type NumberFormat,
   type Point,
+  largest,
+  smallest,
 } from '@hedrion/core'
 import type { Label, Scene, Shape, Target, Tone } from './scene'
 import type { TypedOptions } from './typedLoadsPart'
@@ -62,7 +64,7 @@ function endsOf({ outline, angle }: AreaLoadView): readonly [Point, Point] {
   const middle = centroid([outline])
   const places = outline.map(along)
   // a little inside, so that the values stand within the outline
-  const [low, high] = [Math.min(...places), Math.max(...places)]
+  const [low, high] = [smallest(places), largest(places)]
   const at = (part: number): Point => {
     const s = low + part * (high - low) - along(middle)
     return [middle[0] + s * way[0], middle[1] + s * way[1]]

@@ -1,4 +1,12 @@
-import { formatQuantity, type ElevationView, type NumberFormat, type Point, type Ring } from '@hedrion/core'
+import {
+  formatQuantity,
+  type ElevationView,
+  type NumberFormat,
+  type Point,
+  type Ring,
+  largest,
+  smallest,
+} from '@hedrion/core'
 import { roleText, strutNames } from './describe'
 import {
   emptyBox,
@@ -29,8 +37,8 @@ export function elevationScene(view: ElevationView | undefined, options: Elevati
   const drawn = view.lines.flatMap(({ points }) => points)
   const us = [...view.columns.map(({ u }) => u), ...drawn.map(([u]) => u)]
   const zs = [...view.levels.map(({ z }) => z), ...drawn.map(([, z]) => z)]
-  const [u0, u1] = us.length > 0 ? [Math.min(...us), Math.max(...us)] : [0, 20]
-  const [z0, z1] = [Math.min(...zs), Math.max(...zs) + view.parapet]
+  const [u0, u1] = us.length > 0 ? [smallest(us), largest(us)] : [0, 20]
+  const [z0, z1] = [smallest(zs), largest(zs) + view.parapet]
   const parts = [
     levelsPart(view, u0, u1, options),
     linesPart(view, z1, options),
@@ -197,7 +205,7 @@ function framePart({ columns, lines }: ElevationView): Part {
 }
 
 function forcesPart(view: ElevationView, u0: number, u1: number, options: ElevationOptions): Part {
-  const base = Math.min(...view.levels.map(({ z }) => z))
+  const base = smallest(view.levels.map(({ z }) => z))
   const supports = view.reactions.map(({ u }): Shape => ({ kind: 'support', at: [u, base] }))
   if (!options.forces) return { shapes: supports, labels: [], targets: [] }
   const [side0, side1] = sidesInWind(view) ?? [u0, u1]
@@ -217,7 +225,7 @@ function windArrows(
   u1: number,
   { format }: ElevationOptions,
 ): Pick<Part, 'shapes' | 'labels'> {
-  const top = Math.max(0, ...forces.map(({ along, across }) => Math.max(Math.abs(along), Math.abs(across))))
+  const top = Math.max(0, largest(forces.map(({ along, across }) => Math.max(Math.abs(along), Math.abs(across)))))
   if (top === 0) return { shapes: [], labels: [] }
   const shapes: Shape[] = []
   const labels: Label[] = []

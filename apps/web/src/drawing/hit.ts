@@ -1,4 +1,4 @@
-import { contains, distance, project, type Point } from '@hedrion/core'
+import { contains, distance, project, type Point, largest, smallest } from '@hedrion/core'
 import type { Target } from './scene'
 import { toScreen, type Viewport } from './viewport'
 
@@ -47,7 +47,7 @@ function sizeOf({ shape }: Target): number {
   if (shape.kind !== 'area') return 0
   const xs = shape.region.flat().map(([x]) => x)
   const ys = shape.region.flat().map(([, y]) => y)
-  return (Math.max(...xs) - Math.min(...xs)) * (Math.max(...ys) - Math.min(...ys))
+  return (largest(xs) - smallest(xs)) * (largest(ys) - smallest(ys))
 }
 
 export const middleOf = ({ shape }: Target): Point => {

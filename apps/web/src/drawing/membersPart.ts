@@ -12,6 +12,7 @@ import {
   type Leg,
   type NumberFormat,
   type Point,
+  largest,
 } from '@hedrion/core'
 import { beamText, columnText } from './describe'
 import { acrossOf } from './paintOrdinates'
@@ -35,7 +36,7 @@ const tallest = 26
 export function ordinateScale(beams: readonly BeamView[], { format }: PlanOptions): OrdinateScale {
   const top = Math.max(
     0,
-    ...beams.flatMap(({ lines }) => lines.flatMap(([, , q0, q1]) => [Math.abs(q0), Math.abs(q1)])),
+    largest(beams.flatMap(({ lines }) => lines.flatMap(([, , q0, q1]) => [Math.abs(q0), Math.abs(q1)]))),
   )
   if (top === 0) return { top, scale: 0, pixels: 0, text: '' }
   const scale = tallest / top
@@ -139,7 +140,7 @@ function ordinateValues(line: Ordinates[number], lines: Ordinates, top: number):
 
 /** Of an ordinate that is followed in many pieces: values that differ from a greater one beside them by too little are not said. */
 function toldApart(values: readonly Said[]): readonly Said[] {
-  const most = Math.max(...values.map(({ q }) => Math.abs(q)))
+  const most = largest(values.map(({ q }) => Math.abs(q)))
   const reach = 0.4 * values.reduce((sum, { length }) => sum + length, 0)
   if (values.length <= manyPieces) return values
   const kept: Said[] = []

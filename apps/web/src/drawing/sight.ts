@@ -1,3 +1,4 @@
+import { largest } from '@hedrion/core'
 import type { Point, Point3 } from '@hedrion/core'
 import type { Plane } from './viewport'
 
@@ -21,6 +22,6 @@ export function levelPlane(sight: Sight, z: number, [x0, y0]: Point): Plane {
   return {
     seen: ([x, y], over = 0) => sight.seen([x, y, z + over]),
     under: (pixels) => sight.atElevation(pixels, z),
-    pixelsPerMetre: Math.max(1, ...lengths),
+    pixelsPerMetre: Math.max(1, largest(lengths)),
   }
 }

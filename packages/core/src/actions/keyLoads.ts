@@ -1,3 +1,4 @@
+import { own } from '../outcome/own'
 import type { BuildUp, LoadKey } from '../document/recordKinds'
 import type { Concern } from '../outcome/outcome'
 import { familyOf } from '../standards/families'
@@ -85,7 +86,7 @@ export const imposedOn = ({ imposed, pitched }: KeyLoads, stretch: number): Trac
 
 /** Whether it may be reduced, and what stays of it then (IS 875-2 3.2.1.1, BS 6399-1 6.1). */
 function reducibleOf(key: LoadKey, uniform: number, standard: Standard): Pick<KeyLoads, 'reducible' | 'kept'> {
-  const use = key.use === null ? undefined : standard.uses[key.use]
+  const use = key.use === null ? undefined : own(standard.uses, key.use)
   const limit = use?.kept ? parameterIf(standard, 'reduction.kept') : null
   const isHeavy = limit !== null && uniform >= limit.value
   const reducible = key.reducible !== 'never' && use?.reducible === true && (use.kept !== 'onlyHeavy' || isHeavy)
@@ -121,9 +122,9 @@ function aboveFinal(key: LoadKey, permanent: Traced, imposed: Traced | null): re
  */
 export function casesOfUse(use: string | null, standard: Standard, uniform = 0): KeyLoads['cases'] {
   const { groups, heavy } = familyOf(standard.family)
-  const own = use === null ? undefined : standard.uses[use]?.group
-  const group = heavy && own === heavy.group && uniform > heavy.above ? heavy.becomes : own
-  const known = group === undefined ? undefined : groups[group]
+  const its = use === null ? undefined : own(standard.uses, use)?.group
+  const group = heavy && its === heavy.group && uniform > heavy.above ? heavy.becomes : its
+  const known = group === undefined ? undefined : own(groups, group)
   if (group === undefined || known === undefined) return null
   return { group, imposed: imposedCase(known, group), partitions: partitionCase(known, group) }
 }
@@ -143,7 +144,7 @@ function useConcerns(
 ): readonly Concern[] {
   if (use === null) return []
   const data = { key: name, use, standard: standard.layers.join(' + ') }
-  if (!standard.uses[use]) return [{ code: 'key.unknown-use', severity: 'blocking', about: [id], data }]
+  if (!own(standard.uses, use)) return [{ code: 'key.unknown-use', severity: 'blocking', about: [id], data }]
   const byHeight = perMetre === null ? 0 : 1
   if (imposed === null)
     return [{ code: 'key.no-value', severity: 'blocking', about: [id], data: { ...data, byHeight } }]

@@ -1,3 +1,4 @@
+import { own } from '../outcome/own'
 import type { LoadKey } from '../document/recordKinds'
 import { familyOf } from '../standards/families'
 import type { Use } from '../standards/family'
@@ -7,7 +8,7 @@ import { given, type Traced } from '../trace/traced'
 /** The part of the imposed load of a use that counts for the mass of a level, by the standard's rule. */
 export function massShareOfUse(use: string | null, imposed: number, standard: Standard): Traced {
   const { mass, groups } = familyOf(standard.family)
-  const entry = use === null ? undefined : standard.uses[use]
+  const entry = use === null ? undefined : own(standard.uses, use)
   const none = given('ψ_E', 'factor', 0, `no part of it counts, ${mass.clause}`)
   // how heavy it is decides, also of what is typed without a use
   if (mass.shareOf === 'byIntensity' && !entry) return parameterIf(standard, byIntensity(imposed, standard)) ?? none

@@ -1,3 +1,4 @@
+import { own } from '../outcome/own'
 import type { ReductionTable } from '../document/recordKinds'
 import { parameterIf, parameterOf, type Standard } from '../standards/layer'
 import { formula } from '../trace/formula'
@@ -56,7 +57,7 @@ export const whatIsLeft = formula({
 })
 
 function leftBy(standard: Standard, key: string, at: Traced): Traced<'factor'> | null {
-  const table = standard.tables[key]
+  const table = own(standard.tables, key)
   const read = table && readTable(table, 'spared', at)
   return read?.ok ? whatIsLeft({ r: read.value as Traced<'factor'> }) : null
 }

@@ -1,3 +1,4 @@
+import { largest } from '../outcome/lists'
 import { once } from '../document/once'
 import { feetAlong } from '../geometry/course'
 import type { Near } from '../geometry/nearby'
@@ -50,7 +51,7 @@ export const bearingAmong = <P extends PlaceOnBeam>(places: readonly P[]): reado
   places.length < 2 ? places : scores.reduce<readonly P[]>(best, places)
 
 function best<P extends PlaceOnBeam>(places: readonly P[], score: Score): readonly P[] {
-  const most = Math.max(...places.map(score))
+  const most = largest(places.map(score))
   return places.filter((place) => score(place) === most)
 }
 

@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import { stretchId } from '../document/labels'
 import type { MemberShape } from '../document/shapes'
 import { isUpright } from '../document/roles'
@@ -28,8 +29,14 @@ export function framePlan(members: readonly MemberShape[]): FramePlan {
   const columns = [...standing]
   for (const wall of drafts) {
     const own = stretchColumns(wall)
-    wall.supports.push(...own.map(({ s }, k): Support => ({ s, on: 'column', index: columns.length + k, at: 0 })))
-    columns.push(...own.map(({ column }) => column))
+    pushAll(
+      wall.supports,
+      own.map(({ s }, k): Support => ({ s, on: 'column', index: columns.length + k, at: 0 })),
+    )
+    pushAll(
+      columns,
+      own.map(({ column }) => column),
+    )
   }
   findSupports(drafts, standing)
   const beams = drafts.map(finish)

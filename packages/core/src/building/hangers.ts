@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import { once } from '../document/once'
 import type { SlopeShape } from '../document/shapes'
 import { nearby } from '../geometry/nearby'
@@ -47,7 +48,10 @@ export function hungPlan(own: FloorOver, aboves: readonly FloorOver[]): HungPlan
     if (!isHanger(column)) return null
     const found = hangFrom(farEnd(column), column.far !== undefined, aboves)
     const top = aboves[(found[0]?.up ?? 1) - 1]
-    landings.push(...found.map((held) => ({ row, ...held })))
+    pushAll(
+      landings,
+      found.map((held) => ({ row, ...held })),
+    )
     if (found.length === 0) unsupported.push(row)
     return top ? Math.max(0, heightOf(top, farEnd(column)) - heightOf(own, column.at)) : 0
   })

@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import { nearby } from '../geometry/nearby'
 import type { Point } from '../geometry/point'
 import { touches } from '../geometry/polygon'
@@ -30,7 +31,7 @@ export function standFeet(above: FramePlan, below: FramePlan): FootPlan {
   above.columns.forEach((column, row) => {
     if (isHanger(column)) return
     const found = column.stretch ? (walls.get(row) ?? []) : columnFeet(column, row, ground)
-    if (found.length > 0) landings.push(...found)
+    if (found.length > 0) pushAll(landings, found)
     else unsupported.push(row)
   })
   return { landings, unsupported }

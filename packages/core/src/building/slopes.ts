@@ -1,3 +1,4 @@
+import { pushAll, smallest } from '../outcome/lists'
 import type { SlopeShape } from '../document/shapes'
 import type { Leg } from '../geometry/course'
 import type { Point } from '../geometry/point'
@@ -10,7 +11,7 @@ const uphillOf = ({ uphill }: SlopeShape, [x, y]: Point): number => x * Math.cos
 
 /** Height of the plane of a slope over its level at a point of the plan, m. */
 export function heightOn(slope: SlopeShape, at: Point): number {
-  const lowest = Math.min(...slope.outline.map((corner) => uphillOf(slope, corner)))
+  const lowest = smallest(slope.outline.map((corner) => uphillOf(slope, corner)))
   return slope.eaves + Math.tan(slope.pitch) * (uphillOf(slope, at) - lowest)
 }
 
@@ -90,7 +91,7 @@ function bordersOn(slopes: readonly SlopeShape[], a: Point, b: Point, length: nu
       const [from, to] = [project(a, b, p), project(a, b, q)]
       // a line along a verge meets the ridge at a corner
       if (Math.abs(from.off) <= onLine) found.push(from.s)
-      found.push(...passing(from, to))
+      pushAll(found, passing(from, to))
     })
   return found.filter((s) => s > samePoint && s < length - samePoint)
 }

@@ -1,3 +1,4 @@
+import { largest } from '../outcome/lists'
 import type { MemberShape } from '../document/shapes'
 import { feetAlong, pointAlong, type Leg } from '../geometry/course'
 import type { Point } from '../geometry/point'
@@ -78,7 +79,7 @@ interface Under {
 }
 
 function withMostColumns(under: readonly Under[]): readonly Under[] {
-  const most = Math.max(...under.map(({ other }) => columnCount(other)))
+  const most = largest(under.map(({ other }) => columnCount(other)))
   return under.filter(({ other }) => columnCount(other) === most)
 }
 

@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import type { WallShape } from '../document/shapes'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
@@ -46,8 +47,9 @@ export function wallSegments(run: Pick<WallShape, 'path' | 'closed'>): readonly 
   let waiting = 0
   for (const group of runsOf(steps)) {
     const [own, left] = group[0]?.isShort ? joined(group) : [group, 0]
-    found.push(
-      ...own.map(({ index, a, b, length, drawn }, i) => ({
+    pushAll(
+      found,
+      own.map(({ index, a, b, length, drawn }, i) => ({
         index,
         a,
         b,

@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import { isBent, pointsOfBeam, type Beam, type FramePlan } from '../building/frame'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
@@ -38,7 +39,7 @@ function doubledAndCrossing(frame: FramePlan): readonly Found[] {
     for (const k of near(pointsOfBeam(first))) {
       const second = beams[k]
       if (k > i && second && !meetEndToEnd(first, second))
-        found.push(...doubled(first, second), ...crosses(first, second, frame))
+        pushAll(found, [...doubled(first, second), ...crosses(first, second, frame)])
     }
   })
   return found

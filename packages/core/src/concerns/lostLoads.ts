@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import { isConstruction, isHorizontal } from '../actions/cases'
 import { feetSum, onNothing } from '../derivation/balance'
 import { negligible } from '../derivation/negligible'
@@ -37,7 +38,7 @@ export function lostLoads(state: ProjectState): readonly Concern[] {
       if (lost.length === 0) return
       const id = recordOfSource(source)
       const known = lostOf.get(id) ?? { what: source.kind, lost: [] }
-      known.lost.push(...lost)
+      pushAll(known.lost, lost)
       lostOf.set(id, known)
     })
     return [...lostOf].flatMap(([id, { what, lost }]): Concern[] => {

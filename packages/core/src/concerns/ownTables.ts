@@ -1,3 +1,4 @@
+import { largest } from '../outcome/lists'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
 import type { ReductionTable } from '../document/recordKinds'
@@ -24,7 +25,7 @@ export function doubtsOf(table: ReductionTable): readonly Concern[] {
       data: { table: name, row: i + 2, by, from: row.from, before: before.from, ...data },
     })
     if (row.from <= before.from) return [found('table.rows-out-of-order')]
-    const others = Math.max(...steps.filter((_, k) => k !== i), 0)
+    const others = Math.max(largest(steps.filter((_, k) => k !== i)), 0)
     return [
       ...(row.factor > before.factor
         ? [found('table.factor-grows', { factor: row.factor, factorBefore: before.factor })]

@@ -1,3 +1,4 @@
+import { smallest } from '../outcome/lists'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
 import type { Concern } from '../outcome/outcome'
@@ -11,7 +12,7 @@ export function heavyFaces({ document, standard, keys, floors }: ProjectState): 
     .map(({ elevation }) => elevation)
     .sort((a, b) => a - b)
   const storeys = levels.slice(1).map((z, i) => z - (levels[i] ?? z))
-  const height = Math.min(...storeys.filter((storey) => storey > 0))
+  const height = smallest(storeys.filter((storey) => storey > 0))
   if (!Number.isFinite(height) || floors.length === 0) return []
   return [...keys.values()].flatMap(({ key, partitions }): Concern[] => {
     const { id, name, partitionRule, partitionWeight: weight } = key

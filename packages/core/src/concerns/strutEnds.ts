@@ -1,3 +1,4 @@
+import { smallest } from '../outcome/lists'
 import { heightAt } from '../building/slopes'
 import { expandedAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
@@ -38,7 +39,7 @@ function endsOf(state: ProjectState, floor: FloorState, strut: Strut): readonly 
     const reaches = at ? reachesAt(state, floor, at) : []
     // where there is nothing at all, the load that is not carried says so
     if (reaches.length === 0 || reaches.some(([low, high]) => height >= low && height <= high)) return []
-    const gap = Math.min(...reaches.map(([low, high]) => Math.max(low - height, height - high)))
+    const gap = smallest(reaches.map(([low, high]) => Math.max(low - height, height - high)))
     const data = { label: strut.label, level: floor.level.name, end, height, gap }
     return [{ code: 'strut.end-beside', severity: 'caution', about: [expandedAt(floor, strut.id)], data }]
   })
@@ -58,7 +59,7 @@ function reachesAt(state: ProjectState, { operator, level, hung }: FloorState, a
   const found: readonly Reach[] = [
     // it may pass levels, and one more may stand under it
     ...standing.map((hanging): Reach =>
-      hanging === null ? [Math.min(0, ...below) - meets, top + meets] : [top - meets, top + hanging + meets],
+      hanging === null ? [Math.min(0, smallest(below)) - meets, top + meets] : [top - meets, top + hanging + meets],
     ),
     ...beams.map(({ member }): Reach => {
       const truss = memberOf(state.document, member.id)?.truss

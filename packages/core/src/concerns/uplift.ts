@@ -1,3 +1,4 @@
+import { largest, smallest } from '../outcome/lists'
 import type { Rule } from '../combinations/ruleSets'
 import { caseRow } from '../derivation/cells'
 import { expandedAt } from '../derivation/floorQueries'
@@ -19,13 +20,13 @@ const felt = 1
 export function upliftWithoutRow(state: ProjectState): readonly Concern[] {
   const strength = familyOf(state.standard.family).ruleSets[0]?.id
   const rules = rulesOf(state).filter(({ set }) => set === strength)
-  const least = (of: readonly Rule[]) => Math.min(...of.map(({ permanent }) => Math.min(...permanent)))
+  const least = (of: readonly Rule[]) => smallest(of.map(({ permanent }) => smallest(permanent)))
   const [any, counted] = [least(rules), least(rules.filter((rule) => counts(state, rule)))]
   if (!(any < 1) || counted < 1 || state.actions.length === 0) return []
   const imposed = state.actions.find(({ id }) => id === 'imposed')?.cases ?? []
   const factorOf = (caseId: string): number => {
     const loadCase = imposed.find(({ id }) => id === caseId)
-    return loadCase ? Math.max(0, ...rules.map(({ accompanying }) => accompanying(loadCase))) : 0
+    return loadCase ? Math.max(0, largest(rules.map(({ accompanying }) => accompanying(loadCase)))) : 0
   }
   const factors = state.caseIds.map(factorOf)
   return state.floors.flatMap((floor) => [
@@ -88,7 +89,7 @@ function concern(
     up: -lift,
     force,
     gamma: any,
-    gammaQ: Math.max(...factors),
+    gammaQ: largest(factors),
     family: familyOf(state.standard.family).name,
   }
   return { code: 'support.lifted', severity: force < 0 ? 'caution' : 'note', about: [expandedAt(floor, id)], data }

@@ -1,3 +1,4 @@
+import { largest } from '../outcome/lists'
 import { heightOn } from '../building/slopes'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
@@ -13,14 +14,14 @@ export function windOfSlopes({ document, basis, floors, wind, extent }: ProjectS
   const ground = basis?.ground ?? 0
   const rising = floors.flatMap(({ level, operator }) =>
     operator.plan.slopes.flatMap((slope) => {
-      const rise = Math.max(...slope.outline.map((corner) => heightOn(slope, corner)))
+      const rise = largest(slope.outline.map((corner) => heightOn(slope, corner)))
       const stands = level.elevation > ground && boxesTouch(boxOf(slope.outline), extent)
       return stands && rise > negligible ? [{ id: slope.id, ridge: level.elevation + rise - ground }] : []
     }),
   )
   if (rising.length === 0) return []
   const labels = [...new Set(rising.map(({ id }) => labelOf(document, id)))].join(', ')
-  const ridge = Math.max(...rising.map((slope) => slope.ridge))
+  const ridge = largest(rising.map((slope) => slope.ridge))
   const about = [...new Set(rising.map(({ id }) => id as string))]
   return [{ code: 'wind.slopes', severity: 'caution', about, data: { labels, ridge } }]
 }

@@ -1,3 +1,4 @@
+import { largest } from '../outcome/lists'
 import { barrierCase, isHorizontal } from '../actions/cases'
 import { isHanger } from '../building/frame'
 import { pressedOnBarriers } from './barriers'
@@ -89,9 +90,11 @@ export function equilibriumResidual(state: ProjectState): number {
   const gravity = state.caseIds.filter((id) => !isHorizontal(id)).map((id) => balanceOf(state, id))
   return Math.max(
     0,
-    ...gravity.map(
-      ({ applied, atSupports, notCarried }) =>
-        Math.abs(applied - atSupports - notCarried) / Math.max(1, Math.abs(applied)),
+    largest(
+      gravity.map(
+        ({ applied, atSupports, notCarried }) =>
+          Math.abs(applied - atSupports - notCarried) / Math.max(1, Math.abs(applied)),
+      ),
     ),
   )
 }

@@ -1,3 +1,4 @@
+import { largest } from '../outcome/lists'
 import { pointsOfBeam } from '../building/frame'
 import { polygonHull } from 'd3-polygon'
 import { meanHeight } from '../building/slopes'
@@ -118,10 +119,10 @@ function headOf(source: WallSource, { plan, height: storeyHeight, depthOf, thick
     .flatMap(({ panel }) => thicknessOf.get(panel.id) ?? [])
   // under a roof the wall goes up to it, by the mean of its stretch
   const roof = meanHeight(plan.slopes, segment.a, segment.b)
-  return { storeyHeight: storeyHeight + roof, beamDepth: largest(depths), slabDepth: largest(slabs) }
+  return { storeyHeight: storeyHeight + roof, beamDepth: largestOf(depths), slabDepth: largestOf(slabs) }
 }
 
-const largest = (values: readonly number[]): number | null => (values.length > 0 ? Math.max(...values) : null)
+const largestOf = (values: readonly number[]): number | null => (values.length > 0 ? largest(values) : null)
 
 const nearOrIn = (outline: Region, [x, y]: readonly [number, number]): boolean =>
   (

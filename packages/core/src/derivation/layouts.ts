@@ -1,3 +1,4 @@
+import { largest } from '../outcome/lists'
 import { bearersOf, type Bearer } from '../building/bearers'
 import type { Column, FramePlan } from '../building/frame'
 import { framePlan } from '../building/framePlan'
@@ -290,7 +291,7 @@ function sharingOf(memo: Memo, shapes: LayoutShapes, frame: FramePlan, plans: re
   const carriersNear = among(
     carriers,
     carriers.map(({ a, b }) => [a, b]),
-    Math.max(limits.reach, ...shapes.panels.map(({ supportReach }) => supportReach ?? 0)),
+    Math.max(limits.reach, largest(shapes.panels.map(({ supportReach }) => supportReach ?? 0))),
   )
   const columnsNear = among(frame.columns, placesOf(frame.columns))
   const plansNear = among(plans, outlines(shapes.panels))

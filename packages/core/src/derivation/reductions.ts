@@ -1,3 +1,4 @@
+import { smallest } from '../outcome/lists'
 import { isHanger, type Beam, type Column } from '../building/frame'
 import { isRoofCase, reducibleGroupOf } from '../actions/cases'
 import { reductionsOf, sparedOf, type ReducibleLoad, type Reductions, type Supported } from '../actions/reduction'
@@ -232,7 +233,7 @@ function flattestRise(state: ProjectState, caseId: string): number {
       source.kind === 'region' && at(intensities, row) !== 0 ? (pitchOf.get(source.region.slopeId ?? '') ?? 0) : [],
     ),
   )
-  return pitches.length === 0 ? 0 : 12 * Math.tan(Math.min(...pitches))
+  return pitches.length === 0 ? 0 : 12 * Math.tan(smallest(pitches))
 }
 
 /** What of an imposed case a beam may be spared, for the area that it supports. */

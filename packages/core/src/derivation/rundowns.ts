@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import { selfWeight } from '../actions/cases'
 import { isHanger } from '../building/frame'
 import { hungPlan, nothingHung, type FloorOver, type HungPlan } from '../building/hangers'
@@ -155,11 +156,11 @@ export function rundowns(memo: Memo, floors: readonly StandingFloor[], caseIds: 
   const worked = floors.map((floor, i) => workedOf(memo, floor, hung[i] ?? nothingHung, caseIds))
   const found: Rundown[] = []
   for (const [from, to] of groupsOf(hung)) {
-    const above = found[0]?.rundown ?? null
+    const above = found.at(-1)?.rundown ?? null
     const results = floorsWorked(memo, worked.slice(from, to + 1), above)
-    found.unshift(...results.map((result, k) => ({ ...result, hung: hung[from + k] ?? nothingHung })))
+    pushAll(found, results.map((result, k) => ({ ...result, hung: hung[from + k] ?? nothingHung })).reverse())
   }
-  return found
+  return found.reverse()
 }
 
 function hungOver(memo: Memo, { operator, level }: StandingFloor, aboves: readonly StandingFloor[]): HungPlan {

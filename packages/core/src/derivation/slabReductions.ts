@@ -1,3 +1,4 @@
+import { smallest } from '../outcome/lists'
 import { reducibleGroupOf } from '../actions/cases'
 import { areaOfOneWaySlab } from '../actions/liveReduction'
 import { reductionsOf, sparedOf, type ReducibleLoad } from '../actions/reduction'
@@ -116,5 +117,5 @@ function shortestSpan(state: ProjectState, floor: FloorState, { outline }: Reduc
       ),
     )
   })
-  return Math.min(...spans)
+  return smallest(spans)
 }

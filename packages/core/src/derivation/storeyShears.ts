@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import type { DiaphragmShare, HorizontalForce, Unheld } from '../actions/lateral/diaphragm'
 import type { StoreyForce } from '../actions/wind/windLoads'
 import { recordsOf } from '../document/document'
@@ -65,7 +66,7 @@ export function shareStoreyForces(state: ProjectState, { storeys: forces, way }:
   for (const [index, storey] of [...storeys.entries()].reverse()) {
     const { level } = storey.floor
     const here: StoreyForce[] = []
-    while (left[0] && left[0].z + ground >= level.elevation - onLine) here.push(...left.splice(0, 1))
+    while (left[0] && left[0].z + ground >= level.elevation - onLine) pushAll(here, left.splice(0, 1))
     const force = here
       .map(({ fx, fy, x, y }): HorizontalForce => ({ fx, fy, moment: x * fy - y * fx }))
       .reduce(sumOf, none)

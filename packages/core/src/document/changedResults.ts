@@ -1,3 +1,4 @@
+import { largest } from '../outcome/lists'
 import { boxOf } from '../geometry/polygon'
 import { recordsOf, type Document } from './document'
 import type { Basis, Kind } from './recordKinds'
@@ -182,7 +183,7 @@ export const changedResults: readonly ChangedResult[] = [
 ]
 
 /** The edition of the results that this build gives. */
-export const resultsEdition = Math.max(...changedResults.map(({ edition }) => edition))
+export const resultsEdition = largest(changedResults.map(({ edition }) => edition))
 
 /** What moved since an edition and bears on a project. */
 export const changedSince = (document: Document, edition: number): readonly ChangedResult[] =>

@@ -1,3 +1,4 @@
+import { largest } from '../outcome/lists'
 import { simpleMember, simplePanel } from '../document/blanks'
 import { newId, recordsOf, type Document, type Random } from '../document/document'
 import type {
@@ -393,6 +394,6 @@ function drawPatch(
     outline: points,
     key,
     mode: 'insteadOf',
-    order: Math.max(0, ...orders) + 1,
+    order: Math.max(0, largest(orders)) + 1,
   })
 }

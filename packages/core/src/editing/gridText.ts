@@ -1,3 +1,4 @@
+import { largest } from '../outcome/lists'
 import { newGridLine } from '../document/blanks'
 import type { Random } from '../document/document'
 import { gridLetter } from '../document/labels'
@@ -64,7 +65,7 @@ function aboutPoint(text: string, ground: Ground): readonly GridLine[] {
     return refuse(read.ok || place === '' ? 'Say about which place: about 0; 0: 8 lines every 22.5°.' : read.problem)
   const [centre = [0, 0]] = read.points
   const rings = ringsOf(rest, ground.format)
-  const reach = Math.max(10, ...rings)
+  const reach = Math.max(10, largest(rings))
   const angles = anglesOf(rest, ground.format)
   if (rings.length + angles.length === 0)
     return refuse('Say lines, rings or both: 8 lines every 22.5°, rings at 6, 12 m.')

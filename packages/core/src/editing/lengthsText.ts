@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import type { NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 
@@ -41,7 +42,7 @@ export function readLengths(text: string, format: NumberFormat, wanted: Wanted):
   for (const part of parts) {
     const read = readPart(part, format, wanted)
     if (!read.ok) return read
-    lengths.push(...read.lengths)
+    pushAll(lengths, read.lengths)
     if (lengths.length > limit) return refused(tooMany)
   }
   return lengths.length > 0 ? { ok: true, lengths } : refused(`None is asked for: say ${example}.`)

@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import { recordsOf, type Document } from '../document/document'
 import { labelOf } from '../document/labels'
 import type { Layout, Member } from '../document/recordKinds'
@@ -14,7 +15,10 @@ export function readMemberLabels(text: string, document: Document, layout: Layou
     const found = members.filter((member) => member.label.toLowerCase() === label.toLowerCase())
     if (found.length === 0)
       return { ok: false, problem: `No member here is called “${label.slice(0, 40)}”: say labels, such as B2, G1.` }
-    ids.push(...found.map(({ id }) => id))
+    pushAll(
+      ids,
+      found.map(({ id }) => id),
+    )
   }
   return { ok: true, ids: [...new Set(ids)].sort() }
 }

@@ -1,3 +1,4 @@
+import { own } from '../outcome/own'
 import { pressureRuleOf } from '../standards/pressureRules'
 import { withTyped } from './typedText'
 import type { Edit } from '../document/changes'
@@ -85,7 +86,7 @@ export function familyEdits(document: Document, basis: Basis, family: FamilyId):
 /** The sort of a use that the standard in use knows. */
 function sortOf(document: Document, use: string): Use['sort'] {
   const standard = standardOf(familyInUse(document), recordsOf(document, 'layer'))
-  return standard.uses[use]?.sort ?? null
+  return own(standard.uses, use)?.sort ?? null
 }
 
 /**
@@ -102,7 +103,7 @@ function keyEdits(document: Document, uses: Readonly<Record<string, Use>>, famil
 }
 
 function likeUse(document: Document, { use }: LoadKey, uses: Readonly<Record<string, Use>>): Pick<LoadKey, 'use'> {
-  if (use === null || uses[use]) return { use }
+  if (use === null || own(uses, use)) return { use }
   const sort = sortOf(document, use)
   const like = sort === null ? undefined : useOfSort(uses, sort)
   return { use: like ?? use }

@@ -1,3 +1,4 @@
+import { own } from '../outcome/own'
 import { newId, type Random } from '../document/document'
 import type { Section } from '../document/recordKinds'
 import { stockSections } from '../standards/stock/sections'
@@ -48,7 +49,7 @@ export function readSection(text: string, format: NumberFormat, random: Random):
   const rolled = readRolled(plain, random)
   if (rolled) return rolled
   const [, word = '', rest = ''] = /^([a-z]+) (.+)$/i.exec(plain) ?? []
-  const shape = Object.hasOwn(shapes, word.toLowerCase()) ? shapes[word.toLowerCase()] : undefined
+  const shape = own(shapes, word.toLowerCase())
   return shape ? readShape(plain, shape, rest, format, random) : refused(example)
 }
 

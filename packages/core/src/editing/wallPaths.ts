@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import type { Document } from '../document/document'
 import type { Member, WallRun } from '../document/recordKinds'
 import { union } from '../geometry/clip'
@@ -120,7 +121,7 @@ function grow(chain: Point[], rest: Point[][], atEnd: boolean): boolean {
   if (!next || meets.length > 1) return false
   rest.splice(rest.indexOf(next), 1)
   const onwards = (isAtEnd(next[0]) ? next : [...next].reverse()).slice(1)
-  if (atEnd) chain.push(...onwards)
-  else chain.unshift(...onwards.reverse())
+  if (atEnd) pushAll(chain, onwards)
+  else pushAll(chain, [...onwards.reverse(), ...chain.splice(0)])
   return true
 }

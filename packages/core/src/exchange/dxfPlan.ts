@@ -5,6 +5,9 @@ import { arcBetween, chordTurn } from '../geometry/arc'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
 import { samePoint } from '../geometry/tolerance'
+import { largest, pushAll } from '../outcome/lists'
+import { own } from '../outcome/own'
+import { dxfDamage } from './dxfStructure'
 
 export const dxfLimits = { characters: 20_000_000, shapes: 50_000 } as const
 
@@ -37,12 +40,15 @@ const refused = (problem: string): ReadDxf => ({ ok: false, problem })
 const insUnits: Readonly<Record<number, number>> = { 1: 0.0254, 2: 0.3048, 4: 1e-3, 5: 1e-2, 6: 1, 10: 0.9144, 14: 0.1 }
 
 /** Reads the shapes of a DXF drawing (text form) by their layers; only what lies in model space counts. */
-export function readDxf(text: string): ReadDxf {
+export function readDxf(written: string): ReadDxf {
+  const text = written.replace(/\r\n?/g, '\n')
   if (text.length > dxfLimits.characters) return refused('The drawing is larger than 20 MB.')
   // the head of the binary form ends with these two, which no text has
   if (text.slice(0, 40).includes('\u001a\u0000')) return refused('This is a binary DXF file. Save it as a text DXF.')
-  if (!/^\s*(0|999)\s*\r?\n/.test(text) || !/\bENTITIES\b/.test(text)) return refused('This is no DXF drawing.')
+  if (!/^\s*(0|999)\s*\n/.test(text) || !/\bENTITIES\b/.test(text)) return refused('This is no DXF drawing.')
   if (!/\bEOF\s*$/.test(text)) return refused('The drawing ends in the middle; it was cut off.')
+  const damage = dxfDamage(text)
+  if (damage !== null) return refused(damage)
   let parsed: unknown
   try {
     parsed = new DxfParser().parseSync(text)
@@ -59,9 +65,7 @@ export function readDxf(text: string): ReadDxf {
 
 /** What the parser answers is not trusted to have any shape. */
 const fieldOf = (value: unknown, name: string): unknown =>
-  typeof value === 'object' && value !== null && Object.hasOwn(value, name)
-    ? (value as Readonly<Record<string, unknown>>)[name]
-    : undefined
+  typeof value === 'object' && value !== null ? own(value as Readonly<Record<string, unknown>>, name) : undefined
 const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? (value as readonly unknown[]) : [])
 const numberOf = (value: unknown): number | null =>
   typeof value === 'number' && Number.isFinite(value) && Math.abs(value) < 1e9 ? value : null
@@ -89,10 +93,10 @@ type Gathered = Map<string, Gathering>
 
 function put(layers: Gathered, name: string, { paths = [], sides = [], rings = [], points = [] }: Shapes): void {
   const layer = layers.get(name) ?? { paths: [], sides: [], rings: [], points: [] }
-  layer.paths.push(...paths)
-  layer.sides.push(...sides)
-  layer.rings.push(...rings)
-  layer.points.push(...points)
+  pushAll(layer.paths, paths)
+  pushAll(layer.sides, sides)
+  pushAll(layer.rings, rings)
+  pushAll(layer.points, points)
   layers.set(name, layer)
 }
 
@@ -102,7 +106,7 @@ function planOf(entities: readonly unknown[], insUnit: unknown): DxfPlan {
   for (const entity of entities) {
     if (fieldOf(entity, 'inPaperSpace') === true || fieldOf(entity, 'visible') === false) continue
     const type = textOf(fieldOf(entity, 'type'))
-    const shapes = Object.hasOwn(readers, type) ? readers[type]?.(entity) : undefined
+    const shapes = own(readers, type)?.(entity)
     if (!shapes) {
       leftOut.set(type, (leftOut.get(type) ?? 0) + 1)
       continue
@@ -142,7 +146,7 @@ function asPath(sides: readonly (readonly Point[])[], closed: boolean): Shapes |
   const points = sides.flatMap((side, i) => (i === 0 ? side : side.slice(1)))
   const [first, last] = [points[0], points.at(-1)]
   if (!first || !last || points.length < 2) return undefined
-  const size = Math.max(...points.map((point) => distance(point, first)))
+  const size = largest(points.map((point) => distance(point, first)))
   const returns = points.length > 3 && distance(first, last) <= 1e-6 * size
   const ring = returns ? points.slice(0, -1) : points
   return (closed || returns) && ring.length >= 3 ? { rings: [ring], sides } : { paths: [points], sides }

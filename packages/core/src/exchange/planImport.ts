@@ -45,6 +45,9 @@ export interface Imported {
   readonly problem: string | null
 }
 
+/** Each is compared with all others; a layer with more of them is no grid. */
+const mostGridLines = 1000
+
 /** Records from layers, each for its use: all of them or none, with what could not be made. */
 export function importedPlan(
   layers: readonly (readonly [layer: DxfLayer, use: LayerUse])[],
@@ -55,13 +58,16 @@ export function importedPlan(
   const leftOut = new Map<string, number>()
   const leave = (why: string) => leftOut.set(why, (leftOut.get(why) ?? 0) + 1)
   const label = labeller(document, layout)
+  let lines = 0
   for (const [layer, use] of layers)
     for (const shape of shapesFor(layer, use, leave)) {
       const points = shape.points.map(place)
       const reason = reasonAgainst(points, use)
       if (reason) leave(reason)
+      else if (use === 'gridLine' && lines >= mostGridLines) leave(`grid lines beyond the first ${mostGridLines}`)
       else if (use === 'gridLine') {
         const line = gridLineOf(points, made, document, random)
+        lines++
         if (line) made.push(line)
         else leave('grid lines that stand there already')
       } else if (use !== 'none') {

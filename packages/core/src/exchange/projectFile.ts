@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import { resultsEdition } from '../document/changedResults'
 import { documentOf, formatName, formatVersion, type Document } from '../document/document'
 import { migrateRecord } from '../document/format/migrate'
@@ -70,7 +71,7 @@ function readRecords(records: Record<string, unknown>, version: number, results:
     const made = migrateRecord(value, version).flatMap((one) => readRecord(one, path, problems) ?? [])
     if (made.length > 0 && (value as { readonly id: string }).id !== id)
       problems.push({ path: `${path}.id`, problem: 'The record has another id than its key.' })
-    read.push(...made)
+    pushAll(read, made)
     if (problems.length > 50) break
   }
   const document = documentOf(read)

@@ -1,3 +1,4 @@
+import { own } from '../outcome/own'
 import { CellRefusal, headingOf, readCells, refuseCell, type CellRow } from './cells'
 
 /** What is wrong with a cell, by the row as a person counts it (headings are row 1). */
@@ -82,7 +83,7 @@ function readHeadings<C extends string>(
       found.push(null)
       continue
     }
-    const column = columns.find((known) => known === plain) ?? otherNames[plain]
+    const column = columns.find((known) => known === plain) ?? own(otherNames, plain)
     if (!column)
       return { column: cell.slice(0, 40), problem: `This heading is not known. Known are ${columns.join(', ')}.` }
     if (found.some((heading) => heading?.column === column))

@@ -1,3 +1,4 @@
+import { largest, smallest } from '../outcome/lists'
 import { recordsOf, type Document, type Random } from '../document/document'
 import type { Layout, Member, Panel } from '../document/recordKinds'
 import { drawRecord } from '../editing/drawn'
@@ -91,8 +92,8 @@ type Piece = readonly [Point, Point]
 function linesAcross(region: Region, angle: number, { kind, spacing }: JoistSpacing): readonly Piece[] {
   // u along the joists, so that what the span measures runs against v
   const edges = edgesOf(region, turnTo(angle + Math.PI / 2))
-  const from = Math.max(...edges.map(({ v1 }) => v1))
-  const width = from - Math.min(...edges.map(({ v0 }) => v0))
+  const from = largest(edges.map(({ v1 }) => v1))
+  const width = from - smallest(edges.map(({ v0 }) => v0))
   const step = kind === 'exact' ? spacing : width / Math.ceil(width / spacing - 1e-9)
   // one on the far side would lie on its beam
   const count = Math.min(limit + 1, Math.ceil((width - sameSupport) / step) - 1)

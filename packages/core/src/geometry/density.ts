@@ -1,3 +1,4 @@
+import { largest, smallest } from '../outcome/lists'
 import type { Point } from './point'
 import { eachEdge, type Region } from './polygon'
 
@@ -26,7 +27,7 @@ export function densityAlong(
   const way: Point = [Math.cos(angle), Math.sin(angle)]
   const corners = region.flat()
   const places = corners.map(([x, y]) => x * way[0] + y * way[1])
-  const [from, to] = [Math.min(...places), Math.max(...places)]
+  const [from, to] = [smallest(places), largest(places)]
   const first = corners[places.indexOf(from)] ?? [0, 0]
   if (!(to > from) || start === end) return { at: first, value: start, grows: [0, 0] }
   const slope = (end - start) / (to - from)

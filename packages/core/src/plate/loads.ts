@@ -1,3 +1,4 @@
+import { smallest } from '../outcome/lists'
 import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { loadOver, type Density } from '../geometry/density'
@@ -107,8 +108,8 @@ function putNearest(out: Float64Array, mesh: Mesh, force: number, moments: Point
 
 /** How deep a point lies inside a triangle, m: from its nearest side, less than zero outside. */
 function depthIn(corners: readonly [Point, Point, Point], at: Point): number {
-  return Math.min(
-    ...corners.map((p, i) => {
+  return smallest(
+    corners.map((p, i) => {
       const q = corners[(i + 1) % 3] ?? p
       return sideOf(p, q, at) / distance(p, q)
     }),

@@ -1,3 +1,4 @@
+import { largest } from '../outcome/lists'
 import { entry } from '../outcome/assert'
 import { even } from '../geometry/density'
 import type { Point } from '../geometry/point'
@@ -97,7 +98,7 @@ function solveNear(input: PlateInput): Plate | undefined {
     const finer = solveAt(input, graph, size / 2)
     if (!finer) return undefined
     size /= 2
-    const { largest, change } = changeOf(before, finer)
+    const { largest: most, change } = changeOf(before, finer)
     const next = 4 * finer.mesh.points.length
     if (change < converged || next > mostPoints)
       return {
@@ -107,7 +108,7 @@ function solveNear(input: PlateInput): Plate | undefined {
         kept: finer.factor.kept,
         size,
         change,
-        largest,
+        largest: most,
       }
     before = finer
   }
@@ -225,8 +226,8 @@ function changeOf(coarse: Solved, fine: Solved): Pick<Plate, 'change' | 'largest
   const whole = [...fine.totals.values()].reduce((sum, force) => sum + force, 0)
   const members = new Set([...coarse.totals.keys(), ...fine.totals.keys()])
   const changes = [...members].map((id) => Math.abs((fine.totals.get(id) ?? 0) - (coarse.totals.get(id) ?? 0)))
-  const largest = Math.max(0, ...changes) / Math.abs(whole)
-  return { largest, change: largest * Math.max(1, members.size / countedMembers) }
+  const most = Math.max(0, largest(changes)) / Math.abs(whole)
+  return { largest: most, change: most * Math.max(1, members.size / countedMembers) }
 }
 
 function contactsOf(bearings: readonly Bearing[], mesh: Mesh): ReadonlyMap<string, readonly Contact[]> {

@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import { entry } from '../outcome/assert'
 import { addTo } from './entries'
 
@@ -137,7 +138,7 @@ function shortRows({ rows, size }: Symmetric): readonly number[] {
     if (seen[i]) continue
     // the last that is reached from anywhere lies at an end
     const end = spread(next, farthest(next, i), seen)
-    order.push(...end)
+    pushAll(order, end)
   }
   return order.reverse()
 }

@@ -1,3 +1,4 @@
+import { largest, smallest } from '../outcome/lists'
 import { isHanger } from '../building/frame'
 import { barrierCase } from '../actions/cases'
 import { heightOn } from '../building/slopes'
@@ -323,8 +324,8 @@ const slopeViews = (state: ProjectState, floor: FloorState): readonly SlopeView[
       outline: slope.outline,
       pitch: slope.pitch,
       uphill: slope.uphill,
-      low: Math.min(...heights),
-      high: Math.max(...heights),
+      low: smallest(heights),
+      high: largest(heights),
     }
   })
 

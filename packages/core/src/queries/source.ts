@@ -1,3 +1,4 @@
+import { own } from '../outcome/own'
 import type { ProjectState } from '../derivation/project'
 import { recordsOf } from '../document/document'
 import { familyOf } from '../standards/families'
@@ -21,14 +22,14 @@ export interface Source {
 /** Null for a key that no layer in use knows. */
 export function source(state: ProjectState, key: string): Source | null {
   const table = sourceTable(state.standard, key)
-  const found = state.standard.values[key]
+  const found = own(state.standard.values, key)
   if (!table || !found) return null
   const { quantity, min, max } = found.meaning
   return {
     table,
     taken: [...new Set(takenRows(state, table.id))],
     quantity,
-    recommended: familyOf(state.standard.family).recommended.values[key]?.value ?? null,
+    recommended: own(familyOf(state.standard.family).recommended.values, key)?.value ?? null,
     limits: [min, max],
     picture: sourcePicture(state, key, found.value),
   }

@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import { entry } from '../outcome/assert'
 import { isHanger, type FramePlan, type Landing } from '../building/frame'
 import type { HungLanding } from '../building/hangers'
@@ -84,7 +85,7 @@ function reaches(next: readonly (readonly number[])[], node: number): boolean {
     if (at === node) return true
     if (seen.has(at)) continue
     seen.add(at)
-    open.push(...entry(next, at))
+    pushAll(open, entry(next, at))
   }
   return false
 }

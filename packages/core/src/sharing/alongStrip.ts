@@ -1,3 +1,4 @@
+import { largest } from '../outcome/lists'
 import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { onLine } from '../geometry/tolerance'
@@ -23,7 +24,7 @@ export function shareAlongStrip(
   const merged: Merged = new Map()
   const middle = (edge.u0 + edge.u1) / 2
   const supports = (at: number) => supportsAt(ground, at, middle, new Map()).length
-  const most = Math.max(...[v, v + beside, v - beside].map(supports))
+  const most = largest([v, v + beside, v - beside].map(supports))
   const strips = supports(v) === most ? [v] : [v + beside, v - beside].filter((at) => supports(at) === most)
   const [c, d] = [Math.min(edge.u0, edge.u1), Math.max(edge.u0, edge.u1)]
   const force = { c, d, w: applied / strips.length, skew: load ? skewOf(load) / strips.length : 0 }

@@ -1,3 +1,4 @@
+import { largest, pushAll } from '../outcome/lists'
 import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { densityAt, isEven, type Density } from '../geometry/density'
@@ -189,7 +190,7 @@ function stopsOf({ length, stops: own }: Site, rivals: readonly Rival[], sides: 
     for (const border of borders) meet(one, border)
   })
   // the axis itself: where a side of the region crosses it
-  for (const border of borders) stops.push(...roots(border, [0, 0, 0]))
+  for (const border of borders) pushAll(stops, roots(border, [0, 0, 0]))
   const sorted = stops.filter((s) => s >= 0 && s <= length).sort((p, q) => p - q)
   return sorted.filter((s, i) => i === 0 || s - entry(sorted, i - 1) > 1e-12)
 }
@@ -209,7 +210,7 @@ function followed({ stops, within }: Rays): readonly Piece[] {
   const samples = [0.02, 0.26, 0.5, 0.74, 0.98]
   const bands = stops.slice(1).flatMap((to, i) => {
     const from = entry(stops, i)
-    const peak = Math.max(...samples.map((t) => Math.abs(within(from + t * (to - from)))))
+    const peak = largest(samples.map((t) => Math.abs(within(from + t * (to - from)))))
     return peak === 0 ? [] : [{ from, to, peak }]
   })
   const peak = bands.reduce((most, band) => Math.max(most, band.peak), 1e-12)

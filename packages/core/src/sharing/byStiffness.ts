@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import type { Column } from '../building/frame'
 import type { PanelPlan } from '../building/panelRegions'
 import { loadOver, type Density } from '../geometry/density'
@@ -105,7 +106,7 @@ function handed(
   for (const [i, rest] of plate.rests.entries()) {
     const { force = 0 } = taken[i] ?? {}
     if (rest.kind === 'column') onColumns.push({ member: rest.member, at: rest.at, force })
-    else if (rest.spread) lines.push(...hat(rest, rest.spread, force))
+    else if (rest.spread) pushAll(lines, hat(rest, rest.spread, force))
     else points.push({ member: rest.member, s: rest.s, force })
   }
   return {

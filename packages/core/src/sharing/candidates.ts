@@ -1,3 +1,4 @@
+import { largest, pushAll } from '../outcome/lists'
 import { entry } from '../outcome/assert'
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { Point } from '../geometry/point'
@@ -126,7 +127,7 @@ function stretchesMet(outline: Region, carrier: Carrier, reach: number, way: num
     eachEdge(ring, (p, q) => {
       for (const by of shifts) {
         const [from, to] = [project(a, b, moved(p, by)), project(a, b, moved(q, by))]
-        stops.push(from.s, ...passing(from, to))
+        pushAll(stops, [from.s, ...passing(from, to)])
       }
     })
   const rising = stops.filter((s) => s >= 0 && s <= length).sort((s, t) => s - t)
@@ -149,6 +150,6 @@ function stretchesMet(outline: Region, carrier: Carrier, reach: number, way: num
 function offOf(outline: Region, a: Point, b: Point): number {
   const places = [a, along(a, b, distance(a, b) / 2), b]
   const offs = places.map((at) => (contains(outline, at) ? 0 : nearestOnBorder(outline, at).off))
-  const most = Math.max(...offs)
+  const most = largest(offs)
   return most < samePoint ? 0 : most
 }

@@ -1,3 +1,4 @@
+import { largest } from '../outcome/lists'
 import { entry } from '../outcome/assert'
 import { shortest } from '../geometry/tolerance'
 import type { ShareLine } from './share'
@@ -30,7 +31,7 @@ function follow(ordinates: Ordinates, a: number, b: number, peak: number, out: P
   const h = b - a
   if (h <= shortest) {
     const lines = integralsOver(ordinates, a, b, 0).map(([force, moment]) => lineOf(h, force, moment))
-    return add(out, a, b, lines, Math.max(...lines.flatMap(({ q0, q1 }) => [Math.abs(q0), Math.abs(q1)])))
+    return add(out, a, b, lines, largest(lines.flatMap(({ q0, q1 }) => [Math.abs(q0), Math.abs(q1)])))
   }
   const sampled = sample(ordinates, a, h)
   const lines = integralsOf(sampled, h).map(([force, moment]) => lineOf(h, force, moment))
@@ -65,7 +66,7 @@ function integralsOver(ordinates: Ordinates, a: number, b: number, depth: number
   const sampled = sample(ordinates, a, h)
   const found = integralsOf(sampled, h)
   const lines = found.map(([force, moment]) => lineOf(h, force, moment))
-  const peak = Math.max(...sampled.flatMap(([, values]) => values.map(Math.abs)))
+  const peak = largest(sampled.flatMap(([, values]) => values.map(Math.abs)))
   if (depth >= deepest || isMet(lines, sampled, nearlyStraight * peak + rounding)) return found
   const left = integralsOver(ordinates, a, a + h / 2, depth + 1)
   const right = integralsOver(ordinates, a + h / 2, b, depth + 1)

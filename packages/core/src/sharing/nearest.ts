@@ -1,3 +1,4 @@
+import { smallest } from '../outcome/lists'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
 import { samePoint } from '../geometry/tolerance'
@@ -59,7 +60,7 @@ const equal = 1e-8
  */
 export function nearestFeet(sites: readonly Site[], p: Point): readonly Foot[] {
   const feet = sites.map((site) => footOnSite(site, p))
-  const least = Math.min(...feet.map(({ gap }) => gap))
+  const least = smallest(feet.map(({ gap }) => gap))
   const near = feet.filter(({ gap }) => gap - least <= equal)
   return near.filter((foot) =>
     near.every((other) => distance(foot.at, other.at) > samePoint || turn(foot, p) >= turn(other, p) - equal),

@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { rootsOf } from '../geometry/quadratic'
@@ -34,7 +35,7 @@ export function breaksAlong(sites: readonly Site[], a: Point, b: Point): readonl
     })
   }
   squares.forEach((p, i) => {
-    for (const q of squares.slice(i + 1)) stops.push(...rootsOf(p[0] - q[0], p[1] - q[1], p[2] - q[2]))
+    for (const q of squares.slice(i + 1)) pushAll(stops, rootsOf(p[0] - q[0], p[1] - q[1], p[2] - q[2]))
   })
   const within = stops.filter((t) => t >= 0 && t <= length).sort((p, q) => p - q)
   return within.filter((t, i) => i === 0 || t - entry(within, i - 1) > 1e-12)

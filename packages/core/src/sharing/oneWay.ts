@@ -1,3 +1,4 @@
+import { largest, pushAll, smallest } from '../outcome/lists'
 import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { loadOver, type Density } from '../geometry/density'
@@ -104,13 +105,17 @@ type Pair = readonly [number, number]
 /** Every v at which the make-up of the strips changes: vertices, crossings, and supports that come within 50 mm. */
 function breakpoints({ outline, rails, reach }: StripGround, load: Loaded): readonly number[] {
   const loaded = load.kind === 'area' ? load.edges : [load.edge]
-  const from = Math.min(...loaded.map(({ v0 }) => v0))
-  const to = Math.max(...loaded.map(({ v1 }) => v1))
+  const from = smallest(loaded.map(({ v0 }) => v0))
+  const to = largest(loaded.map(({ v1 }) => v1))
   const carried = rails.map(({ edge }) => edge)
   const stops: number[] = []
   for (const { v0, v1 } of [...loaded, ...outline, ...carried]) stops.push(v0, v1)
   // each stretch of a wall has its own load, however the whole is straightened
-  for (const { edge, stops: own } of rails) stops.push(...own.filter((v) => v > edge.v0 && v < edge.v1))
+  for (const { edge, stops: own } of rails)
+    pushAll(
+      stops,
+      own.filter((v) => v > edge.v0 && v < edge.v1),
+    )
   carried.forEach((rail, i) => {
     for (const edge of [...loaded, ...outline]) meetings(rail, edge, 0, stops)
     for (const edge of outline) meetings(rail, edge, reach, stops)

@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import { stripOutline, type PanelPlan } from '../building/panelRegions'
 import type { Point } from '../geometry/point'
 import { contains, eachEdge, nearestOnBorder, type Region } from '../geometry/polygon'
@@ -94,8 +95,8 @@ export function stopsAt(a: Point, b: Point, region: Region): readonly number[] {
       const from = project(a, b, p)
       const to = project(a, b, q)
       if (Math.abs(from.off) <= onLine) found.push(from.s)
-      found.push(...passing(from, to))
-      if (isAskew(a, b, p, q)) found.push(...besideStops(a, b, p, q))
+      pushAll(found, passing(from, to))
+      if (isAskew(a, b, p, q)) pushAll(found, besideStops(a, b, p, q))
     })
   return found.filter((s) => s > 0 && s < length)
 }

@@ -1,3 +1,4 @@
+import { largest, pushAll, smallest } from '../outcome/lists'
 import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { contains, eachEdge, type Region } from '../geometry/polygon'
@@ -80,7 +81,7 @@ function cuts({ a, b }: Carrier, outline: Region, reach: number): readonly numbe
     eachEdge(ring, (p, q) => {
       const [from, to] = [project(a, b, p), project(a, b, q)]
       if (Math.abs(from.off) <= reach) stops.push(from.s)
-      stops.push(...passing(from, to))
+      pushAll(stops, passing(from, to))
     })
   return rising(stops.filter((s) => s >= 0 && s <= length))
 }
@@ -165,7 +166,7 @@ function seenAlong(a: Point, b: Point, p: Point, q: Point, stretch: { readonly f
   const length = distance(a, b)
   const places = [stretch.from, stretch.to].map((s) => project(a, b, along(p, q, s)).s)
   const held = places.map((s) => Math.min(Math.max(s, 0), length))
-  return { from: Math.min(...held), to: Math.max(...held) }
+  return { from: smallest(held), to: largest(held) }
 }
 
 interface Placed {

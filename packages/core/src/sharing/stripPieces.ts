@@ -1,3 +1,4 @@
+import { largest, pushAll } from '../outcome/lists'
 import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { onLine, shortest } from '../geometry/tolerance'
@@ -124,7 +125,7 @@ function sharePiece(
   }
   if (!second) {
     tally.torque += torqueOf(loads, only, v0, v1)
-    tally.turns.push(...turnsOf(loads, only, v0, v1))
+    pushAll(tally.turns, turnsOf(loads, only, v0, v1))
   }
   const reactionsAt = (v: number): readonly number[] => {
     if (!second) return [total(v)]
@@ -145,7 +146,7 @@ function ontoRails(
 ): void {
   // the peak says how closely an ordinate is followed: a short band is not followed at all
   const places = v1 - v0 > shortest ? [0.05, 0.5, 0.95] : []
-  const peak = Math.max(1e-12, ...places.flatMap((t) => reactionsAt(v0 + t * (v1 - v0)).map(Math.abs)))
+  const peak = Math.max(1e-12, largest(places.flatMap((t) => reactionsAt(v0 + t * (v1 - v0)).map(Math.abs))))
   const pieces = linearPieces(reactionsAt, v0, v1, peak)
   clusters.forEach(({ rails }, k) => {
     for (const rail of rails)
@@ -166,7 +167,7 @@ const momentAbout =
 /** The same about the axes of the members, along their length. */
 function turnsOf(loads: readonly StripLoad[], cluster: Cluster, v0: number, v1: number): readonly ShareLine[] {
   const at = momentAbout(loads, cluster)
-  const peak = Math.max(1e-12, ...[0.05, 0.5, 0.95].map((t) => Math.abs(at(v0 + t * (v1 - v0)))))
+  const peak = Math.max(1e-12, largest([0.05, 0.5, 0.95].map((t) => Math.abs(at(v0 + t * (v1 - v0))))))
   const [pieces = []] = linearPieces((v) => [at(v)], v0, v1, peak)
   return cluster.rails.flatMap((rail) =>
     pieces.map(({ s0, s1, q0, q1 }) => {

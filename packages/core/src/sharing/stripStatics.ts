@@ -1,3 +1,4 @@
+import { largest, smallest } from '../outcome/lists'
 import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import type { Region } from '../geometry/polygon'
@@ -47,7 +48,7 @@ export interface StripPiece {
 
 /** Between which v strips of an outline lie. */
 export function stripRange({ outline }: Pick<StripGround, 'outline'>): readonly [number, number] {
-  return [Math.min(...outline.map(({ v0 }) => v0)), Math.max(...outline.map(({ v1 }) => v1))]
+  return [smallest(outline.map(({ v0 }) => v0)), largest(outline.map(({ v1 }) => v1))]
 }
 
 /** The two ends of a strip as points of the plan. */

@@ -1,3 +1,4 @@
+import { pushAll } from '../outcome/lists'
 import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { loadOver, type Density } from '../geometry/density'
@@ -58,11 +59,11 @@ export function shareLineToNearest(
       ]
       const rate = runOn(foot, b, a, length)
       const half = (Math.abs(rate) * (to - from)) / 2
-      if (2 * half < tiny) points.push(...pointsOn(foot.site, foot.s, ((to - from) * (first + last)) / 2))
+      if (2 * half < tiny) pushAll(points, pointsOn(foot.site, foot.s, ((to - from) * (first + last)) / 2))
       else {
         // the line may run against the site
         const [q0, q1] = (rate > 0 ? [first, last] : [last, first]).map((q) => q / Math.abs(rate)) as [number, number]
-        lines.push(...linesOn(foot.site, foot.s - half, foot.s + half, q0, q1))
+        pushAll(lines, linesOn(foot.site, foot.s - half, foot.s + half, q0, q1))
       }
     }
   })

@@ -1,3 +1,5 @@
+import { own } from '../outcome/own'
+import { pushAll } from '../outcome/lists'
 import type { Concern } from '../outcome/outcome'
 import type { Table } from '../trace/table'
 import type { Traced } from '../trace/traced'
@@ -50,13 +52,13 @@ export function resolveLayers(family: Family, over: readonly StandardLayer[]): S
   const decidedBy: Record<string, string> = {}
   const concerns: Concern[] = []
   for (const layer of layers) {
-    concerns.push(...unusable(known, layer))
+    pushAll(concerns, unusable(known, layer))
     for (const [key, entry] of Object.entries(layer.values))
-      if (valueFits(known.meanings[key], entry)) values[key] = laidOver(values[key], key, known, layer, entry)
+      if (valueFits(own(known.meanings, key), entry)) values[key] = laidOver(own(values, key), key, known, layer, entry)
     for (const [key, table] of Object.entries(layer.tables))
       if (tableFits(family, key, table)) [tables[key], decidedBy[key]] = [table, layer.name]
     for (const [key, name] of Object.entries(layer.methods))
-      if (family.methods[key]?.includes(name)) [methods[key], decidedBy[key]] = [name, layer.name]
+      if (own(family.methods, key)?.includes(name)) [methods[key], decidedBy[key]] = [name, layer.name]
     for (const id of Object.keys(layer.uses ?? {})) decidedBy[usesKey(id)] = layer.name
   }
   const names = layers.map(({ name }) => name)
@@ -84,7 +86,7 @@ function usesOver({ uses, groups }: Family, over: readonly StandardLayer[]): Sta
   for (const layer of over)
     for (const [id, use] of Object.entries(layer.uses ?? {}))
       if (use === null) all.delete(id)
-      else if (groups[use.group]) all.set(id, use)
+      else if (own(groups, use.group)) all.set(id, use)
   return Object.fromEntries(all)
 }
 
@@ -95,7 +97,7 @@ function laidOver(
   layer: StandardLayer,
   entry: LayerValue,
 ): ResolvedValue {
-  const meaning = meanings[key]
+  const meaning = own(meanings, key)
   if (!meaning) throw new Error(`No meaning of ${key}`)
   // a layer that says the same again replaces nothing: its clause counts, and there is nothing to strike through
   const changed = below !== undefined && below.value !== entry.value
@@ -110,7 +112,7 @@ const valueFits = (meaning: ParameterMeaning | undefined, { value }: LayerValue)
 
 /** A table may be replaced by one of the same symbol, with a rising axis, all rows and as many values as points. */
 function tableFits({ recommended }: Family, key: string, table: Table): boolean {
-  const known = recommended.tables[key]
+  const known = own(recommended.tables, key)
   const { at } = table.axis
   const rising = at.every((x, i) => i === 0 || x > (at[i - 1] ?? x))
   const rows = Object.keys(known?.rows ?? {})
@@ -118,7 +120,7 @@ function tableFits({ recommended }: Family, key: string, table: Table): boolean 
     known !== undefined &&
     known.symbol === table.symbol &&
     rising &&
-    rows.every((row) => table.rows[row]?.length === at.length)
+    rows.every((row) => own(table.rows, row)?.length === at.length)
   )
 }
 
@@ -130,7 +132,7 @@ function unusable({ family, meanings }: Known, layer: StandardLayer): readonly C
     data,
   })
   const values = Object.entries(layer.values).flatMap(([key, entry]) => {
-    const meaning = meanings[key]
+    const meaning = own(meanings, key)
     if (!meaning) return [concern('layer.unknown-key', { layer: layer.name, key })]
     if (valueFits(meaning, entry)) return []
     const { min, max, name, quantity } = meaning
@@ -140,10 +142,10 @@ function unusable({ family, meanings }: Known, layer: StandardLayer): readonly C
     tableFits(family, key, table) ? [] : [concern('layer.unusable-table', { layer: layer.name, key })],
   )
   const methods = Object.entries(layer.methods).flatMap(([key, name]) =>
-    family.methods[key]?.includes(name) ? [] : [concern('layer.unknown-method', { layer: layer.name, key, name })],
+    own(family.methods, key)?.includes(name) ? [] : [concern('layer.unknown-method', { layer: layer.name, key, name })],
   )
   const uses = Object.entries(layer.uses ?? {}).flatMap(([id, use]) =>
-    use === null || family.groups[use.group]
+    use === null || own(family.groups, use.group)
       ? []
       : [concern('layer.unknown-group', { layer: layer.name, key: id, group: use.group })],
   )
@@ -152,7 +154,7 @@ function unusable({ family, meanings }: Known, layer: StandardLayer): readonly C
 
 /** The traced value of a parameter; a key that no layer knows is a programming error. */
 export function parameter(standard: Standard, key: string): Traced {
-  const found = standard.values[key]
+  const found = own(standard.values, key)
   if (!found) throw new Error(`No parameter ${key} in ${standard.layers.join(' + ')}`)
   const { meaning, value, clause, layer, fromMemory } = found
   return {
@@ -165,7 +167,7 @@ export function parameter(standard: Standard, key: string): Traced {
 
 /** The same where a layer may have none: a table need not give every use a concentrated load. */
 export const parameterIf = (standard: Standard, key: string): Traced | null =>
-  standard.values[key] ? parameter(standard, key) : null
+  own(standard.values, key) ? parameter(standard, key) : null
 
 /** The same with its quantity stated, where a formula wants it; a mismatch is a programming error. */
 export function parameterOf<Q extends Quantity>(standard: Standard, key: string, quantity: Q): Traced<Q> {
@@ -175,7 +177,7 @@ export function parameterOf<Q extends Quantity>(standard: Standard, key: string,
 }
 
 export function tableOf(standard: Standard, key: string): Table {
-  const found = standard.tables[key]
+  const found = own(standard.tables, key)
   if (!found) throw new Error(`No table ${key} in ${standard.layers.join(' + ')}`)
   return found
 }

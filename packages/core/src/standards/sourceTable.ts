@@ -1,3 +1,4 @@
+import { own } from '../outcome/own'
 import type { Quantity } from '../units/quantity'
 import { familyOf } from './families'
 import { titleOfUse } from './family'
@@ -88,13 +89,13 @@ function placeOf(key: string, { family }: Standard): Place | null {
 
 /** The table of the standard in use that a parameter stands in; null for a key that no layer knows. */
 export function sourceTable(standard: Standard, key: string): SourceTable | null {
-  const own = standard.values[key] && placeOf(key, standard)
-  if (!own) return null
+  const asked = own(standard.values, key) && placeOf(key, standard)
+  if (!asked) return null
   const columns: string[] = []
   const found = new Map<string, Map<string, ResolvedValue>>()
   for (const value of Object.values(standard.values)) {
     const place = placeOf(value.key, standard)
-    if (place?.kind !== own.kind || place.part !== own.part) continue
+    if (place?.kind !== asked.kind || place.part !== asked.part) continue
     if (!columns.includes(place.column)) columns.push(place.column)
     const row = found.get(place.row) ?? new Map<string, ResolvedValue>()
     found.set(place.row, row.set(place.column, value))
@@ -102,10 +103,12 @@ export function sourceTable(standard: Standard, key: string): SourceTable | null
   const rows = [...found].flatMap(([id, values]): readonly SourceRow[] => {
     const [first] = values.values()
     if (!first) return []
-    return [{ id, name: own.kind.nameOf(id, first, standard), cells: columns.map((name) => cellOf(values.get(name))) }]
+    return [
+      { id, name: asked.kind.nameOf(id, first, standard), cells: columns.map((name) => cellOf(values.get(name))) },
+    ]
   })
-  const { id, heading } = own.kind
-  return { id, heading, rows, row: own.row, column: columns.indexOf(own.column) }
+  const { id, heading } = asked.kind
+  return { id, heading, rows, row: asked.row, column: columns.indexOf(asked.column) }
 }
 
 function cellOf(value: ResolvedValue | undefined): SourceCell | null {

@@ -1,3 +1,4 @@
+import { own } from '../outcome/own'
 import { refused, sound, type Outcome } from '../outcome/outcome'
 import type { Table } from './table'
 import type { Traced } from './traced'
@@ -12,7 +13,7 @@ const shareOf = {
 /** Reads one row of a table at x; outside the axis it is refused with a concern where the table says so. */
 export function readTable(table: Table, row: string, x: Traced): Outcome<Traced> {
   const { at, between, below, above } = table.axis
-  const values = table.rows[row]
+  const values = own(table.rows, row)
   const first = at[0]
   const last = at[at.length - 1]
   if (!values || first === undefined || last === undefined)

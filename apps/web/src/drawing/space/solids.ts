@@ -8,6 +8,8 @@ import {
   type SpaceMember,
   type SpaceSurface,
   type SpaceView,
+  pushAll,
+  smallest,
 } from '@hedrion/core'
 import earcut from 'earcut'
 
@@ -55,7 +57,7 @@ export function trianglesOf(faces: readonly SpaceFace[]): Triangles {
         flat.flatMap(([x, y]) => [x, y]),
         starts,
       )
-      for (const corner of corners) positions.push(...(flat[corner] ?? [0, 0, 0]))
+      for (const corner of corners) pushAll(positions, flat[corner] ?? [0, 0, 0])
       for (let i = 0; i < corners.length; i += 3) owners.push(face)
     }
   })
@@ -120,7 +122,7 @@ const spacing = 1
 export function loadLines(loads: readonly SpaceLoad[], tallest: number): Float32Array {
   const { line, point } = largestOf(loads)
   const lines: number[] = []
-  const put = (a: Point3, b: Point3) => void lines.push(...a, ...b)
+  const put = (a: Point3, b: Point3) => void pushAll(lines, [...a, ...b])
   const arrow = ([x, y, z]: Point3, height: number) => {
     const up = Math.abs(height)
     const head = Math.min(up, 0.12 * tallest)
@@ -169,7 +171,7 @@ export function ordinateHeight(levels: readonly Named[], radius: number): number
   const zs = levels.map(({ z }) => z).sort((a, b) => a - b)
   const storeys = zs.slice(1).map((z, i) => z - (zs[i] ?? z))
   // what is less than two metres is no storey: a base just below the ground
-  return Math.min(0.09 * radius, ...storeys.filter((height) => height >= 2).map((height) => height / 2))
+  return Math.min(0.09 * radius, smallest(storeys.filter((height) => height >= 2).map((height) => height / 2)))
 }
 
 /** The middle of something that can be picked. */

@@ -1,4 +1,4 @@
-import { formatQuantity, type Table } from '@hedrion/core'
+import { formatQuantity, type Table, largest, smallest } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { PictureFrame } from './pictureFrame'
 
@@ -22,7 +22,7 @@ export function CurvePicture({ table, row, at, value }: CurvePictureProps) {
   const open = axis.below === 'nearest' && axis.between !== 'log'
   const [from, to] = [Math.min(open ? 0 : first, first, at), Math.max(last, at)]
   const all = [...Object.values(rows).flat(), value]
-  const [low, high] = [Math.min(0, ...all), Math.max(0, ...all)]
+  const [low, high] = [Math.min(0, smallest(all)), Math.max(0, largest(all))]
   const scale = axis.between === 'log' ? Math.log : (x: number) => x
   const part = (x: number) => (to === from ? 0.5 : (scale(x) - scale(from)) / (scale(to) - scale(from)))
   const x = (point: number) => edge.left + part(point) * (width - edge.left - edge.right)

@@ -1,4 +1,4 @@
-import { formatQuantity, type LevelsPicture } from '@hedrion/core'
+import { formatQuantity, type LevelsPicture, largest, smallest } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { PictureFrame } from './pictureFrame'
 
@@ -12,8 +12,8 @@ export function LevelsDrawn({ picture, says }: { readonly picture: LevelsPicture
   const format = useFormat()
   const { levels, quantity } = picture
   const heights = levels.map(({ z }) => z)
-  const [top, low] = [Math.max(1, ...heights), Math.min(0, ...heights)]
-  const most = Math.max(...levels.map(({ value }) => Math.abs(value)), Number.MIN_VALUE)
+  const [top, low] = [Math.max(1, largest(heights)), Math.min(0, smallest(heights))]
+  const most = Math.max(largest(levels.map(({ value }) => Math.abs(value))), Number.MIN_VALUE)
   const y = (z: number) => edge.top + ((top - z) / (top - low)) * (height - edge.top - edge.bottom)
   const named = spaced(levels.map(({ z }) => y(z)))
   return (

@@ -1,4 +1,4 @@
-import { formatQuantity, type PartsPicture } from '@hedrion/core'
+import { formatQuantity, type PartsPicture, largest } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { PictureFrame } from './pictureFrame'
 
@@ -9,7 +9,10 @@ const longest = 250
 /** For each case a bar of what it puts on the building, and under it what is left or added by the parameter. */
 export function PartsDrawn({ picture: { parts }, says }: { readonly picture: PartsPicture; readonly says: string }) {
   const format = useFormat()
-  const most = Math.max(...parts.flatMap(({ whole, part }) => [Math.abs(whole), Math.abs(part)]), Number.MIN_VALUE)
+  const most = Math.max(
+    largest(parts.flatMap(({ whole, part }) => [Math.abs(whole), Math.abs(part)])),
+    Number.MIN_VALUE,
+  )
   const long = (force: number) => (Math.abs(force) / most) * longest
   return (
     <PictureFrame viewBox={`0 0 ${width} ${parts.length * rowHeight}`} role="img" aria-label={says}>

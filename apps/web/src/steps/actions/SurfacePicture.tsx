@@ -1,4 +1,4 @@
-import { formatQuantity, type Point, type RestView, type StretchView } from '@hedrion/core'
+import { formatQuantity, type Point, type RestView, type StretchView, largest, smallest } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { SheetPicture } from '../../sheet/SheetPicture'
 
@@ -8,7 +8,7 @@ const [width, most, margin] = [440, 260, 34]
 export function SurfacePicture({ stretch }: { readonly stretch: StretchView }) {
   const format = useFormat()
   const points = stretch.outline
-  const [low, high] = [Math.min(...points.map(([, v]) => v)), Math.max(...points.map(([, v]) => v))]
+  const [low, high] = [smallest(points.map(([, v]) => v)), largest(points.map(([, v]) => v))]
   const scale = Math.min((width - 3 * margin - 40) / stretch.length, (most - 2 * margin) / (high - low))
   const tall = (high - low) * scale + 2 * margin
   const across = (u: number) => (stretch.leftwards ? stretch.length - u : u)

@@ -1,4 +1,4 @@
-import { displayFactor, displayUnits, formatValue, type WindProfile } from '@hedrion/core'
+import { displayFactor, displayUnits, formatValue, type WindProfile, largest } from '@hedrion/core'
 import {
   CartesianGrid,
   Label,
@@ -21,9 +21,9 @@ export function ProfileChart({ profile }: { readonly profile: WindProfile }) {
   const scale = (value: number, quantity: 'pressure' | 'length') => value / displayFactor(quantity, format.system)
   const data = points.map(({ z, q }) => ({ z: scale(z, 'length'), q: scale(q, 'pressure') }))
   const units = displayUnits[format.system]
-  const height = Math.max(...data.map(({ z }) => z))
+  const height = largest(data.map(({ z }) => z))
   const [q, z] = [scale(topPressure, 'pressure'), scale(top, 'length')]
-  const most = Math.max(...data.map((point) => point.q))
+  const most = largest(data.map((point) => point.q))
   return (
     <ResponsiveContainer width="100%" height="100%">
       <LineChart

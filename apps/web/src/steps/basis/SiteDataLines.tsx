@@ -1,3 +1,4 @@
+import { smallest } from '@hedrion/core'
 import type { SiteData, SiteTerrain } from '@hedrion/contract'
 import type { Basis, NumberFormat } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
@@ -11,7 +12,7 @@ const rank: readonly SiteTerrain[] = ['0', 'I', 'II', 'III', 'IV']
 
 /** One terrain for all directions: the smoothest that lies upwind of any, which is on the safe side. */
 const smoothest = (sectors: SiteData['sectors']): SiteTerrain =>
-  rank[Math.min(...sectors.map(({ terrain }) => rank.indexOf(terrain)))] ?? 'II'
+  rank[smallest(sectors.map(({ terrain }) => rank.indexOf(terrain)))] ?? 'II'
 
 /** A distance on the map: km, or miles where the project is in feet (NIST SP 811: 1 mi = 1.609344 km). */
 const awayText = (km: number, { system }: NumberFormat): string =>

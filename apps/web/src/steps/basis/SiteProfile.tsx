@@ -1,5 +1,5 @@
 import type { SiteData } from '@hedrion/contract'
-import { formatQuantity } from '@hedrion/core'
+import { formatQuantity, largest, smallest } from '@hedrion/core'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 
@@ -10,8 +10,8 @@ export function SiteProfile({ site: { profile, place, altitude } }: { readonly s
   const format = useFormat()
   const distances = profile.map(({ distance }) => distance)
   const heights = profile.map(({ elevation }) => elevation)
-  const [from, to] = [Math.min(...distances), Math.max(...distances)]
-  const [low, high] = [Math.min(...heights), Math.max(...heights)]
+  const [from, to] = [smallest(distances), largest(distances)]
+  const [low, high] = [smallest(heights), largest(heights)]
   const perMetre = width / (to - from)
   const rise = Math.min(10 * perMetre, (tall - foot - 24) / Math.max(1, high - low))
   const x = (distance: number) => (distance - from) * perMetre

@@ -1,4 +1,4 @@
-import { type Basis } from '@hedrion/core'
+import { type Basis, largest, smallest } from '@hedrion/core'
 import styled from 'styled-components'
 import { useAnswer } from '../../compute/SessionContext'
 
@@ -32,13 +32,13 @@ export function TerrainSection({ terrain, said, height }: TerrainSectionProps) {
   const y = (z: number) => ground - z * scale
   const { spacing, height: obstacle } = rough[terrain]
   const us = view?.columns.map(({ u }) => u) ?? []
-  const span = us.length > 0 ? Math.max(...us) - Math.min(...us) : 0
+  const span = us.length > 0 ? largest(us) - smallest(us) : 0
   const wide = Math.min(120, Math.max(30, span * scale))
   const left = (width - wide) / 2 + 20
   const levels = (view?.levels ?? [])
     .map((level) => ({ ...level, z: level.z - (view?.ground ?? 0) }))
     .filter(({ z, carrying }) => carrying && z > 0)
-  const top = levels.length > 0 ? Math.max(...levels.map(({ z }) => z)) : 0
+  const top = levels.length > 0 ? largest(levels.map(({ z }) => z)) : 0
   const tufts =
     spacing === 0 ? [] : Array.from({ length: Math.floor((left - 14) / spacing) }, (_, i) => 8 + i * spacing)
   return (

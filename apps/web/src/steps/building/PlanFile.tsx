@@ -1,17 +1,9 @@
-import {
-  boxOf,
-  dxfLimits,
-  importedPlan,
-  layerUses,
-  readDxf,
-  type DxfPlan,
-  type Layout,
-  type LayerUse,
-} from '@hedrion/core'
+import { boxOf, importedPlan, layerUses, own, type DxfPlan, type Layout, type LayerUse } from '@hedrion/core'
 import { useMemo, useState } from 'react'
 import styled from 'styled-components'
 import { useDocument } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
+import { readDrawing } from '../../compute/readDrawing'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
@@ -21,14 +13,19 @@ import { FileButton } from '../../ui/FileButton'
 export function PlanFile({ layout }: { readonly layout: Layout }) {
   const [plan, setPlan] = useState<DxfPlan | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
+  const [reading, setReading] = useState(false)
   const open = async (file: File) => {
     setPlan(null)
-    if (file.size > dxfLimits.characters) return setProblem('The drawing is larger than 20 MB.')
-    const read = readDxf(await file.text())
+    setProblem(null)
+    setReading(true)
+    const read = await readDrawing(file)
     setProblem(read.ok ? null : read.problem)
     if (read.ok) setPlan(read.plan)
   }
-  const choose = (file: File) => void open(file).catch(() => setProblem('The file could not be read.'))
+  const choose = (file: File) =>
+    void open(file)
+      .catch(() => setProblem('The file could not be read.'))
+      .finally(() => setReading(false))
   return (
     <Section
       title="Plan from a drawing"
@@ -45,6 +42,7 @@ export function PlanFile({ layout }: { readonly layout: Layout }) {
       }
     >
       {problem !== null && <Problem role="alert">{problem}</Problem>}
+      {reading && <Note>Reading the drawing …</Note>}
       {plan ? (
         <PlanLayers plan={plan} layout={layout} onDone={() => setPlan(null)} />
       ) : (
@@ -85,7 +83,7 @@ function PlanLayers({ plan, layout, onDone }: PlanLayersProps) {
   const [origin, setOrigin] = useState<Origin>('asDrawn')
   const [refused, setRefused] = useState<string | null>(null)
   const read = useMemo(() => {
-    const chosen = plan.layers.map((layer) => [layer, uses[layer.name] ?? 'none'] as const)
+    const chosen = plan.layers.map((layer) => [layer, own(uses, layer.name) ?? 'none'] as const)
     const used = chosen.flatMap(([{ paths, rings, points }, use]) =>
       use === 'none' ? [] : [...paths.flat(), ...rings.flat(), ...points],
     )
@@ -119,7 +117,7 @@ function PlanLayers({ plan, layout, onDone }: PlanLayersProps) {
           result={
             <Choice
               label={`What layer ${name} is`}
-              value={uses[name] ?? 'none'}
+              value={own(uses, name) ?? 'none'}
               options={layerOptions}
               onChange={(use) => setUses({ ...uses, [name]: use })}
             />

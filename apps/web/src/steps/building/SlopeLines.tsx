@@ -1,4 +1,4 @@
-import { areaStretch, formatQuantity, heightOn, signedArea, type Slope } from '@hedrion/core'
+import { areaStretch, formatQuantity, heightOn, signedArea, type Slope, largest } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
@@ -20,7 +20,7 @@ export function SlopeLines({ slopes }: { readonly slopes: readonly Slope[] }) {
   const [first] = slopes
   if (!first) return null
   const plan = Math.abs(signedArea(first.outline))
-  const top = Math.max(...first.outline.map((corner) => heightOn(first, corner)))
+  const top = largest(first.outline.map((corner) => heightOn(first, corner)))
   const turn = () =>
     edit.setEach(slopes, `${note.subject(slopes)}: fall turned`, ({ uphill }) => ({
       uphill: uphill > Math.PI ? uphill - 1.5 * Math.PI : uphill + Math.PI / 2,

@@ -1,4 +1,4 @@
-import { formatQuantity, heightOn, type Slope } from '@hedrion/core'
+import { formatQuantity, heightOn, type Slope, largest, smallest } from '@hedrion/core'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 
@@ -9,7 +9,7 @@ const room = { left: 16, right: 96, top: 18, bottom: 30 } as const
 export function SlopePicture({ slope }: { readonly slope: Slope }) {
   const format = useFormat()
   const heights = slope.outline.map((corner) => heightOn(slope, corner))
-  const rise = Math.max(...heights) - Math.min(...heights)
+  const rise = largest(heights) - smallest(heights)
   const run = rise / Math.max(Math.tan(slope.pitch), 1e-9)
   if (rise < 1e-6) return null
   const scale = Math.min((wide - room.left - room.right) / run, (high - room.top - room.bottom) / rise)

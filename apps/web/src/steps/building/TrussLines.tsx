@@ -1,4 +1,13 @@
-import { distance, formatQuantity, trussLengths, trussParts, trussShape, type Member } from '@hedrion/core'
+import {
+  distance,
+  formatQuantity,
+  trussLengths,
+  trussParts,
+  trussShape,
+  type Member,
+  largest,
+  smallest,
+} from '@hedrion/core'
 import { useMemo } from 'react'
 import styled from 'styled-components'
 import { useFormat, useRecord, useRecords } from '../../compute/SessionContext'
@@ -142,7 +151,7 @@ function TrussPicture({
   readonly text: string
 }) {
   const heights = parts.flatMap(({ from, to }) => [from[1], to[1]])
-  const [low, top] = [Math.min(...heights), Math.max(...heights)]
+  const [low, top] = [smallest(heights), largest(heights)]
   const scale = Math.min((wide - 20) / length, (high - 20) / Math.max(top - low, 0.1))
   const at = ([s, z]: readonly [number, number]) => `${10 + s * scale} ${10 + (top - z) * scale}`
   return (

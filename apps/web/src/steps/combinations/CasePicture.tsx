@@ -1,4 +1,4 @@
-import { lateralCase, windDirectionOf, type CaseView, type ElevationView } from '@hedrion/core'
+import { lateralCase, windDirectionOf, type CaseView, type ElevationView, largest, smallest } from '@hedrion/core'
 import { useRecords } from '../../compute/SessionContext'
 
 const [width, height] = [92, 54]
@@ -15,7 +15,7 @@ export function CasePicture({
   const base = view?.levels[0]?.z ?? 0
   const top = levels.at(-1)?.z ?? 1
   const us = view?.columns.map(({ u }) => u) ?? [0, 1]
-  const [u0, u1] = [Math.min(...us), Math.max(...us)]
+  const [u0, u1] = [smallest(us), largest(us)]
   const x = (u: number) => 22 + ((u - u0) / Math.max(1e-9, u1 - u0)) * (width - 44)
   const y = (z: number) => height - 8 - ((z - base) / Math.max(1e-9, top - base)) * (height - 24)
   const pushes = useRecords('storeyForces')

@@ -1,4 +1,4 @@
-import { formatValue, meanOf, middleAlong, unitOf, type FloorView } from '@hedrion/core'
+import { formatValue, meanOf, middleAlong, unitOf, type FloorView, largest } from '@hedrion/core'
 import { useCallback, useMemo } from 'react'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
@@ -16,7 +16,7 @@ export function EnvelopePicture({ envelope }: { readonly envelope: EnvelopeInVie
   const more = useCallback(
     (scene: Scene, floor: FloorView): Scene => {
       if (kind === 'storeyShear') return scene
-      const top = Math.max(1, ...rows.flatMap(({ most, least }) => [Math.abs(most), Math.abs(least)]))
+      const top = Math.max(1, largest(rows.flatMap(({ most, least }) => [Math.abs(most), Math.abs(least)])))
       const shapes: Shape[] = []
       const labels: Label[] = []
       for (const { expandedId, most, least, component } of rows) {

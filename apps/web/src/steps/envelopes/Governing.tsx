@@ -1,4 +1,4 @@
-import { formatQuantity, formatValue, type GoverningRival, type GoverningSide } from '@hedrion/core'
+import { formatQuantity, formatValue, type GoverningRival, type GoverningSide, largest } from '@hedrion/core'
 import styled from 'styled-components'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { markOf } from '../../drawing/marks'
@@ -36,7 +36,7 @@ const partOf = ({ leading, rule }: GoverningRival, action: string): string =>
 
 function Side({ title, side, address }: SideProps) {
   const format = useFormat()
-  const largest = Math.max(1e-9, ...side.terms.map(({ value }) => Math.abs(value)))
+  const most = Math.max(1e-9, largest(side.terms.map(({ value }) => Math.abs(value))))
   const { nextBest } = side
   return (
     <Section title={title}>
@@ -48,7 +48,7 @@ function Side({ title, side, address }: SideProps) {
           {reduction !== 1 && <> · {formatValue(reduction, 'factor', format)} for area or storeys</>}
           <Bar
             $mark={markOf(caseId)}
-            style={{ width: `${(Math.abs(value) / largest) * 100}%` }}
+            style={{ width: `${(Math.abs(value) / most) * 100}%` }}
             data-negative={value < 0 || undefined}
             aria-hidden
           />

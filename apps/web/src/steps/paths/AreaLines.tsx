@@ -1,4 +1,4 @@
-import { formatValue, leastFloor, unitOf, type ColumnView } from '@hedrion/core'
+import { formatValue, leastFloor, unitOf, type ColumnView, largest } from '@hedrion/core'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 import { Section } from '../../sheet/Sheet'
@@ -76,7 +76,10 @@ interface AreaStripProps {
 }
 
 function AreaStrip({ parts, hangs }: AreaStripProps) {
-  const most = Math.max(leastFloor, ...parts.map((areas) => areas.reduce((sum, area) => sum + Math.max(0, area), 0)))
+  const most = Math.max(
+    leastFloor,
+    largest(parts.map((areas) => areas.reduce((sum, area) => sum + Math.max(0, area), 0))),
+  )
   const count = parts[0]?.length ?? 0
   return (
     <svg

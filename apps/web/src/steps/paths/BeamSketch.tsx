@@ -1,4 +1,4 @@
-import { formatQuantity, formatValue, unitOf, type MemberView } from '@hedrion/core'
+import { formatQuantity, formatValue, unitOf, type MemberView, largest, smallest } from '@hedrion/core'
 import styled from 'styled-components'
 import { SheetPicture } from '../../sheet/SheetPicture'
 import { useFormat } from '../../compute/SessionContext'
@@ -12,11 +12,11 @@ const [left, right, base, tallest] = [26, 414, 84, 52]
 export function BeamSketch({ view, mark }: { readonly view: MemberView; readonly mark: Mark }) {
   const format = useFormat()
   const { lines, points, length, supports, lands } = view
-  const top = Math.max(1e-9, ...lines.flatMap(([, , q0, q1]) => [Math.abs(q0), Math.abs(q1)]))
+  const top = Math.max(1e-9, largest(lines.flatMap(([, , q0, q1]) => [Math.abs(q0), Math.abs(q1)])))
   const x = (s: number) => left + ((right - left) * s) / length
   const y = (q: number) => base - (tallest * q) / top
   const labelled = roomy(lines.map(([s0, s1]) => [x(s0), x(s1)] as const))
-  const first = Math.min(...labelled)
+  const first = smallest(labelled)
   const pointLoads = together([...points, ...lands.flatMap(({ at, force }) => (at === null ? [] : [{ s: at, force }]))])
   const colour = colourOfMark(mark)
   return (

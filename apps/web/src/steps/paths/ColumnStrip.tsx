@@ -1,4 +1,4 @@
-import { formatValue, type ColumnView } from '@hedrion/core'
+import { formatValue, type ColumnView, largest } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { rowHeight } from './ColumnTable'
 import { reductionsFromAbove, rowsFromAbove } from './columnWords'
@@ -15,7 +15,7 @@ export function ColumnStrip({ view, picked }: { readonly view: ColumnView; reado
   const { hangs } = view
   const rows = rowsFromAbove(view)
   const reductions = reductionsFromAbove(view)
-  const most = Math.max(1, ...rows.flatMap(({ top, foot }) => [Math.abs(top), Math.abs(foot)]))
+  const most = Math.max(1, largest(rows.flatMap(({ top, foot }) => [Math.abs(top), Math.abs(foot)])))
   const half = (force: number) => (Math.abs(force) / most) * (width / 2 - 3)
   const middle = width / 2
   const between = (above: number, below: number, [y0, y1]: readonly [number, number]) =>

@@ -1,4 +1,4 @@
-import { formatValue, unitOf, type StripView } from '@hedrion/core'
+import { formatValue, unitOf, type StripView, largest } from '@hedrion/core'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 import { colourOfMark } from '../../drawing/marks'
@@ -14,7 +14,7 @@ export function StripSketch({ strip, mark }: { readonly strip: StripView; readon
   const length = strip.pieces.at(-1)?.to ?? 0
   if (length <= 0) return null
   const loads = strip.pieces.flatMap((piece) => piece.loads)
-  const top = Math.max(1e-9, ...loads.map(({ q }) => Math.abs(q)))
+  const top = Math.max(1e-9, largest(loads.map(({ q }) => Math.abs(q))))
   const x = (u: number) => left + ((right - left) * u) / length
   const colour = colourOfMark(mark)
   const held = (u: number) => Math.min(right - 26, Math.max(left + 26, x(u)))

@@ -1,3 +1,4 @@
+import { largest } from '../../outcome/lists'
 import type { Point } from '../../geometry/point'
 
 /** What holds a floor along a line. */
@@ -63,7 +64,7 @@ const nothing = 1e-9
 export function diaphragmOn(lines: readonly StiffLine[]): Diaphragm {
   const stiff = lines.filter(({ stiffness }) => stiffness > 0)
   const middle = meanOf(stiff)
-  const reach = Math.max(1, ...stiff.map(({ at }) => Math.hypot(at[0] - middle[0], at[1] - middle[1])))
+  const reach = Math.max(1, largest(stiff.map(({ at }) => Math.hypot(at[0] - middle[0], at[1] - middle[1]))))
   // turning is counted as the displacement at `reach`, so that the three unknowns are alike
   const vectors = lines.map((line): Triple => [line.along[0], line.along[1], armOf(line, middle) / reach])
   const matrix = matrixOf(lines, vectors)
@@ -111,14 +112,14 @@ function matrixOf(lines: readonly StiffLine[], vectors: readonly Triple[]): Matr
 
 /** The point about which displacement and turning go their own ways. */
 function centreOf([[xx, xy, xt], [, yy, yt], [, , tt]]: Matrix, middle: Point, reach: number): Point | null {
-  const largest = Math.max(xx, yy)
+  const stiffest = Math.max(xx, yy)
   const determinant = xx * yy - xy * xy
-  if (largest === 0 || determinant <= nothing * largest * largest) return null
+  if (stiffest === 0 || determinant <= nothing * stiffest * stiffest) return null
   // a force along the displacement (u, v) of the centre has no moment about it
   const u = (xt * yy - yt * xy) / determinant
   const v = (yt * xx - xt * xy) / determinant
   const left = tt - u * xt - v * yt
-  if (left <= nothing * Math.max(largest, tt)) return null
+  if (left <= nothing * Math.max(stiffest, tt)) return null
   return [middle[0] + v * reach, middle[1] - u * reach]
 }
 
@@ -135,13 +136,13 @@ function moved([[xx, xy], [, yy]]: Matrix, lines: readonly StiffLine[], [fx, fy]
  */
 function solve(matrix: Matrix, load: Triple): Triple | Unheld {
   const rows = matrix.map((row, i) => [...row, load[i] ?? 0])
-  const largest = Math.max(...matrix.map((row, i) => row[i] ?? 0))
-  const size = Math.max(...load.map(Math.abs))
+  const most = largest(matrix.map((row, i) => row[i] ?? 0))
+  const size = largest(load.map(Math.abs))
   const order: number[] = []
   const open = new Set([0, 1, 2])
   while (open.size > 0) {
     const pivot = [...open].reduce((best, i) => (value(rows, i, i) > value(rows, best, best) ? i : best))
-    if (value(rows, pivot, pivot) <= nothing * largest) break
+    if (value(rows, pivot, pivot) <= nothing * most) break
     open.delete(pivot)
     for (const i of open) {
       const factor = value(rows, i, pivot) / value(rows, pivot, pivot)

@@ -1,3 +1,4 @@
+import { pushAll } from '../../outcome/lists'
 import type { Box } from '../../geometry/polygon'
 import { refused, sound, type Concern, type Outcome } from '../../outcome/outcome'
 import { peakVelocityPressure } from '../../standards/en/peakVelocityPressure'
@@ -97,7 +98,7 @@ export function windLoads(
   const results: WindResult[] = []
   for (const direction of windDirections) {
     const outcome = windFrom(direction, body, levels, site, standard, structuralFactor)
-    concerns.push(...outcome.concerns)
+    pushAll(concerns, outcome.concerns)
     if (outcome.ok) results.push(outcome.value)
   }
   return { results, concerns }

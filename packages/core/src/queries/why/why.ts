@@ -1,3 +1,4 @@
+import { own } from '../../outcome/own'
 import { barrierLoad } from '../../actions/barriers'
 import { constructionImposed, constructionPermanent, lateralCase, windDirectionOf } from '../../actions/cases'
 import { buildUpWeight, slabWeight, timesFactor } from '../../actions/ownWeight'
@@ -45,7 +46,7 @@ type Answer = (state: ProjectState, rest: string) => Traced | null
 export function why(state: ProjectState, address: string): Traced | null {
   const at = address.indexOf(':')
   const head = address.slice(0, at)
-  const answer = Object.hasOwn(answers, head) ? answers[head] : undefined
+  const answer = own(answers, head)
   const found = answer ? answer(state, address.slice(at + 1)) : null
   const { family, layers } = state.standard
   const { cited } = familyOf(family)
@@ -53,7 +54,7 @@ export function why(state: ProjectState, address: string): Traced | null {
 }
 
 const answers: Readonly<Record<string, Answer>> = {
-  parameter: (state, key) => (Object.hasOwn(state.standard.values, key) ? parameter(state.standard, key) : null),
+  parameter: (state, key) => (own(state.standard.values, key) ? parameter(state.standard, key) : null),
   qp: peakPressureAt,
   key: keyLoad,
   roofLoad,

@@ -1,3 +1,5 @@
+import { own } from '../../outcome/own'
+
 /** Clauses that stand under other numbers in another edition than 7-16, from memory; longest first. */
 const renumbered: Readonly<Record<string, readonly (readonly [in716: string, there: string])[]>> = {
   'ASCE 7-05': [
@@ -38,6 +40,6 @@ export function citedInEdition(layers: readonly string[], clause: string): strin
   const edition = editions.find((name) => layers.includes(name))
   if (!edition || !/^ASCE 7(-16)? /.test(clause)) return clause
   const number = clause.replace(/^ASCE 7(-16)? /, '')
-  const found = (renumbered[edition] ?? []).find(([in716]) => number.includes(in716))
+  const found = (own(renumbered, edition) ?? []).find(([in716]) => number.includes(in716))
   return `${edition} ${found ? number.replaceAll(found[0], found[1]) : number}`
 }

@@ -1,3 +1,5 @@
+import { own } from '../../outcome/own'
+
 import { formula } from '../../trace/formula'
 import { given, type Traced } from '../../trace/traced'
 import { parameterOf, type Standard } from '../layer'
@@ -123,6 +125,6 @@ export const peakPressureMethods: Readonly<Record<string, PeakPressureMethod>> =
 /** Peak velocity pressure at a height above ground, by the method that the layers choose. */
 export function peakVelocityPressure(height: number, site: WindSite, standard: Standard): Traced<'pressure'> {
   const name = standard.methods['wind.peakPressure'] ?? 'roughness'
-  const method = peakPressureMethods[name] ?? byRoughness
+  const method = own(peakPressureMethods, name) ?? byRoughness
   return method(given('z_e', 'length', height, 'reference height'), site, standard)
 }

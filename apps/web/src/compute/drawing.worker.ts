@@ -1,0 +1,5 @@
+import { readDxf } from '@hedrion/core'
+
+globalThis.onmessage = ({ data }: MessageEvent<string>) => {
+  globalThis.postMessage(readDxf(data))
+}

@@ -1,0 +1,78 @@
+/** What opens a part of a drawing that must be closed again, with what closes it (DXF reference, ASCII format). */
+const closedBy = new Map([
+  ['SECTION', 'ENDSEC'],
+  ['TABLE', 'ENDTAB'],
+  ['BLOCK', 'ENDBLK'],
+  ['POLYLINE', 'SEQEND'],
+])
+const closers = new Set(closedBy.values())
+
+/** Within these parts no other part begins. */
+const flat = new Set(['TABLE', 'POLYLINE'])
+
+interface Part {
+  readonly name: string
+  readonly line: number
+}
+
+/**
+ * What is wrong with how a text drawing is put together: a part that is not closed, or closed by something else; null where all is
+ * well. The reader of its shapes would wait for the missing end for ever.
+ */
+export function dxfDamage(text: string): string | null {
+  const open: Part[] = []
+  let line = 1
+  for (const [code, value] of groupsOf(text)) {
+    if (Number.parseInt(code, 10) === 0) {
+      const problem = takes(open, value, line)
+      if (problem !== null) return problem
+      if (value === 'EOF') return null
+    }
+    line += 2
+  }
+  return 'The drawing ends in the middle; it was cut off.'
+}
+
+/** The code and the value of each group, which stand on a line each. */
+function* groupsOf(text: string): Generator<readonly [code: string, value: string]> {
+  let code: string | undefined
+  for (let start = 0; start <= text.length;) {
+    const found = text.indexOf('\n', start)
+    const end = found < 0 ? text.length : found
+    const line = text.slice(start, end).trim()
+    if (code === undefined) code = line
+    else {
+      yield [code, line]
+      code = undefined
+    }
+    start = end + 1
+  }
+}
+
+/** Takes a group of code 0 to the parts that are open; answers what is wrong with it there. */
+function takes(open: Part[], value: string, line: number): string | null {
+  const inner = open.at(-1)
+  if (value === 'EOF') return inner ? unclosed(inner) : null
+  if (inner?.name === 'POLYLINE' && value !== 'VERTEX' && value !== 'SEQEND') return unclosed(inner)
+  if (closers.has(value)) {
+    if (inner && closedBy.get(inner.name) === value) open.pop()
+    // the attributes of a block's place end so too
+    else if (value !== 'SEQEND')
+      return inner ? unclosed(inner) : `The drawing is damaged: nothing ends in line ${line}.`
+    return null
+  }
+  if (!closedBy.has(value)) return null
+  if (inner && flat.has(inner.name)) return unclosed(inner)
+  open.push({ name: value, line })
+  return null
+}
+
+const words: Readonly<Record<string, string>> = {
+  SECTION: 'section',
+  TABLE: 'table',
+  BLOCK: 'block',
+  POLYLINE: 'polyline',
+}
+
+const unclosed = ({ name, line }: Part): string =>
+  `The drawing is damaged: the ${words[name] ?? 'part'} that begins in line ${line} has no end.`
