@@ -48,8 +48,8 @@ test('a name that every object has means no more to a project than a name that n
   let count = 0
   const [seen, others] = [new Set<string>(), new Set<string>()]
   for (const [id, record] of Object.entries(file.records)) {
-    const tame = [...replaced(record as unknown as Json, harmless, record.kind, others)]
-    const wild = [...replaced(record as unknown as Json, hostile, record.kind, seen)]
+    const tame = [...replaced(record, harmless, record.kind, others)]
+    const wild = [...replaced(record, hostile, record.kind, seen)]
     expect(wild).toHaveLength(tame.length)
     wild.forEach((changed, i) => {
       count++

@@ -7,9 +7,6 @@ const closedBy = new Map([
 ])
 const closers = new Set(closedBy.values())
 
-/** Within these parts no other part begins. */
-const flat = new Set(['TABLE', 'POLYLINE'])
-
 interface Part {
   readonly name: string
   readonly line: number
@@ -53,17 +50,21 @@ function* groupsOf(text: string): Generator<readonly [code: string, value: strin
 function takes(open: Part[], value: string, line: number): string | null {
   const inner = open.at(-1)
   if (value === 'EOF') return inner ? unclosed(inner) : null
-  if (inner?.name === 'POLYLINE' && value !== 'VERTEX' && value !== 'SEQEND') return unclosed(inner)
-  if (closers.has(value)) {
-    if (inner && closedBy.get(inner.name) === value) open.pop()
-    // the attributes of a block's place end so too
-    else if (value !== 'SEQEND')
-      return inner ? unclosed(inner) : `The drawing is damaged: nothing ends in line ${line}.`
-    return null
-  }
-  if (!closedBy.has(value)) return null
-  if (inner && flat.has(inner.name)) return unclosed(inner)
-  open.push({ name: value, line })
+  if (inner && isLost(inner, value)) return unclosed(inner)
+  if (closers.has(value)) return closes(open, value, line)
+  if (closedBy.has(value)) open.push({ name: value, line })
+  return null
+}
+
+/** Whether what begins or ends here cannot stand within a part. */
+const isLost = ({ name }: Part, value: string): boolean =>
+  name === 'POLYLINE' ? value !== 'VERTEX' && value !== 'SEQEND' : name === 'TABLE' && closedBy.has(value)
+
+function closes(open: Part[], value: string, line: number): string | null {
+  const inner = open.at(-1)
+  if (inner && closedBy.get(inner.name) === value) open.pop()
+  // the attributes of a block's place end so too
+  else if (value !== 'SEQEND') return inner ? unclosed(inner) : `The drawing is damaged: nothing ends in line ${line}.`
   return null
 }
 
