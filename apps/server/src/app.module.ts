@@ -18,7 +18,7 @@ import { SiteDataModule } from './site-data/siteData.module'
         redact: ['req.headers.cookie', 'req.headers.authorization'],
       },
     }),
-    TypeOrmModule.forRoot(databaseOptions(process.env['DATABASE_URL'] ?? '')),
+    TypeOrmModule.forRootAsync({ useFactory: () => databaseOptions(process.env['DATABASE_URL'] ?? '') }),
     ProjectsModule,
     ChangesModule,
     ExchangeModule,

@@ -18,7 +18,11 @@ export interface JobStatus {
   readonly id: string
   readonly kind: JobKind
   readonly state: 'waiting' | 'running' | 'done' | 'failed' | 'cancelled'
-  /** The project's counter that the job computes. */
+  /** The counter of the project that it computes, or, while it waits, that of the project when it was asked for. */
   readonly counter: number
+  /** Parts that are done, of all. */
+  readonly done: number
+  readonly of: number
+  /** Why it failed. */
   readonly problem: string | null
 }

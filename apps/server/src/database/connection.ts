@@ -1,5 +1,6 @@
 import { Socket } from 'node:net'
 import type { TypeOrmModuleOptions } from '@nestjs/typeorm'
+import { JobRow } from '../jobs/job.entity'
 import { ChangeSetRow } from './changeSet.entity'
 import { migrations } from './migrations'
 import { ProjectRow } from './project.entity'
@@ -17,7 +18,7 @@ export function databaseOptions(url: string): TypeOrmModuleOptions {
   return {
     type: 'postgres',
     url,
-    entities: [ProjectRow, RecordRow, ChangeSetRow],
+    entities: [ProjectRow, RecordRow, ChangeSetRow, JobRow],
     migrations,
     migrationsRun: true,
     synchronize: false,

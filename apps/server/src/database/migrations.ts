@@ -61,4 +61,33 @@ export class Formats1796100000000 implements MigrationInterface {
   }
 }
 
-export const migrations = [Projects1795500000000, Formats1796100000000]
+/** Jobs that any server may run; who runs which is the matter of the queue (pg-boss, in a schema of its own). */
+export class Jobs1796200000000 implements MigrationInterface {
+  readonly name = 'Jobs1796200000000'
+
+  async up(runner: QueryRunner): Promise<void> {
+    await runner.query(`
+      CREATE TABLE job (
+        id uuid PRIMARY KEY,
+        project_id uuid NOT NULL REFERENCES project ON DELETE CASCADE,
+        kind text NOT NULL,
+        stage text,
+        counter integer NOT NULL,
+        state text NOT NULL,
+        done integer NOT NULL DEFAULT 0,
+        problem text,
+        run uuid,
+        tries integer NOT NULL DEFAULT 0,
+        beat_at timestamptz,
+        ended_at timestamptz,
+        result bytea
+      )`)
+    await runner.query('CREATE INDEX job_state ON job (state)')
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query('DROP TABLE job')
+  }
+}
+
+export const migrations = [Projects1795500000000, Formats1796100000000, Jobs1796200000000]

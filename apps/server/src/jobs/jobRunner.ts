@@ -1,20 +1,20 @@
 import type { JobKind } from '@hedrion/contract'
 import type { ResultStage } from '@hedrion/core'
 
-/** What a job computes from: the project file as text, so that it may travel to a thread or another machine. */
+/** What a job computes from: the project file as text, so that it may travel to a thread. */
 export interface JobInput {
   readonly kind: JobKind
   readonly only: ResultStage | null
   readonly file: string
 }
 
-/** A run under way. */
+/** A run under way; its result is JSON, compressed (gzip). */
 export interface JobRun {
-  readonly result: Promise<unknown>
+  readonly result: Promise<Uint8Array>
   cancel(): void
 }
 
-/** Runs jobs somewhere: in a thread of this process now, by a queue of the database later. */
+/** Runs a job somewhere; `onPart` hears how many of its parts are done. */
 export abstract class JobRunner {
-  abstract run(input: JobInput): JobRun
+  abstract run(input: JobInput, onPart: (done: number) => void): JobRun
 }

@@ -1,5 +1,7 @@
 import { parentPort, workerData } from 'node:worker_threads'
+import { gzipSync } from 'node:zlib'
 import { computeJob } from './computeJob'
 import type { JobInput } from './jobRunner'
 
-parentPort?.postMessage(computeJob(workerData as JobInput))
+const result = computeJob(workerData as JobInput, (done) => parentPort?.postMessage({ done }))
+parentPort?.postMessage({ result: gzipSync(JSON.stringify(result)) })

@@ -1,6 +1,7 @@
-import { Body, Controller, Delete, Get, Param, ParseUUIDPipe, Post } from '@nestjs/common'
+import { Body, Controller, Delete, Get, Param, ParseUUIDPipe, Post, Res } from '@nestjs/common'
 import { ApiOperation } from '@nestjs/swagger'
 import { JobBody, type JobStatus } from '@hedrion/contract'
+import type { Response } from 'express'
 import { JobsService } from './jobs.service'
 
 @Controller('api/projects/:project/jobs')
@@ -8,26 +9,36 @@ export class JobsController {
   constructor(private readonly jobs: JobsService) {}
 
   @Post()
-  @ApiOperation({ summary: 'Start a job on the project as it is now' })
+  @ApiOperation({ summary: 'Put a job in line; it computes the project as it is when its turn comes' })
   start(@Param('project', ParseUUIDPipe) project: string, @Body() body: JobBody): Promise<JobStatus> {
     return this.jobs.start(project, body)
   }
 
   @Get(':job')
   @ApiOperation({ summary: 'How far a job is' })
-  status(@Param('project', ParseUUIDPipe) project: string, @Param('job', ParseUUIDPipe) job: string): JobStatus {
+  status(
+    @Param('project', ParseUUIDPipe) project: string,
+    @Param('job', ParseUUIDPipe) job: string,
+  ): Promise<JobStatus> {
     return this.jobs.status(project, job)
   }
 
   @Get(':job/result')
   @ApiOperation({ summary: 'What a finished job computed' })
-  result(@Param('project', ParseUUIDPipe) project: string, @Param('job', ParseUUIDPipe) job: string): unknown {
-    return this.jobs.result(project, job)
+  async result(
+    @Param('project', ParseUUIDPipe) project: string,
+    @Param('job', ParseUUIDPipe) job: string,
+    @Res() response: Response,
+  ): Promise<void> {
+    response.type('application/json').send(await this.jobs.result(project, job))
   }
 
   @Delete(':job')
   @ApiOperation({ summary: 'Cancel a job' })
-  cancel(@Param('project', ParseUUIDPipe) project: string, @Param('job', ParseUUIDPipe) job: string): JobStatus {
+  cancel(
+    @Param('project', ParseUUIDPipe) project: string,
+    @Param('job', ParseUUIDPipe) job: string,
+  ): Promise<JobStatus> {
     return this.jobs.cancel(project, job)
   }
 }

@@ -1,113 +1,100 @@
 import { randomUUID } from 'node:crypto'
-import { Injectable, Logger, type OnModuleDestroy } from '@nestjs/common'
-import type { JobBody, JobKind, JobStatus } from '@hedrion/contract'
-import { writeProjectFile } from '@hedrion/core'
-import { DocumentsService } from '../changes/documents.service'
+import { promisify } from 'node:util'
+import { gunzip } from 'node:zlib'
+import { Injectable } from '@nestjs/common'
+import type { JobBody, JobStatus } from '@hedrion/contract'
+import { DataSource, type EntityManager } from 'typeorm'
+import { openProject } from '../changes/openProject'
 import { Problem } from '../http/problem'
-import { JobRunner, type JobInput } from './jobRunner'
+import { partsOf } from './computeJob'
+import { JobQueue } from './jobQueue'
+import { JobRow } from './job.entity'
 
-interface Job {
-  readonly id: string
-  readonly projectId: string
-  readonly kind: JobKind
-  readonly counter: number
-  readonly input: JobInput
-  state: JobStatus['state']
-  problem: string | null
-  result: unknown
-  cancel: () => void
-}
+/** Jobs that may wait at a time, over all servers, and ended ones that stay to be fetched. */
+export const mostWaiting = 20
+const mostKept = 20
 
-/** Finished jobs that stay to be fetched, and jobs that run at the same time. */
-const kept = 20
-const atOnce = 2
+/** Any number: holds the count of waiting jobs while one is put in line. */
+const lineLock = 796_200_001
 
-const isOver = ({ state }: Job): boolean => state === 'done' || state === 'failed' || state === 'cancelled'
-
+/** Jobs as people ask for them: put in line, looked at, fetched, cancelled, on whichever server. */
 @Injectable()
-export class JobsService implements OnModuleDestroy {
-  readonly #jobs = new Map<string, Job>()
-  readonly #log = new Logger('Jobs')
-
+export class JobsService {
   constructor(
-    private readonly documents: DocumentsService,
-    private readonly runner: JobRunner,
+    private readonly database: DataSource,
+    private readonly queue: JobQueue,
   ) {}
 
-  /** Puts a job in line; it computes the project as it is now. */
+  /** Puts a job in line; it computes the project as it is when its turn comes. */
   async start(projectId: string, { kind, only }: JobBody): Promise<JobStatus> {
-    const { project, document } = await this.documents.current(projectId)
-    const input: JobInput = { kind, only: only ?? null, file: writeProjectFile(document) }
-    const job: Job = {
-      id: randomUUID(),
-      projectId,
-      kind,
-      counter: project.counter,
-      input,
-      state: 'waiting',
-      problem: null,
-      result: undefined,
-      cancel: () => undefined,
-    }
-    this.#jobs.set(job.id, job)
-    this.#next()
-    return status(job)
+    return this.database.transaction(async (manager) => {
+      const { counter } = await openProject(manager, projectId)
+      await manager.query('SELECT pg_advisory_xact_lock($1)', [lineLock])
+      if ((await manager.countBy(JobRow, { state: 'waiting' })) >= mostWaiting)
+        throw new Problem(
+          429,
+          'jobs.full',
+          `${mostWaiting} jobs wait already: this one was not taken. Ask again when some are done.`,
+        )
+      await forgetOld(manager)
+      const id = randomUUID()
+      const row = { id, projectId, kind, only: only ?? null, counter, state: 'waiting' as const, done: 0, tries: 0 }
+      await manager.insert(JobRow, row)
+      await this.queue.put(manager, id)
+      return status({ ...row, problem: null })
+    })
   }
 
-  status(projectId: string, id: string): JobStatus {
-    return status(this.#find(projectId, id))
+  async status(projectId: string, id: string): Promise<JobStatus> {
+    return status(await this.#find(projectId, id))
   }
 
-  result(projectId: string, id: string): unknown {
-    const job = this.#find(projectId, id)
-    if (job.state === 'done') return job.result
-    throw new Problem(409, 'job.not-done', job.problem ?? 'This job is not done yet.')
+  /** JSON of what a job computed. */
+  async result(projectId: string, id: string): Promise<Buffer> {
+    const { state, problem } = await this.#find(projectId, id)
+    if (state !== 'done') throw new Problem(409, 'job.not-done', problem ?? 'This job is not done yet.')
+    const row = await this.database.manager.findOneOrFail(JobRow, { where: { id }, select: { id: true, result: true } })
+    return promisify(gunzip)(row.result ?? Buffer.alloc(0))
   }
 
-  cancel(projectId: string, id: string): JobStatus {
-    const job = this.#find(projectId, id)
-    if (!isOver(job)) {
-      job.state = 'cancelled'
-      job.cancel()
-      this.#next()
-    }
-    return status(job)
+  /** The server that runs it hears of it within seconds. */
+  async cancel(projectId: string, id: string): Promise<JobStatus> {
+    await this.#find(projectId, id)
+    await this.database.query(
+      `UPDATE job SET state = 'cancelled', run = NULL, ended_at = now() WHERE id = $1 AND state IN ('waiting', 'running')`,
+      [id],
+    )
+    return this.status(projectId, id)
   }
 
-  onModuleDestroy(): void {
-    for (const job of this.#jobs.values()) if (!isOver(job)) job.cancel()
-  }
-
-  #find(projectId: string, id: string): Job {
-    const job = this.#jobs.get(id)
-    if (job?.projectId !== projectId) throw new Problem(404, 'job.unknown', 'This job is not there (any more).')
-    return job
-  }
-
-  #next(): void {
-    const jobs = [...this.#jobs.values()]
-    for (const old of jobs.filter(isOver).slice(0, -kept)) this.#jobs.delete(old.id)
-    const free = atOnce - jobs.filter(({ state }) => state === 'running').length
-    for (const job of jobs.filter(({ state }) => state === 'waiting').slice(0, Math.max(0, free))) void this.#run(job)
-  }
-
-  async #run(job: Job): Promise<void> {
-    job.state = 'running'
-    const run = this.runner.run(job.input)
-    job.cancel = () => run.cancel()
-    try {
-      job.result = await run.result
-      // a cancel that came last has the last word
-      if (!isOver(job)) job.state = 'done'
-    } catch (error) {
-      if (!isOver(job)) {
-        this.#log.error(error)
-        job.state = 'failed'
-        job.problem = 'The computation failed. Nothing was changed.'
-      }
-    }
-    this.#next()
+  async #find(projectId: string, id: string): Promise<JobRow> {
+    const row = await this.database.manager.findOneBy(JobRow, { id, projectId })
+    if (!row) throw new Problem(404, 'job.unknown', 'This job is not there (any more).')
+    return row
   }
 }
 
-const status = ({ id, kind, state, counter, problem }: Job): JobStatus => ({ id, kind, state, counter, problem })
+/** Of the jobs that have ended the last ones stay. */
+const forgetOld = (manager: EntityManager): Promise<unknown> =>
+  manager.query(
+    `DELETE FROM job WHERE id IN (SELECT id FROM job WHERE ended_at IS NOT NULL ORDER BY ended_at DESC OFFSET $1)`,
+    [mostKept],
+  )
+
+const status = ({
+  id,
+  kind,
+  only,
+  state,
+  counter,
+  done,
+  problem,
+}: Pick<JobRow, 'id' | 'kind' | 'only' | 'state' | 'counter' | 'done' | 'problem'>): JobStatus => ({
+  id,
+  kind,
+  state,
+  counter,
+  done,
+  of: partsOf({ only }).length,
+  problem,
+})

@@ -1,11 +1,21 @@
+import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
+import { fileURLToPath } from 'node:url'
 import type { JobStatus, ProjectSummary } from '@hedrion/contract'
-import { demoChanges, derive, emptyDocument, Memo, resultsSchema, withEdits } from '@hedrion/core'
+import {
+  demoChanges,
+  derive,
+  emptyDocument,
+  Memo,
+  present,
+  resultsSchema,
+  resultStages,
+  withEdits,
+} from '@hedrion/core'
 import Ajv2020 from 'ajv/dist/2020'
-import type { DocumentsService } from '../changes/documents.service'
 import { startTestServer, type TestServer } from '../testing/testServer'
-import { JobRunner, type JobRun } from './jobRunner'
-import { JobsService } from './jobs.service'
+import { jobLimits } from './jobWork.service'
+import { mostWaiting } from './jobs.service'
 
 let server: TestServer
 beforeAll(async () => (server = await startTestServer()))
@@ -57,40 +67,120 @@ describe('jobs', () => {
   })
 })
 
-describe('the line of jobs', () => {
-  /** A runner whose jobs end when the test says so. */
-  class HeldRunner extends JobRunner {
-    readonly ends: ((result: unknown) => void)[] = []
-    readonly cancelled: number[] = []
+describe('jobs on two servers', () => {
+  let servers: readonly TestServer[]
+  beforeAll(async () => {
+    process.env['HEDRION_JOB_WORKER'] = fileURLToPath(new URL('../testing/jobThread.cjs', import.meta.url))
+    const one = await startTestServer()
+    servers = [one, await startTestServer(one)]
+    delete process.env['HEDRION_JOB_WORKER']
+  })
+  afterAll(async () => {
+    for (const one of servers.toReversed()) await one.close()
+  })
+  afterEach(() => (jobLimits.time = 600))
 
-    run(): JobRun {
-      const index = this.ends.length
-      const result = new Promise<unknown>((resolve) => this.ends.push(resolve))
-      return { result, cancel: () => this.cancelled.push(index) }
+  const at = (i: number): TestServer => present(servers[i % 2], 'two servers')
+  const projectFor = async (name: string) =>
+    (await at(0).send<ProjectSummary>('POST', '/api/projects', { name })).body.id
+  const put = (project: string, i = 0) =>
+    at(i).send<JobStatus>('POST', `/api/projects/${project}/jobs`, { kind: 'results' })
+  const look = async (project: string, { id }: JobStatus) =>
+    (await at(1).send<JobStatus>('GET', `/api/projects/${project}/jobs/${id}`)).body
+  async function until(project: string, job: JobStatus, ...states: readonly JobStatus['state'][]): Promise<JobStatus> {
+    for (let i = 0; i < 400; i++) {
+      const found = await look(project, job)
+      if (states.includes(found.state)) return found
+      await sleep(25)
     }
+    throw new Error(`not ${states.join(' or ')}: ${JSON.stringify(await look(project, job))}`)
   }
-  const current = () => Promise.resolve({ project: { counter: 1 }, document: emptyDocument })
-  const documents = { current } as unknown as DocumentsService
-  const settle = () => sleep(0)
+  const row = async ({ id }: JobStatus) =>
+    present((await at(0).query('SELECT * FROM job WHERE id = $1', [id]))[0], 'the job')
 
-  test('two run at a time, a cancelled one gives its place away and keeps no result', async () => {
-    const runner = new HeldRunner()
-    const jobs = new JobsService(documents, runner)
-    const [a, b, c] = [
-      await jobs.start('p', { kind: 'results' }),
-      await jobs.start('p', { kind: 'results' }),
-      await jobs.start('p', { kind: 'results' }),
-    ]
-    await settle()
-    expect([a, b, c].map(({ id }) => jobs.status('p', id).state)).toEqual(['running', 'running', 'waiting'])
-    expect(jobs.cancel('p', a.id).state).toBe('cancelled')
-    expect(runner.cancelled).toEqual([0])
-    await settle()
-    expect(jobs.status('p', c.id).state).toBe('running')
-    runner.ends.forEach((end) => end('answer'))
-    await settle()
-    expect([a, b, c].map(({ id }) => jobs.status('p', id).state)).toEqual(['cancelled', 'done', 'done'])
-    expect(jobs.result('p', b.id)).toBe('answer')
-    expect(() => jobs.result('p', a.id)).toThrow('not done')
+  test('they share the line: each job is begun once, more run at a time than one server takes', async () => {
+    const project = await projectFor('sleep 600')
+    const jobs = await Promise.all([0, 1, 2, 3, 4, 5, 6].map(async (i) => (await put(project, i)).body))
+    let most = 0
+    for (const job of jobs) {
+      await until(project, job, 'running', 'done')
+      const running = await at(0).query(`SELECT 1 FROM job WHERE state = 'running'`)
+      most = Math.max(most, running.length)
+    }
+    for (const job of jobs) {
+      expect(await until(project, job, 'done')).toMatchObject({ counter: 1, of: resultStages.length })
+      expect(await row(job)).toMatchObject({ tries: 1, run: null })
+      // from the server that did not take it up as well
+      for (const server of servers)
+        expect((await server.send('GET', `/api/projects/${project}/jobs/${job.id}/result`)).body).toBe('results')
+    }
+    expect(most).toBeGreaterThan(2)
+    expect(most).toBeLessThanOrEqual(4)
+  })
+
+  test('a server that is taken for dead has no say any more: the job is begun again and ends once', async () => {
+    const project = await projectFor('sleep 3000')
+    const { body: job } = await put(project)
+    expect(await until(project, job, 'running')).toBeDefined()
+    const { run } = await row(job)
+    await at(0).query(`UPDATE job SET beat_at = now() - interval '1 hour' WHERE id = $1`, [job.id])
+    while ((await row(job))['run'] === run) await sleep(10)
+    await until(project, job, 'done')
+    expect(await row(job)).toMatchObject({ tries: 2 })
+  })
+
+  test('one whose servers ended twice has failed, in words', async () => {
+    const project = await projectFor('sleep 60000')
+    const { body: job } = await put(project)
+    await until(project, job, 'running')
+    await at(0).query(`UPDATE job SET tries = 2, run = $2, beat_at = now() - interval '1 hour' WHERE id = $1`, [
+      job.id,
+      randomUUID(),
+    ])
+    expect(await until(project, job, 'failed')).toMatchObject({
+      problem: expect.stringMatching(/servers.*ended/) as string,
+    })
+  })
+
+  test('one that is cancelled ends, waiting or running, and gives its place away', async () => {
+    const project = await projectFor('sleep 60000')
+    const jobs = await Promise.all([0, 1, 2, 3, 4].map(async (i) => (await put(project, i)).body))
+    await sleep(1500)
+    for (const job of jobs)
+      expect((await at(1).send<JobStatus>('DELETE', `/api/projects/${project}/jobs/${job.id}`)).body.state).toBe(
+        'cancelled',
+      )
+    const quick = await projectFor('sleep 10')
+    const after = await Promise.all([0, 1, 2, 3].map(async (i) => (await put(quick, i)).body))
+    for (const job of after) await until(quick, job, 'done')
+    for (const job of jobs) {
+      expect((await look(project, job)).state).toBe('cancelled')
+      expect((await at(0).send('GET', `/api/projects/${project}/jobs/${job.id}/result`)).status).toBe(409)
+    }
+  })
+
+  test('one that takes too long, too much memory, or breaks has failed, in words; the servers go on', async () => {
+    jobLimits.time = 1
+    for (const [name, problem] of [
+      ['sleep 60000', /ended after 1 s/],
+      ['hungry', /more memory/],
+      ['broken', /The computation failed/],
+    ] as const) {
+      const project = await projectFor(name)
+      const { body: job } = await put(project)
+      expect(await until(project, job, 'failed')).toMatchObject({ problem: expect.stringMatching(problem) as string })
+    }
+    expect((await at(0).send('GET', '/health')).status).toBe(200)
+  })
+
+  test('no more than twenty wait', async () => {
+    const project = await projectFor('sleep 60000')
+    const answers = await Promise.all(Array.from({ length: 40 }, (_, i) => put(project, i)))
+    const refused = answers.filter(({ status }) => status === 429)
+    // four places may have begun one each meanwhile
+    expect(refused.length).toBeGreaterThanOrEqual(40 - mostWaiting - 4)
+    expect(refused[0]?.body).toMatchObject({ code: 'jobs.full' })
+    for (const { status, body } of answers)
+      if (status === 201) await at(0).send('DELETE', `/api/projects/${project}/jobs/${body.id}`)
   })
 })

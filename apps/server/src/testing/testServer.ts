@@ -61,7 +61,7 @@ export async function startTestServer(beside?: TestServer, options: StartOptions
   process.env['DATABASE_URL'] = wired.toString()
   process.env['HEDRION_PATIENCE'] = String(options.patience ?? 1)
   process.env['LOG_LEVEL'] = 'silent'
-  // read at import, so only now
+  // reads the log's level at import
   const { createApp } = await import('../createApp')
   const app = await createApp()
   await app.listen(0, '127.0.0.1')
