@@ -110,7 +110,7 @@ export async function attackDatabase({ startCluster, startServer }, folder, roun
       for (const [kind, strike] of Object.entries(kinds)) {
         await page.recovers(30_000)
         const problem = await strike(cluster)
-        if (typeof problem === "string") problems.push(problem)
+        if (typeof problem === 'string') problems.push(problem)
         const time = await page.recovers(60_000)
         if (time === undefined) problems.push(`no recovery after: ${kind}`)
         ;(times[kind] ??= []).push(time)
@@ -148,7 +148,8 @@ async function lossesOf(port, project, page) {
   if (inOrder.join() !== page.acknowledged.join()) problems.push('an acknowledged change is lost or out of order')
   const { body: open } = await send(port, 'GET', `/api/projects/${project}`)
   const { name } = open.records[page.last().id]
-  if (![page.last().name, `${Number(page.last().name) + 1}`].includes(name)) problems.push(`the level is called ${name}`)
+  if (![page.last().name, `${Number(page.last().name) + 1}`].includes(name))
+    problems.push(`the level is called ${name}`)
   return problems
 }
 

@@ -20,7 +20,8 @@ export function dxfDamage(text: string): string | null {
   const open: Part[] = []
   let line = 1
   for (const [code, value] of groupsOf(text)) {
-    if (Number.parseInt(code, 10) === 0) {
+    if (!/^\d{1,4}$/.test(code)) return `The drawing is damaged: a group code is expected in line ${line}.`
+    if (Number(code) === 0) {
       const problem = takes(open, value, line)
       if (problem !== null) return problem
       if (value === 'EOF') return null
