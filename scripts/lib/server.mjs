@@ -15,6 +15,9 @@ export function startServer({ url, port, env = {} }) {
       NODE_ENV: 'production',
       DATABASE_URL: url,
       PORT: String(port),
+      // glibc gives large pieces back to the system as they are freed, instead of keeping them for later
+      MALLOC_MMAP_THRESHOLD_: '65536',
+      MALLOC_TRIM_THRESHOLD_: '131072',
       WEB_DIST: path.join(root, 'apps/web/dist'),
       ...env,
     },

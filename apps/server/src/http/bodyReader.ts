@@ -1,3 +1,5 @@
+import { setFlagsFromString } from 'node:v8'
+import { runInNewContext } from 'node:vm'
 import type { JsonLimits } from '@hedrion/core'
 import { Piscina } from 'piscina'
 import { Problem } from './problem'
@@ -12,6 +14,7 @@ const mostWaiting = 4
 /** Reads bodies as JSON: large ones in a thread, which ends when nothing is left to read and gives its memory back. */
 export class BodyReader {
   readonly #threads: Piscina | undefined
+  #collecting: NodeJS.Timeout | undefined
 
   /** @param file - that of the thread; without one everything is read at once. */
   constructor(file: string | undefined) {
@@ -36,6 +39,7 @@ export class BodyReader {
         'server.busy',
         'Other large requests are being read: this one was not taken. Send it again.',
       )
+    this.#giveBackSoon()
     const { buffer } = bytes
     // a copy where the bytes stand in memory that others use
     const own = buffer instanceof ArrayBuffer && buffer.byteLength === bytes.byteLength ? buffer : copyOf(bytes)
@@ -51,7 +55,14 @@ export class BodyReader {
     }
   }
 
+  /** Where nothing is going on nothing is collected either: the server would keep the memory of a large body for hours. */
+  #giveBackSoon(): void {
+    clearTimeout(this.#collecting)
+    this.#collecting = setTimeout(() => collect(), 3000).unref()
+  }
+
   async close(): Promise<void> {
+    clearTimeout(this.#collecting)
     await this.#threads?.destroy()
   }
 }
@@ -60,4 +71,11 @@ function copyOf(bytes: Buffer): ArrayBuffer {
   const copy = new ArrayBuffer(bytes.byteLength)
   new Uint8Array(copy).set(bytes)
   return copy
+}
+
+/** Twice: what a first time ends, such as the end of a connection, only a second one takes away. */
+function collect(times = 2): void {
+  setFlagsFromString('--expose-gc')
+  ;(runInNewContext('gc') as () => void)()
+  if (times > 1) setTimeout(() => collect(times - 1), 3000).unref()
 }

@@ -1,5 +1,6 @@
 import path from 'node:path'
 import { Router, static as staticFiles, type NextFunction, type Request, type Response } from 'express'
+import { Problem } from './problem'
 
 /**
  * The built web application: files with a digest in their name may be kept for ever, every other address that wants a
@@ -7,6 +8,11 @@ import { Router, static as staticFiles, type NextFunction, type Request, type Re
  */
 export function webPages(folder: string): Router {
   const router = Router()
+  router.use('/assets', (request: Request, response: Response, next: NextFunction) => {
+    if (request.method === 'GET' || request.method === 'HEAD') return next()
+    response.setHeader('Allow', 'GET, HEAD')
+    next(new Problem(405, 'http.405', 'Files are only read here.'))
+  })
   router.use(
     '/assets',
     staticFiles(path.join(folder, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }),

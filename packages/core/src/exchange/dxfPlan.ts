@@ -7,6 +7,7 @@ import { distance } from '../geometry/segment'
 import { samePoint } from '../geometry/tolerance'
 import { largest, pushAll } from '../outcome/lists'
 import { own } from '../outcome/own'
+import { withPlainCorners } from './dxfGroups'
 import { dxfDamage } from './dxfStructure'
 
 export const dxfLimits = { characters: 20_000_000, shapes: 50_000 } as const
@@ -51,7 +52,7 @@ export function readDxf(written: string): ReadDxf {
   if (damage !== null) return refused(damage)
   let parsed: unknown
   try {
-    parsed = new DxfParser().parseSync(text)
+    parsed = new DxfParser().parseSync(withPlainCorners(text))
   } catch {
     return refused('The drawing could not be read; a part of it is damaged.')
   }

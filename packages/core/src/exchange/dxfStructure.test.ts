@@ -1,5 +1,6 @@
 import { Worker } from 'node:worker_threads'
 import { readDxf } from './dxfPlan'
+import { withPlainCorners } from './dxfGroups'
 import { dxfDamage } from './dxfStructure'
 
 /** A drawing with all parts that must be closed (DXF reference, ASCII format): tables, a block, an old-style polyline, attributes. */
@@ -137,9 +138,44 @@ const parseAll = (texts: readonly string[]): Promise<number> =>
   })
 
 test('the parser comes to an end with every drawing that passes, however it was damaged', async () => {
-  const passing = damaged.filter((text) => dxfDamage(text) === null)
+  const passing = damaged.filter((text) => dxfDamage(text) === null).map(withPlainCorners)
   expect(passing.length).toBeGreaterThan(100)
   expect(passing[await parseAll(passing)]).toBeUndefined()
+})
+
+test('identifiers between the corners of a polyline (91: DXF reference, LWPOLYLINE) lose none of them, nor does a wrong number of them', () => {
+  const corner = (x: number, y: number, i: number) =>
+    [
+      [10, x],
+      [20, y],
+      [91, i],
+    ] as const
+  const text = textOf([
+    [0, 'SECTION'],
+    [2, 'ENTITIES'],
+    [0, 'LWPOLYLINE'],
+    [8, 'A'],
+    [90, '9'.repeat(400)],
+    [70, 1],
+    ...corner(0, 0, 1),
+    ...corner(6, 0, 2),
+    ...corner(6, 4, 3),
+    [210, 0],
+    [220, 0],
+    [230, 1],
+    [0, 'ENDSEC'],
+    [0, 'EOF'],
+  ])
+  const read = readDxf(text)
+  expect(read.ok && read.plan.layers[0]?.rings).toEqual([
+    [
+      [0, 0],
+      [6, 0],
+      [6, 4],
+    ],
+  ])
+  // a corner without its second number is not waited for
+  expect(readDxf(text.replace(' 20\n0\n', '')).ok).toBe(true)
 })
 
 test('130,000 corners in one polyline are read', () => {

@@ -1,3 +1,5 @@
+import { groupsOf } from './dxfGroups'
+
 /** What opens a part of a drawing that must be closed again, with what closes it (DXF reference, ASCII format). */
 const closedBy = new Map([
   ['SECTION', 'ENDSEC'],
@@ -29,22 +31,6 @@ export function dxfDamage(text: string): string | null {
     line += 2
   }
   return 'The drawing ends in the middle; it was cut off.'
-}
-
-/** The code and the value of each group, which stand on a line each. */
-function* groupsOf(text: string): Generator<readonly [code: string, value: string]> {
-  let code: string | undefined
-  for (let start = 0; start <= text.length;) {
-    const found = text.indexOf('\n', start)
-    const end = found < 0 ? text.length : found
-    const line = text.slice(start, end).trim()
-    if (code === undefined) code = line
-    else {
-      yield [code, line]
-      code = undefined
-    }
-    start = end + 1
-  }
 }
 
 /** Takes a group of code 0 to the parts that are open; answers what is wrong with it there. */
