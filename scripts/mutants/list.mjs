@@ -72,8 +72,8 @@ export const mutants = [
     id: 'panels.onTop',
     what: 'a patch on top leaves what is below it',
     file: 'building/panelRegions.ts',
-    from: "const replaces = patch.mode === 'insteadOf'",
-    to: 'const replaces = true',
+    from: "i > after && patch.mode === 'insteadOf'",
+    to: 'i > after',
     first: ['panelRegions'],
   },
   {

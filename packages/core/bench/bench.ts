@@ -2,6 +2,7 @@ import { Memo } from '../src/derivation/memo'
 import { deriveProject, type ProjectState } from '../src/derivation/project'
 import { documentOf, recordsOf, type Document } from '../src/document/document'
 import { floorsOf, sharedBy, skewed, type Size } from './floors'
+import { benchCrowds } from './crowds'
 import { benchManyCases } from './manyCases'
 import { count, medians, print, spoiled, sweep } from './measure'
 
@@ -89,5 +90,6 @@ bench('ten floors, every panel two-way', sharedBy(floorsOf({ baysX: 20, baysY: 1
 const few = floorsOf({ baysX: 4, baysY: 3, floors: 1 })
 bench('one floor of 4 × 3 bays, one-way', few)
 bench('the same by stiffness', sharedBy(few, 'stiffness'))
+benchCrowds()
 benchManyCases()
 if (spoiled()) print('a result is no number')

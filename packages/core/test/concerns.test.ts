@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { holds } from './holds'
-import { concernsOf } from '../src/concerns/concernsOf'
+import { concernsOf, countOf } from '../src/concerns/concernsOf'
 import { mendsOf } from '../src/concerns/mends'
 import { Memo } from '../src/derivation/memo'
 import { deriveProject } from '../src/derivation/project'
@@ -171,6 +171,17 @@ const triggers: readonly Trigger[] = [
     }),
     says: /^Beams B5 and B6 cross without a joint, so neither carries the other\.|^Beams B6 and B5 cross/,
     mends: ['Let B5 end on B6 at both sides', 'Let B6 end on B5 at both sides'],
+  },
+  {
+    code: 'member.crowd',
+    // thirteen through one point, where twelve would be looked at by pairs
+    make: storeyWith(({ building, layout }) => {
+      for (let i = 0; i < 13; i++) {
+        const [x, y] = [Math.cos((Math.PI * (i + 0.5)) / 13), Math.sin((Math.PI * (i + 0.5)) / 13)]
+        building.beam(layout, [3 - x, 2 - y], [3 + x, 2 + y])
+      }
+    }),
+    says: /^13 beams come within 0\.05 m of one place, [23]\.\d\d m east and [12]\.\d\d m north, so close that/,
   },
   {
     code: 'strut.end-beside',
@@ -1065,6 +1076,16 @@ describe('wording', () => {
   test('every code that is worded is raised here or by a table, and no other', () => {
     const raised = new Set([...triggers.map(({ code }) => code), 'table.outside-range', 'table.unknown-row'])
     expect([...raised].sort()).toEqual([...wordedCodes].sort())
+  })
+
+  test('of a kind with many the first fifty are listed, the last of them with the number of the others', () => {
+    const { building, layout } = oneStorey()
+    for (let i = 0; i < 60; i++) building.beam(layout, [i, 0], [i, 0])
+    const concerns = found(building).filter(({ code }) => code === 'member.no-length')
+    expect([concerns.length, countOf(concerns)]).toEqual([50, 60])
+    expect(concerns.flatMap(({ more }) => more ?? [])).toEqual([10])
+    const last = concerns.find(({ more }) => more !== undefined)
+    expect(last && concernSentence(last, metricPoint)).toMatch(/delete it\. There are 10 more of this kind\.$/)
   })
 
   test('figures are in the units of the project', () => {

@@ -1,4 +1,4 @@
-import { ask, concernSentence, formatOf } from '@hedrion/core'
+import { ask, concernSentence, countOf, formatOf } from '@hedrion/core'
 import { openProject } from '../openProject'
 import { print } from '../refusal'
 
@@ -7,6 +7,7 @@ export function check(path: string): void {
   const state = openProject(path)
   const concerns = ask(state, { kind: 'concerns' })
   for (const concern of concerns) print(`${concern.severity}: ${concernSentence(concern, formatOf(state))}`)
-  print(concerns.length === 0 ? 'No concerns.' : `${concerns.length} concern${concerns.length === 1 ? '' : 's'}.`)
+  const count = countOf(concerns)
+  print(count === 0 ? 'No concerns.' : `${count} concern${count === 1 ? '' : 's'}.`)
   if (concerns.some(({ severity }) => severity === 'blocking')) process.exitCode = 1
 }

@@ -1,4 +1,5 @@
-import { splitExpanded, type WordedConcern } from '@hedrion/core'
+import { countOf, splitExpanded, type WordedConcern } from '@hedrion/core'
+import { useState } from 'react'
 import { Button as AriaButton, Dialog, DialogTrigger } from 'react-aria-components'
 import { useNavigate } from 'react-router'
 import styled from 'styled-components'
@@ -13,26 +14,69 @@ import { stepOfConcern } from './concernPlaces'
 export function Concerns({ base }: { readonly base: string }) {
   const overview = useAnswer({ kind: 'overview' })
   const concerns = overview?.concerns ?? []
+  const count = countOf(concerns)
   const blocking = concerns.some(({ severity }) => severity === 'blocking')
   if (!overview) return null
   return (
     <DialogTrigger>
       <Open data-warm={blocking || undefined}>
-        {concerns.length === 0 ? 'No concerns' : `${concerns.length} concern${concerns.length === 1 ? '' : 's'}`}
+        {count === 0 ? 'No concerns' : `${count} concern${count === 1 ? '' : 's'}`}
       </Open>
       <Card placement="bottom end">
         <Dialog aria-label="Concerns">
           {({ close }) => (
             <List>
               {concerns.length === 0 && <li>Nothing that a checker would ask about.</li>}
-              {concerns.map((concern, i) => (
-                <Concern key={i} concern={concern} base={base} onShown={close} />
+              {kindsOf(concerns).map((kind) => (
+                <Kind key={kind[0].code} concerns={kind} base={base} onShown={close} />
               ))}
             </List>
           )}
         </Dialog>
       </Card>
     </DialogTrigger>
+  )
+}
+
+type OfAKind = readonly [WordedConcern, ...WordedConcern[]]
+
+/** Concerns by their kind, in the order in which the first of each stands. */
+function kindsOf(concerns: readonly WordedConcern[]): readonly OfAKind[] {
+  const kinds = new Map<string, [WordedConcern, ...WordedConcern[]]>()
+  for (const concern of concerns) {
+    const kind = kinds.get(concern.code)
+    if (kind) kind.push(concern)
+    else kinds.set(concern.code, [concern])
+  }
+  return [...kinds.values()]
+}
+
+/** So many of a kind are shown before a person asks for the others. */
+const shownOfAKind = 3
+
+interface KindProps {
+  readonly concerns: OfAKind
+  readonly base: string
+  readonly onShown: () => void
+}
+
+function Kind({ concerns, base, onShown }: KindProps) {
+  const [all, setAll] = useState(false)
+  const shown = all || concerns.length <= shownOfAKind + 1 ? concerns : concerns.slice(0, shownOfAKind)
+  const others = countOf(concerns) - shown.length
+  return (
+    <>
+      {shown.map((concern, i) => (
+        <Concern key={i} concern={concern} base={base} onShown={onShown} />
+      ))}
+      {shown.length < concerns.length && (
+        <Others>
+          <Button kind="link" onPress={() => setAll(true)}>
+            {others} more of this kind
+          </Button>
+        </Others>
+      )}
+    </>
   )
 }
 
@@ -94,6 +138,12 @@ const Tools = styled.div`
   display: flex;
   flex-wrap: wrap;
   gap: 0 16px;
+`
+const Others = styled.li`
+  && {
+    background: none;
+    padding-top: 0;
+  }
 `
 const List = styled.ul`
   list-style: none;

@@ -10,7 +10,9 @@ import {
   type Region,
   type Ring,
 } from '../geometry/polygon'
+import { nearby } from '../geometry/nearby'
 import { onLine } from '../geometry/tolerance'
+import { entry } from '../outcome/assert'
 import { ringOrder } from '../geometry/ringOrder'
 import { patchOrder } from './patchOverlaps'
 import { areaStretch, heightOn, planeOf, type RoofPlane } from './slopes'
@@ -74,21 +76,54 @@ export function planPanel(
   const outline = regionOf(panel.outline)
   const box = boxOf(panel.outline)
   const holes = openings.filter((opening) => boxesTouch(boxOf(opening.outline), box)).sort(byPlace)
-  const net = holes.reduce<Region>((rest, hole) => difference(rest, regionOf(hole.outline)), outline)
+  const net = holes.length === 0 ? outline : difference(outline, holes.flatMap(regionsOf))
   const touching = patches.filter((patch) => boxesTouch(boxOf(patch.outline), box)).sort(patchOrder)
-  let regions: readonly Level[] = [{ patchId: null, region: net, base: true }]
-  for (const patch of touching) {
-    const drawn = regionOf(patch.outline)
-    const inside = intersection(net, drawn)
-    if (isEmpty(inside)) continue
-    const replaces = patch.mode === 'insteadOf'
-    const below = replaces ? regions.map((entry) => ({ ...entry, region: difference(entry.region, drawn) })) : regions
-    regions = [...below.filter(({ region }) => !isEmpty(region)), { patchId: patch.id, region: inside, base: replaces }]
-  }
+  const regions = levelsOf(outline, net, holes, touching)
   const lying = regions.flatMap((region) => bySlope(region, slopes)).filter(({ region }) => !isEmpty(region))
   const under = slopes.filter(({ id }) => lying.some(({ slopeId }) => slopeId === id))
   return { panel, outline, net, regions: lying, plane: planeUnder(lying, slopes), slopes: under }
 }
+
+const regionsOf = ({ outline }: { readonly outline: Ring }): Region => regionOf(outline)
+
+/**
+ * What of a panel and of each patch on it stays under the patches that come later and take its place. Each is cut once, by those alone
+ * that touch it: one after the other a floor with many would be cut again and again.
+ */
+function levelsOf(
+  outline: Region,
+  net: Region,
+  holes: readonly { readonly outline: Ring }[],
+  patches: readonly PatchShape[],
+): readonly Level[] {
+  const holesNear = nearby(holes.map((hole) => hole.outline))
+  const inside = patches.flatMap((patch) => {
+    const drawn = regionOf(patch.outline)
+    const cut = holesNear(patch.outline).flatMap((i) => regionsOf(entry(holes, i)))
+    const region = without(intersection(outline, drawn), cut)
+    return isEmpty(region) ? [] : [{ patch, drawn, region }]
+  })
+  const near = nearby(inside.map(({ patch }) => patch.outline))
+  const laterOn = (ring: Ring, after: number): Region =>
+    near(ring).flatMap((i) => {
+      const { patch, drawn } = entry(inside, i)
+      return i > after && patch.mode === 'insteadOf' ? drawn : []
+    })
+  const base = without(
+    net,
+    outline.flatMap((ring) => laterOn(ring, -1)),
+  )
+  return [
+    { patchId: null, region: base, base: true },
+    ...inside.map(({ patch, region }, i): Level => ({
+      patchId: patch.id,
+      region: without(region, laterOn(patch.outline, i)),
+      base: patch.mode === 'insteadOf',
+    })),
+  ].filter(({ region }) => !isEmpty(region))
+}
+
+const without = (region: Region, cut: Region): Region => (cut.length === 0 ? region : difference(region, cut))
 
 const byPlace = (a: { readonly outline: Ring }, b: { readonly outline: Ring }): number =>
   ringOrder(a.outline, b.outline)

@@ -1,8 +1,9 @@
+import { entry } from '../outcome/assert'
 import { largest } from '../outcome/lists'
 import type { MemberShape } from '../document/shapes'
 import { feetAlong, pointAlong, type Leg } from '../geometry/course'
 import type { Point } from '../geometry/point'
-import { nearby, type Near } from '../geometry/nearby'
+import { nearby, nearLine, type Near } from '../geometry/nearby'
 import { distance, project } from '../geometry/segment'
 import { onLine, sameSupport } from '../geometry/tolerance'
 import { placesOnWall, type Stretch } from './bearingWalls'
@@ -25,11 +26,18 @@ export interface Draft {
  * already. Walls have theirs.
  */
 export function findSupports(drafts: readonly Draft[], columns: readonly Column[]): void {
-  const columnsNear = nearby(columns.map(({ at }) => [at]))
+  const columnsNear = nearLine(columns.map(({ at }) => [at]))
   const draftsNear = nearby(drafts.map(pointsOfBeam))
   const beams = drafts.filter(({ stretches }) => !stretches)
+  const walls = drafts.flatMap(({ stretches }, index) => (stretches ? [index] : []))
+  const wallsNear = nearLine(walls.map((index) => pointsOfBeam(entry(drafts, index))))
   for (const draft of beams) standOnColumns(draft, columns, columnsNear(pointsOfBeam(draft)))
-  for (const draft of beams) standOnWalls(draft, drafts, draftsNear(pointsOfBeam(draft)))
+  for (const draft of beams)
+    standOnWalls(
+      draft,
+      drafts,
+      wallsNear(pointsOfBeam(draft)).map((i) => entry(walls, i)),
+    )
   for (const draft of beams) standOnBeams(draft, drafts, draftsNear)
   standOnTips(beams, drafts, draftsNear)
 }

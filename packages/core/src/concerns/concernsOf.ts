@@ -86,6 +86,27 @@ const checks: readonly Check[] = [
 
 const rank = { blocking: 0, caution: 1, note: 2 } as const
 
-/** Every concern of the project, the blocking ones first. */
+/** Concerns of one kind that are listed; a person mends a fault and not each of its half a million places. */
+export const listedOfAKind = 50
+
+/** The concerns of the project, the blocking ones first; of a kind with many the first ones, the last of these with the number of the others. */
 export const concernsOf = (state: ProjectState): readonly Concern[] =>
-  checks.flatMap((check) => check(state)).sort((a, b) => rank[a.severity] - rank[b.severity])
+  checks.flatMap((check) => listed(check(state))).sort((a, b) => rank[a.severity] - rank[b.severity])
+
+function listed(concerns: readonly Concern[]): readonly Concern[] {
+  if (concerns.length <= listedOfAKind) return concerns
+  const counts = new Map<string, number>()
+  for (const { code } of concerns) counts.set(code, (counts.get(code) ?? 0) + 1)
+  const seen = new Map<string, number>()
+  return concerns.flatMap((concern): readonly Concern[] => {
+    const index = (seen.get(concern.code) ?? 0) + 1
+    seen.set(concern.code, index)
+    if (index > listedOfAKind) return []
+    const more = (counts.get(concern.code) ?? 0) - listedOfAKind
+    return index === listedOfAKind && more > 0 ? [{ ...concern, more }] : [concern]
+  })
+}
+
+/** How many concerns there are, those that are not listed too. */
+export const countOf = (concerns: readonly Concern[]): number =>
+  concerns.reduce((sum, { more = 0 }) => sum + 1 + more, 0)

@@ -3,7 +3,9 @@ import { isBent, pointsOfBeam, type Beam, type FramePlan } from '../building/fra
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
 import { once } from '../document/once'
-import { nearby } from '../geometry/nearby'
+import { together, type Piece, type Together } from '../geometry/crowds'
+import { nearby, type Near } from '../geometry/nearby'
+import { entry } from '../outcome/assert'
 import type { Point } from '../geometry/point'
 import { feetAlong, type Leg } from '../geometry/course'
 import { along, distance, overlapOn, project } from '../geometry/segment'
@@ -30,19 +32,51 @@ export function jointConcerns({ document, floors }: ProjectState): readonly Conc
   )
 }
 
-/** Every pair of beams whose boxes come near each other is looked at once; there are many, and most meet end to end. */
+/** Every pair of beams that come near each other is looked at once; there are many, and most meet end to end. */
 function doubledAndCrossing(frame: FramePlan): readonly Found[] {
-  const { beams } = frame
-  const near = nearby(beams.map(pointsOfBeam))
+  const { beams, columns } = frame
+  const { firsts, copies } = withoutCopies(beams)
+  const { pairs, crowds } = together(
+    firsts.flatMap((i) => entry(beams, i).legs.map(({ a, b }): Piece => ({ of: i, a, b }))),
+  )
+  const onColumn = nearby(columns.map(({ at }) => [at]))
   const found: Found[] = []
-  beams.forEach((first, i) => {
-    for (const k of near(pointsOfBeam(first))) {
-      const second = beams[k]
-      if (k > i && second && !meetEndToEnd(first, second))
-        pushAll(found, [...doubled(first, second), ...crosses(first, second, frame)])
+  for (const [i, k] of [...copies, ...pairs].sort(([p, q], [r, t]) => p - r || q - t)) {
+    const [first, second] = [entry(beams, i), entry(beams, k)]
+    if (!meetEndToEnd(first, second))
+      pushAll(found, [...doubled(first, second), ...crosses(first, second, columns, onColumn)])
+  }
+  return [...found, ...crowded(beams, crowds)]
+}
+
+/** Beams drawn again at the same place stand for one, each beside the first: all pairs of many copies would say no more. */
+function withoutCopies(beams: readonly Beam[]) {
+  const at = new Map<string, number>()
+  const copies: (readonly [number, number])[] = []
+  const firsts = beams.flatMap((beam, i) => {
+    const points = pointsOfBeam(beam).map(([x, y]) => `${Math.round(x / onLine)} ${Math.round(y / onLine)}`)
+    const place = points.join() < [...points].reverse().join() ? points.join() : [...points].reverse().join()
+    const first = at.get(place)
+    if (first === undefined) {
+      at.set(place, i)
+      return [i]
     }
+    copies.push([first, i])
+    return []
   })
-  return found
+  return { firsts, copies }
+}
+
+/** Records that a concern points at, at most. */
+const mostAbout = 20
+
+/** The place where most come together; the cells beside it say the same. */
+function crowded(beams: readonly Beam[], crowds: Together['crowds']): readonly Found[] {
+  const [densest] = [...crowds].sort((p, q) => q.of.length - p.of.length || p.at[0] - q.at[0] || p.at[1] - q.at[1])
+  if (!densest) return []
+  const about = densest.of.map((i) => entry(beams, i).member.id)
+  const data = () => ({ count: about.length, size: densest.size, x: densest.at[0], y: densest.at[1] })
+  return [{ code: 'member.crowd', severity: 'caution', about: about.slice(0, mostAbout), data }]
 }
 
 const meetEndToEnd = (first: Beam, second: Beam): boolean =>
@@ -158,10 +192,10 @@ const targetsOf = (id: string | undefined, points: readonly (Point | undefined)[
 const nearest = (targets: readonly Target[]): Target | undefined =>
   targets.reduce<Target | undefined>((best, target) => (best && best.gap <= target.gap ? best : target), undefined)
 
-function crosses(first: Beam, second: Beam, { columns }: FramePlan): readonly Found[] {
+function crosses(first: Beam, second: Beam, columns: FramePlan['columns'], onColumn: Near): readonly Found[] {
   const [a, b] = [first.member.id, second.member.id]
   return crossingsOf(first, second)
-    .filter((at) => !columns.some((column) => distance(column.at, at) <= onLine))
+    .filter((at) => !onColumn([at]).some((i) => distance(entry(columns, i).at, at) <= onLine))
     .map((at) => {
       const data = (label: (id: string) => string) => ({ a: label(a), b: label(b), x: at[0], y: at[1] })
       return { code: 'member.crossing', severity: 'note', about: [a, b], data }

@@ -5,6 +5,8 @@ export interface Concern {
   /** Record ids or expanded ids, so that the screen can point at them. */
   readonly about: readonly string[]
   readonly data: Readonly<Record<string, number | string>>
+  /** How many more of its kind there are that are not listed: on the last one of a kind that is. */
+  readonly more?: number
 }
 
 export type Outcome<T> =

@@ -41,6 +41,8 @@ const sentences: Readonly<Record<string, Sentence>> = {
     `Beam ${d['label']} ends ${show('gap', 'smallLength')} beside ${d['other']} and stands on nothing there. Move its ${d['end']} onto it.`,
   'member.crossing': (d) =>
     `Beams ${d['a']} and ${d['b']} cross without a joint, so neither carries the other. Let one end on the other where it does.`,
+  'member.crowd': (d, show) =>
+    `${d['count']} beams come within ${show('size', 'length')} of one place, ${show('x', 'length')} east and ${show('y', 'length')} north, so close that which of them cross there is not looked at. Draw there what is built.`,
   'slope.overlap': (d, show) =>
     `Roof slopes ${d['a']} and ${d['b']} lie over each other by ${show('area', 'area')}, so it is not clear which of them is the roof there. Draw one of them smaller, or delete it.`,
   'panel.overlap': (d, show) =>
@@ -221,9 +223,10 @@ const loadWords: Readonly<Record<string, string>> = {
 const fromOf = (d: Concern['data'], show: (key: string, quantity: Quantity) => string, field: string): string =>
   d['by'] === 'area' ? show(field, 'area') : `${d[field]} storeys`
 
-/** What a colleague would say about a concern, with its figures in the project's units. */
-export function concernSentence({ code, data }: Concern, format: NumberFormat): string {
+/** What a colleague would say about a concern, with its figures in the project's units, and how many more of its kind there are. */
+export function concernSentence({ code, data, more = 0 }: Concern, format: NumberFormat): string {
   const sentence = sentences[code]
   if (!sentence) throw new Error(`No wording for ${code}`)
-  return sentence(data, (key, quantity) => formatQuantity(Number(data[key]), quantity, format))
+  const said = sentence(data, (key, quantity) => formatQuantity(Number(data[key]), quantity, format))
+  return more > 0 ? `${said} There are ${more} more of this kind.` : said
 }
