@@ -20,7 +20,7 @@ export const freePort = () =>
 const readPidFile = (dir) => {
   try {
     const lines = fs.readFileSync(path.join(dir, 'postmaster.pid'), 'utf8').split('\n')
-    return { pid: Number(lines[0]), status: (lines[7] ?? '').trim() }
+    return { pid: Number(lines[0]), port: Number(lines[3]), status: (lines[7] ?? '').trim() }
   } catch {
     return undefined
   }
@@ -51,6 +51,12 @@ async function waitGone(pid, milliseconds) {
     await sleep(20)
   }
   return true
+}
+
+/** The port of the PostgreSQL that works in a data folder. */
+export function runningPort(dir) {
+  const file = readPidFile(dir)
+  return file && file.status === 'ready' && isOurs(file.pid, dir) ? file.port : undefined
 }
 
 /** Stops a server that an earlier run left behind; a stale pid file is taken away. */

@@ -1,9 +1,9 @@
 import 'reflect-metadata'
 
 export { ChangeSetBody, EditBody } from './changeSet'
-export { CreateProjectBody, RenameProjectBody, type ProjectSummary } from './project'
+export { CreateProjectBody, ProjectFileQuery, ProjectsQuery, RenameProjectBody, type ProjectSummary } from './project'
 export { JobBody, jobKinds, type JobKind, type JobStatus } from './job'
-export { formatHeader, outdated } from './formatHeader'
+export { formatHeader, outdated, projectKeyHeader } from './formatHeader'
 export { limits } from './limits'
 export {
   compassSectors,

@@ -13,6 +13,8 @@ export const limits = {
   counter: 2 ** 31 - 1,
   note: longestNote,
   name: 120,
+  /** Projects in one page of the list. */
+  projects: 200,
   /** Change sets in one page of the history. */
   history: 200,
 } as const

@@ -22,6 +22,28 @@ export class RenameProjectBody {
   name!: string
 }
 
+/** Which projects are listed, and after which the page begins. */
+export class ProjectsQuery {
+  /** Those that were deleted, instead of those that are there. */
+  @IsOptional()
+  @IsIn(['yes'], { message: 'deleted is “yes” or left out.' })
+  deleted?: 'yes'
+
+  /** When the last project of the page before was changed, and its id: `changedAt,id`. */
+  @IsOptional()
+  @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z,[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/, {
+    message: 'after is the time and the id of the last project of the page before: changedAt,id.',
+  })
+  after?: string
+}
+
+/** Whether the history goes into a project file. */
+export class ProjectFileQuery {
+  @IsOptional()
+  @IsIn(['yes'], { message: 'history is “yes” or left out.' })
+  history?: 'yes'
+}
+
 export interface ProjectSummary {
   readonly id: string
   readonly name: string

@@ -1,6 +1,12 @@
-import { Type } from 'class-transformer'
+import { Transform, type TransformFnParams } from 'class-transformer'
 import { IsNumber, IsOptional, IsString, Matches, MaxLength, Max, Min } from 'class-validator'
 import { plainText, plainTextRule } from './plainText'
+
+/** A number as people write it; what is none, such as nothing at all or 0x10, stays a text and is refused. */
+const asNumber = ({ value }: TransformFnParams): unknown =>
+  typeof value === 'string' && /^[+-]?\d+(\.\d+)?$/.test(value) ? Number(value) : (value as unknown)
+
+const distance = { message: '$property is a distance in km, from 0 to 1000.' }
 
 /** Asks for a place by its address, or by its coordinates in km east and north of the region's south-west corner. */
 export class SiteDataQuery {
@@ -11,17 +17,17 @@ export class SiteDataQuery {
   address?: string
 
   @IsOptional()
-  @Type(() => Number)
-  @IsNumber({ allowNaN: false, allowInfinity: false })
-  @Min(0)
-  @Max(1000)
+  @Transform(asNumber)
+  @IsNumber({ allowNaN: false, allowInfinity: false }, distance)
+  @Min(0, distance)
+  @Max(1000, distance)
   east?: number
 
   @IsOptional()
-  @Type(() => Number)
-  @IsNumber({ allowNaN: false, allowInfinity: false })
-  @Min(0)
-  @Max(1000)
+  @Transform(asNumber)
+  @IsNumber({ allowNaN: false, allowInfinity: false }, distance)
+  @Min(0, distance)
+  @Max(1000, distance)
   north?: number
 }
 

@@ -79,6 +79,12 @@ export class ChangesService {
     return changesAfter(this.database.manager, projectId, counter, limits.history)
   }
 
+  /** The whole history, oldest first. */
+  async all(projectId: string): Promise<readonly AcceptedChange[]> {
+    const rows = await this.database.manager.find(ChangeSetRow, { where: { projectId }, order: { counter: 'ASC' } })
+    return rows.map(accepted)
+  }
+
   /** The latest change sets, newest first. */
   async latest(projectId: string): Promise<readonly AcceptedChange[]> {
     await openProject(this.database.manager, projectId)

@@ -90,4 +90,19 @@ export class Jobs1796200000000 implements MigrationInterface {
   }
 }
 
-export const migrations = [Projects1795500000000, Formats1796100000000, Jobs1796200000000]
+/** A project that is asked for twice under one key is made once. */
+export class MadeFrom1796300000000 implements MigrationInterface {
+  readonly name = 'MadeFrom1796300000000'
+
+  async up(runner: QueryRunner): Promise<void> {
+    await runner.query('ALTER TABLE project ADD COLUMN made_from text')
+    await runner.query('CREATE INDEX project_changed ON project (changed_at DESC, id DESC)')
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query('DROP INDEX project_changed')
+    await runner.query('ALTER TABLE project DROP COLUMN made_from')
+  }
+}
+
+export const migrations = [Projects1795500000000, Formats1796100000000, Jobs1796200000000, MadeFrom1796300000000]

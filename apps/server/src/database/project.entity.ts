@@ -14,4 +14,6 @@ export class ProjectRow {
   @Column({ type: 'timestamptz', name: 'created_at', insert: false, update: false }) createdAt!: Date
   @Column({ type: 'timestamptz', name: 'changed_at' }) changedAt!: Date
   @Column({ type: 'timestamptz', name: 'deleted_at', nullable: true }) deletedAt!: Date | null
+  /** Digest of what it was made from, under its id as the key of the request; null where the server chose the id. */
+  @Column('text', { name: 'made_from', nullable: true }) madeFrom!: string | null
 }

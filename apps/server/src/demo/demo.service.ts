@@ -18,6 +18,6 @@ export class DemoService implements OnApplicationBootstrap {
     if (process.env['HEDRION_DEMO'] !== '1') return
     const made = await this.database.manager.findOneBy(ProjectRow, { id: demoId })
     if (made) return
-    await this.projects.createFrom(demoId, demoName, demoChanges)
+    await this.projects.createFrom({ id: demoId, from: null }, demoName, demoChanges)
   }
 }

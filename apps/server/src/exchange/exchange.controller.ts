@@ -1,7 +1,8 @@
-import { Body, Controller, Get, Param, ParseUUIDPipe, Post, Res } from '@nestjs/common'
+import { Body, Controller, Get, Param, ParseUUIDPipe, Post, Query, Res } from '@nestjs/common'
 import { ApiBody, ApiOperation } from '@nestjs/swagger'
-import type { ProjectSummary } from '@hedrion/contract'
+import { ProjectFileQuery, type ProjectSummary } from '@hedrion/contract'
 import type { Response } from 'express'
+import { ProjectKey } from '../http/projectKey.pipe'
 import { ExchangeService } from './exchange.service'
 
 @Controller('api/projects')
@@ -11,14 +12,18 @@ export class ExchangeController {
   @Post('file')
   @ApiOperation({ summary: 'A new project from a project file (hedrion-project, version 1)' })
   @ApiBody({ schema: { type: 'object' } })
-  upload(@Body() file: Record<string, unknown>): Promise<ProjectSummary> {
-    return this.exchange.upload(file)
+  upload(@Body() file: Record<string, unknown>, @ProjectKey() key?: string): Promise<ProjectSummary> {
+    return this.exchange.upload(file, key)
   }
 
   @Get(':project/file')
-  @ApiOperation({ summary: 'The project file' })
-  async download(@Param('project', ParseUUIDPipe) project: string, @Res() response: Response): Promise<void> {
-    const { name, file } = await this.exchange.download(project)
+  @ApiOperation({ summary: 'The project file, with its history where that is asked for' })
+  async download(
+    @Param('project', ParseUUIDPipe) project: string,
+    @Query() { history }: ProjectFileQuery,
+    @Res() response: Response,
+  ): Promise<void> {
+    const { name, file } = await this.exchange.download(project, history === 'yes')
     response.attachment(`${fileName(name)}.hedrion.json`).type('application/json')
     response.send(`${JSON.stringify(file, null, 1)}\n`)
   }

@@ -11,8 +11,7 @@ interface Taken extends JsonLimits {
 const taking = (of: JsonLimits): Taken => ({ ...of, bytesOf: raw({ limit: of.bytes, type: () => true }) })
 
 const small = taking({ bytes: limits.body, depth: 8, values: 2000 })
-// a change set holds records in edits in a list: three levels around what a project file holds in two
-const change = taking({ bytes: limits.change, depth: fileLimits.depth + 1, values: 4_000_000 })
+const change = taking({ bytes: limits.change, depth: fileLimits.depth, values: 4_000_000 })
 const file = taking(fileLimits)
 
 /** JSON only, and of each route no more than it needs. */

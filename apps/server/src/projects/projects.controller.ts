@@ -1,6 +1,13 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Patch, Post } from '@nestjs/common'
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Patch, Post, Query } from '@nestjs/common'
 import { ApiOperation } from '@nestjs/swagger'
-import { CreateProjectBody, RenameProjectBody, type OpenProject, type ProjectSummary } from '@hedrion/contract'
+import {
+  CreateProjectBody,
+  ProjectsQuery,
+  RenameProjectBody,
+  type OpenProject,
+  type ProjectSummary,
+} from '@hedrion/contract'
+import { ProjectKey } from '../http/projectKey.pipe'
 import { ProjectsService } from './projects.service'
 
 @Controller('api/projects')
@@ -8,15 +15,15 @@ export class ProjectsController {
   constructor(private readonly projects: ProjectsService) {}
 
   @Get()
-  @ApiOperation({ summary: 'All projects, the last changed first' })
-  list(): Promise<readonly ProjectSummary[]> {
-    return this.projects.list()
+  @ApiOperation({ summary: 'One page of the projects, the last changed first, or of those that were deleted' })
+  list(@Query() query: ProjectsQuery): Promise<readonly ProjectSummary[]> {
+    return this.projects.list(query)
   }
 
   @Post()
   @ApiOperation({ summary: 'A new project: empty, or the demo' })
-  create(@Body() { name, start }: CreateProjectBody): Promise<ProjectSummary> {
-    return start === 'demo' ? this.projects.createDemo(name) : this.projects.createEmpty(name)
+  create(@Body() { name, start }: CreateProjectBody, @ProjectKey() key?: string): Promise<ProjectSummary> {
+    return start === 'demo' ? this.projects.createDemo(name, key) : this.projects.createEmpty(name, key)
   }
 
   @Get(':project')

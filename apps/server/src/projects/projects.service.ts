@@ -1,23 +1,38 @@
-import { randomUUID } from 'node:crypto'
+import { createHash, randomUUID } from 'node:crypto'
 import { Injectable } from '@nestjs/common'
 import {
   blankBasis,
+  canonical,
   cut,
   demoChanges,
   emptyDocument,
   formatVersion,
   recordsOf,
   resultsEdition,
+  withEdits,
   type ChangeSet,
   type Edit,
 } from '@hedrion/core'
-import { limits, type ChangeSetBody, type OpenProject, type ProjectSummary } from '@hedrion/contract'
+import {
+  limits,
+  projectKeyHeader,
+  type ChangeSetBody,
+  type OpenProject,
+  type ProjectsQuery,
+  type ProjectSummary,
+} from '@hedrion/contract'
 import { DataSource, IsNull } from 'typeorm'
 import { ChangesService } from '../changes/changes.service'
 import { DocumentsService } from '../changes/documents.service'
 import { openProject } from '../changes/openProject'
 import { ProjectRow } from '../database/project.entity'
-import { unknownProject } from '../http/problem'
+import { Problem, unknownProject } from '../http/problem'
+
+/** Under which id a project is made, and the digest of what from where the request had a key. */
+interface Made {
+  readonly id: string
+  readonly from: string | null
+}
 
 @Injectable()
 export class ProjectsService {
@@ -27,38 +42,90 @@ export class ProjectsService {
     private readonly documents: DocumentsService,
   ) {}
 
-  async list(): Promise<readonly ProjectSummary[]> {
-    const rows = await this.database.manager.find(ProjectRow, {
-      where: { deletedAt: IsNull() },
-      order: { changedAt: 'DESC' },
-      take: 500,
-    })
-    return rows.map(summary)
+  /** One page, the last changed first. */
+  async list({ deleted, after }: ProjectsQuery): Promise<readonly ProjectSummary[]> {
+    const query = this.database.manager
+      .createQueryBuilder(ProjectRow, 'project')
+      .where(deleted === 'yes' ? 'project.deletedAt IS NOT NULL' : 'project.deletedAt IS NULL')
+      .orderBy('project.changedAt', 'DESC')
+      .addOrderBy('project.id', 'DESC')
+      .take(limits.projects)
+    const [at, id] = after?.split(',') ?? []
+    // the time as the page before had it, in milliseconds
+    if (at && id)
+      query.andWhere("(date_trunc('milliseconds', project.changedAt), project.id) < (:at::timestamptz, :id::uuid)", {
+        at,
+        id,
+      })
+    return (await query.getMany()).map(summary)
   }
 
   /** A project begins with change sets like any other: here the one that gives it a basis. */
-  async createEmpty(name: string): Promise<ProjectSummary> {
-    const basis = blankBasis(name, Math.random)
-    return this.createFrom(randomUUID(), name, [
-      { id: randomUUID(), seen: 0, note: 'New project', edits: [{ id: basis.id, before: null, after: basis }] },
-    ])
+  createEmpty(name: string, key?: string): Promise<ProjectSummary> {
+    return this.#once(key, ['empty', name], (made) => {
+      const basis = blankBasis(name, Math.random)
+      return this.createFrom(made, name, [
+        { id: randomUUID(), seen: 0, note: 'New project', edits: [{ id: basis.id, before: null, after: basis }] },
+      ])
+    })
   }
 
   /** The demo under another name: the same change sets, and one that names it. */
-  async createDemo(name: string): Promise<ProjectSummary> {
-    const project = await this.createFrom(randomUUID(), name, demoChanges)
-    return this.rename(project.id, name)
+  createDemo(name: string, key?: string): Promise<ProjectSummary> {
+    return this.#once(key, ['demo', name], (made) => this.createFrom(made, name, [...demoChanges, ...named(name)]))
+  }
+
+  /** One of a file, by the changes that made it. */
+  createOf(
+    file: { readonly name: string; readonly changes: readonly ChangeSet[]; readonly results: number },
+    key?: string,
+  ): Promise<ProjectSummary> {
+    const content = file.changes.map(({ edits }) => edits)
+    return this.#once(key, content, (made) => this.createFrom(made, file.name, file.changes, file.results))
+  }
+
+  /** What is made under a key, which becomes the project's id, is made once, however often and wherever it is asked for. */
+  async #once(
+    key: string | undefined,
+    content: unknown,
+    make: (made: Made) => Promise<ProjectSummary>,
+  ): Promise<ProjectSummary> {
+    if (key === undefined) return make({ id: randomUUID(), from: null })
+    const from = createHash('sha256').update(canonical(content)).digest('hex')
+    const there = () => this.database.manager.findOneBy(ProjectRow, { id: key })
+    const known =
+      (await there()) ??
+      (await make({ id: key, from }).catch(async (error: unknown) => {
+        // another request with this key came first
+        const first = await there()
+        if (first) return first
+        throw error
+      }))
+    if (!('madeFrom' in known)) return known
+    if (known.madeFrom !== from)
+      throw new Problem(422, 'project.other-content', 'Another project was made under this key already.', {
+        path: projectKeyHeader,
+      })
+    return summary(known)
   }
 
   /** A new project by its first change sets, all of them or none; `results`: the edition of the results when it was last used. */
   async createFrom(
-    id: string,
+    { id, from }: Made,
     name: string,
     changes: readonly ChangeSet[],
     results = resultsEdition,
   ): Promise<ProjectSummary> {
     return this.database.transaction(async (manager) => {
-      await manager.insert(ProjectRow, { id, name, counter: 0, format: formatVersion, results, changedAt: new Date() })
+      await manager.insert(ProjectRow, {
+        id,
+        name,
+        counter: 0,
+        format: formatVersion,
+        results,
+        changedAt: new Date(),
+        madeFrom: from,
+      })
       let document = emptyDocument
       for (const change of changes)
         document = (await this.changes.acceptWithin(manager, id, change, document)).document ?? document
@@ -118,6 +185,15 @@ const asBody = ({ id, seen, note, edits }: ChangeSet): ChangeSetBody => ({
   edits: edits.map((edit) => ({ id: edit.id, before: asObject(edit.before), after: asObject(edit.after) })),
 })
 const asObject = (record: Edit['before']): Record<string, unknown> | null => (record === null ? null : { ...record })
+
+/** The demo with another name on its basis. */
+function named(name: string): readonly ChangeSet[] {
+  const document = demoChanges.reduce((before, { edits }) => withEdits(before, edits), emptyDocument)
+  const [basis] = recordsOf(document, 'basis')
+  if (!basis || basis.name === name) return []
+  const edits = [{ id: basis.id, before: basis, after: { ...basis, name } }]
+  return [{ id: randomUUID(), seen: demoChanges.length, note: cut(`Renamed “${name}”`, limits.note), edits }]
+}
 
 const summary = ({ id, name, counter, createdAt, changedAt, deletedAt }: ProjectRow): ProjectSummary => ({
   id,

@@ -1,4 +1,5 @@
-import type { OpenProject, ProjectSummary } from '@hedrion/contract'
+import { randomUUID } from 'node:crypto'
+import { limits, type OpenProject, type ProjectSummary } from '@hedrion/contract'
 import { startTestServer, type TestServer } from '../testing/testServer'
 
 let server: TestServer
@@ -65,5 +66,62 @@ describe('projects', () => {
     expect((await server.send('GET', '/api/projects/abc')).status).toBe(400)
     const missing = await server.send('GET', '/api/projects/00000000-0000-4000-8000-000000000000')
     expect(missing).toMatchObject({ status: 404, body: { code: 'project.unknown' } })
+  })
+})
+
+describe('the list', () => {
+  const list = async (query = '') => (await server.send<readonly ProjectSummary[]>('GET', `/api/projects${query}`)).body
+
+  test('goes on page by page to the last project, each once, whatever was changed at the same moment', async () => {
+    const made = await create('First')
+    // many at one moment
+    await server.query(
+      `INSERT INTO project (id, name, counter, changed_at)
+       SELECT gen_random_uuid(), 'Many ' || i, 0, timestamptz '2026-01-01' + (i / 100) * interval '1 hour'
+       FROM generate_series(1, 650) AS i`,
+    )
+    const found: ProjectSummary[] = []
+    for (let after = ''; ;) {
+      const page = await list(after)
+      found.push(...page)
+      const last = page.at(-1)
+      if (!last || page.length < limits.projects) break
+      after = `?after=${last.changedAt},${last.id}`
+    }
+    const many = found.filter(({ name }) => name.startsWith('Many '))
+    expect([many.length, new Set(found.map(({ id }) => id)).size]).toEqual([650, found.length])
+    expect(found.map(({ id }) => id)).toContain(made.id)
+    await server.query(`DELETE FROM project WHERE name LIKE 'Many %'`)
+  })
+
+  test('of those that were deleted, from which they come back', async () => {
+    const made = await create('Thrown away')
+    await server.send('DELETE', `/api/projects/${made.id}`)
+    expect((await list()).map(({ id }) => id)).not.toContain(made.id)
+    expect((await list('?deleted=yes')).map(({ id, deleted }) => [id, deleted])).toContainEqual([made.id, true])
+    await server.send('POST', `/api/projects/${made.id}/restore`)
+    expect((await list('?deleted=yes')).map(({ id }) => id)).not.toContain(made.id)
+    expect((await list()).map(({ id }) => id)).toContain(made.id)
+  })
+
+  test.each(['?after=x', '?after=2026-01-01', '?deleted=no', '?page=2'])('%s is refused in words', async (query) => {
+    expect(await server.send('GET', `/api/projects${query}`)).toMatchObject({
+      status: 400,
+      body: { message: expect.any(String) as string, path: expect.any(String) as string },
+    })
+  })
+})
+
+test.each(['empty', 'demo'])('%s: asked for many times under one key it is made once', async (start) => {
+  const key = { 'idempotency-key': randomUUID() }
+  const ask = (name: string) => server.send<ProjectSummary>('POST', '/api/projects', { name, start }, key)
+  const replies = await Promise.all([ask('Once'), ask('Once'), ask('Once'), ask('Once')])
+  expect(replies.map(({ status }) => status)).toEqual([201, 201, 201, 201])
+  expect(new Set(replies.map(({ body }) => body.id))).toEqual(new Set([key['idempotency-key']]))
+  expect((await ask('Once')).body).toMatchObject({ name: 'Once', id: key['idempotency-key'] })
+  expect(await ask('Twice')).toMatchObject({ status: 422, body: { code: 'project.other-content' } })
+  expect(await server.send('POST', '/api/projects', { name: 'x' }, { 'idempotency-key': 'x' })).toMatchObject({
+    status: 400,
+    body: { path: 'idempotency-key' },
   })
 })

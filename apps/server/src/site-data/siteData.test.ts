@@ -67,3 +67,17 @@ describe('site data of the invented region', () => {
     expect(body.windZones.map(({ value }) => value)).toEqual([28, 26, 24])
   })
 })
+
+test.each([
+  'east=1e9&north=5',
+  'east=-1&north=5',
+  'east=&north=5',
+  'east=0x10&north=5',
+  'east=NaN&north=5',
+  'east=5&north=1001',
+])('%s is no place: refused with the range', async (query) => {
+  expect(await server.send('GET', `/api/site-data?${query}`)).toMatchObject({
+    status: 400,
+    body: { message: expect.stringMatching(/is a distance in km, from 0 to 1000/) as string },
+  })
+})

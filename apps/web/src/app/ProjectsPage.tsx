@@ -1,23 +1,30 @@
-import type { ProjectSummary } from '@hedrion/contract'
-import { useState } from 'react'
+import { limits, type ProjectSummary } from '@hedrion/contract'
+import { useRef, useState } from 'react'
 import { Link, useLoaderData, useNavigate, useRevalidator } from 'react-router'
 import styled from 'styled-components'
-import { Refused, request, Unreachable } from '../state/api'
+import { request } from '../state/api'
 import { Button } from '../ui/Button'
 import { FileButton } from '../ui/FileButton'
 import { TextLine } from '../ui/TextLine'
+import { DeletedProjects } from './DeletedProjects'
+import { sentenceOf } from '../state/failures'
+import { ChangedAt, ProjectList } from './ProjectList'
 import { readFile } from './readFile'
 
 export const loadProjects = (): Promise<readonly ProjectSummary[]> => request('GET', '/projects')
 
-const sentenceOf = (error: unknown): string => {
-  if (error instanceof Refused || error instanceof Unreachable) return error.message
-  throw error
-}
+const pageAfter = ({ changedAt, id }: ProjectSummary): Promise<readonly ProjectSummary[]> =>
+  request('GET', `/projects?after=${changedAt},${id}`)
 
 /** Every project on this server, and the ways to a new one. */
 export function ProjectsPage() {
-  const projects = useLoaderData<readonly ProjectSummary[]>()
+  const first = useLoaderData<readonly ProjectSummary[]>()
+  const [further, setFurther] = useState<readonly ProjectSummary[]>([])
+  const [isWhole, setWhole] = useState(false)
+  const there = new Set(first.map(({ id }) => id))
+  const projects = [...first, ...further.filter(({ id }) => !there.has(id))]
+  const last = projects.at(-1)
+  const keys = useRef(new Map<string, string>())
   const { revalidate } = useRevalidator()
   const navigate = useNavigate()
   const [problem, setProblem] = useState<string | null>(null)
@@ -30,18 +37,32 @@ export function ProjectsPage() {
     } catch (error) {
       setProblem(sentenceOf(error))
     }
+    setFurther([])
+    setWhole(false)
     await revalidate()
   }
-  const create = () =>
-    run(async () => {
-      const { id } = await request<ProjectSummary>('POST', '/projects', { name: 'New building' })
-      await navigate(`/p/${id}/building`)
-    })
+  /** Asked for again after an answer that was lost, what was made is answered, and nothing is made twice. */
+  const made = async (what: string, path: string, body: unknown) => {
+    const key = keys.current.get(what) ?? crypto.randomUUID()
+    keys.current.set(what, key)
+    const { id } = await request<ProjectSummary>('POST', path, body, key)
+    keys.current.delete(what)
+    await navigate(`/p/${id}/building`)
+  }
+  const more = async (after: ProjectSummary) => {
+    try {
+      const page = await pageAfter(after)
+      setFurther([...further, ...page])
+      setWhole(page.length < limits.projects)
+    } catch (error) {
+      setProblem(sentenceOf(error))
+    }
+  }
+  const create = () => run(() => made('', '/projects', { name: 'New building' }))
   const upload = (chosen: File) =>
-    run(async () => {
-      const { id } = await request<ProjectSummary>('POST', '/projects/file', await readFile(chosen))
-      await navigate(`/p/${id}/building`)
-    })
+    run(async () =>
+      made(`${chosen.name} ${chosen.size} ${chosen.lastModified}`, '/projects/file', await readFile(chosen)),
+    )
   const remove = (project: ProjectSummary) =>
     run(async () => {
       await request('DELETE', `/projects/${project.id}`)
@@ -75,13 +96,11 @@ export function ProjectsPage() {
           </Button>
         </Warm>
       )}
-      <List aria-label="Projects">
+      <ProjectList aria-label="Projects">
         {projects.map((project) => (
           <li key={project.id}>
             <Link to={`/p/${project.id}/building`}>{project.name}</Link>
-            <small>
-              {new Date(project.changedAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
-            </small>
+            <ChangedAt project={project} />
             <Row>
               <Rename project={project} run={run} />
               <Button kind="quiet" aria-label={`Delete ${project.name}`} onPress={() => void remove(project)}>
@@ -90,8 +109,16 @@ export function ProjectsPage() {
             </Row>
           </li>
         ))}
-      </List>
+      </ProjectList>
       {projects.length === 0 && <p>No project yet.</p>}
+      <Foot>
+        {last && !isWhole && projects.length >= limits.projects && (
+          <Button kind="quiet" onPress={() => void more(last)}>
+            Show more projects
+          </Button>
+        )}
+        <DeletedProjects onRestore={restore} />
+      </Foot>
     </Page>
   )
 }
@@ -118,6 +145,9 @@ function Rename({ project, run }: RenameProps) {
   return <TextLine label={`New name of ${project.name}`} value={project.name} maxLength={120} onCommit={rename} />
 }
 
+const Foot = styled.div`
+  margin: 16px 0;
+`
 const Page = styled.main`
   max-width: 860px;
   margin: 0 auto;
@@ -142,27 +172,6 @@ const Warm = styled.div`
   border-left: 3px solid var(--warm);
   padding: 8px 14px;
   margin-bottom: 16px;
-`
-const List = styled.ul`
-  list-style: none;
-  margin: 0;
-  padding: 0;
-  border-top: 1px solid var(--hairline);
-  li {
-    display: grid;
-    grid-template-columns: 1fr auto auto;
-    gap: 18px;
-    align-items: center;
-    padding: 12px 4px;
-    border-bottom: 1px solid var(--hairline);
-  }
-  a {
-    font: 600 18px/1.3 var(--serif);
-    color: var(--ink);
-  }
-  small {
-    color: var(--quiet);
-  }
 `
 const Row = styled.div`
   display: flex;

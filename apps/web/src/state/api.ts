@@ -1,4 +1,4 @@
-import { formatHeader, outdated, type ApiProblem } from '@hedrion/contract'
+import { formatHeader, outdated, projectKeyHeader, type ApiProblem } from '@hedrion/contract'
 import { formatVersion } from '@hedrion/core'
 
 /** The server refused a request, in its words. */
@@ -34,8 +34,11 @@ const isProblem = (value: unknown): value is ApiProblem =>
 /** Milliseconds after which no answer is one: the server gives up on its database long before. */
 const longest = 120_000
 
-/** Sends a request to our server and reads its JSON; throws `Refused`, `Outdated`, `Failed` or `Unreachable`. */
-export async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
+/**
+ * Sends a request to our server and reads its JSON; throws `Refused`, `Outdated`, `Failed` or `Unreachable`.
+ * @param key - of a project that is asked for: sent again with it, the project is made once
+ */
+export async function request<T>(method: string, path: string, body?: unknown, key?: string): Promise<T> {
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
@@ -43,6 +46,7 @@ export async function request<T>(method: string, path: string, body?: unknown): 
       headers: {
         [formatHeader]: String(formatVersion),
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(key === undefined ? {} : { [projectKeyHeader]: key }),
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
       signal: AbortSignal.timeout(longest),

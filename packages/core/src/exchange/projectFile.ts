@@ -8,7 +8,7 @@ import { readRecord, recordSchema } from '../document/readRecord'
 import { kinds, recordKinds, type Rec } from '../document/recordKinds'
 import { parseJsonText } from './jsonText'
 
-export const fileLimits = { bytes: 64 * 1024 * 1024, depth: 12, values: 8_000_000, records: 200_000 } as const
+export const fileLimits = { bytes: 64 * 1024 * 1024, depth: 15, values: 8_000_000, records: 200_000 } as const
 
 export type ReadDocument =
   | {

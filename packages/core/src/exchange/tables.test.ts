@@ -2,7 +2,7 @@ import { csvParseRows } from 'd3-dsv'
 import fc from 'fast-check'
 import { holds } from '../../test/holds'
 import { formatNumber } from '../units/format'
-import { shownAsCsv, shownAsTabbed } from './tables'
+import { csvOf, shownAsCsv, shownAsTabbed } from './tables'
 
 const shown = [
   ['level', 'at its foot, kN', 'note'],
@@ -20,6 +20,27 @@ test('RFC 4180 by a library: numbers with a point and no spaces, words as they a
 
 test('the clipboard keeps the decimal sign of the project, and no thin space', () => {
   expect(shownAsTabbed(shown).split('\n')[1]).toBe('Roof\t-1234567,9\tx, "y"')
+})
+
+test.each(['=1+1', '+cmd', '-2+3', '@sum', '\tx', '\rx', '\nx', ' =1', '\uff1d1', '+', '-', '=1e5'])(
+  'a cell %j is no formula, as a file and on the clipboard',
+  (cell) => {
+    expect(csvParseRows(shownAsCsv([['a', cell]]))).toEqual([['a', `'${cell}`]])
+    expect(shownAsTabbed([['a', cell]])).toMatch(/^a\t('| ?[^=+\-@\s])/)
+  },
+)
+
+test.each(['-1', '+2', '-3,5', '12.5'])('the plain number %s stays what it is', (cell) => {
+  expect(shownAsTabbed([[cell]])).toBe(cell)
+  expect(
+    csvOf([[cell]])
+      .trim()
+      .replace(/"/g, ''),
+  ).toBe(cell)
+})
+
+test('a cell breaks no row of the clipboard', () => {
+  expect(shownAsTabbed([['a\tb', 'c\r\nd']])).toBe('a b\tc d')
 })
 
 test('any number that is shown is read back', () => {

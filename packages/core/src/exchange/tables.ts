@@ -1,10 +1,15 @@
 export type Cell = string | number | boolean | null
 
-/** A cell that a spreadsheet would take for a formula is defused by a leading apostrophe (OWASP, "CSV injection"). */
+/** What a spreadsheet may take for the start of a formula, in the wide forms of East Asian scripts too (OWASP, "CSV injection"). */
+const opensFormula = /^[\s\u00a0]*[=+\-@\uff1d\uff0b\uff0d\uff20]|^[\t\r\n]/
+const plainNumber = /^[+-]?\d+([.,]\d+)?$/
+
+/** A cell that a spreadsheet would take for a formula is defused by a leading apostrophe; plain numbers stay. */
+const defused = (text: string): string => (opensFormula.test(text) && !plainNumber.test(text) ? `'${text}` : text)
+
 function cellOf(value: Cell): string {
   if (typeof value === 'number') return String(Number(value.toFixed(9)))
-  const text = value === null ? '' : String(value)
-  const safe = /^[=+\-@\t\r]/.test(text) ? `'${text}` : text
+  const safe = defused(value === null ? '' : String(value))
   return /[",\n\r]/.test(safe) ? `"${safe.replace(/"/g, '""')}"` : safe
 }
 
@@ -23,8 +28,11 @@ export const shownAsCsv = (rows: readonly (readonly string[])[]): string =>
     ),
   )
 
-/** The same for the clipboard, as spreadsheets take it: tabs, and the decimal sign of the project. */
+/** The same for the clipboard, as spreadsheets take it: tabs, which no cell holds, and the decimal sign of the project. */
 export const shownAsTabbed = (rows: readonly (readonly string[])[]): string =>
-  rows.map((cells) => cells.map((cell) => (shownNumber.test(cell) ? bare(cell) : cell)).join('\t')).join('\n')
+  rows.map((cells) => cells.map(tabbed).join('\t')).join('\n')
+
+const tabbed = (cell: string): string =>
+  shownNumber.test(cell) ? bare(cell) : defused(cell.replace(/[\t\r\n]+/g, ' '))
 
 const bare = (shown: string): string => shown.replace(/\u202f/g, '').replace('−', '-')

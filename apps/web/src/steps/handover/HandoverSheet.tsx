@@ -4,7 +4,10 @@ import { useAnswer, useDocument, useFormat, useRecords, useSession } from '../..
 import { Line, Note, Section, Sheet, Warm } from '../../sheet/Sheet'
 import { SymbolText } from '../../sheet/SymbolText'
 import { Value } from '../../sheet/Value'
+import { request } from '../../state/api'
+import { sentenceOf } from '../../state/failures'
 import { Button } from '../../ui/Button'
+import { FieldProblem } from '../../ui/FieldProblem'
 import { fileName, saveFile } from '../../ui/saveFile'
 import { AxesPicture } from './AxesPicture'
 import { HandedLoads } from './HandedLoads'
@@ -94,20 +97,44 @@ function ReplacedValues() {
 
 function ProjectFileLine({ name }: { readonly name: string }) {
   const document = useDocument()
+  const { store } = useSession()
+  const [problem, setProblem] = useState<string | null>(null)
+  const save = async () => {
+    try {
+      const file = await request<object>('GET', `/projects/${store.getState().projectId}/file?history=yes`)
+      saveFile(`${name}.history.hedrion.json`, `${JSON.stringify(file, null, 1)}\n`, 'application/json')
+      setProblem(null)
+    } catch (error) {
+      setProblem(sentenceOf(error))
+    }
+  }
   return (
-    <Line
-      reference="JSON"
-      result={
-        <Button
-          kind="link"
-          onPress={() => saveFile(`${name}.hedrion.json`, writeProjectFile(document), 'application/json')}
-        >
-          save
-        </Button>
-      }
-    >
-      project file, {document.records.size} records
-    </Line>
+    <>
+      <Line
+        reference="JSON"
+        result={
+          <Button
+            kind="link"
+            onPress={() => saveFile(`${name}.hedrion.json`, writeProjectFile(document), 'application/json')}
+          >
+            save
+          </Button>
+        }
+      >
+        project file, {document.records.size} records
+      </Line>
+      <Line
+        reference="JSON"
+        result={
+          <Button kind="link" onPress={() => void save()} aria-label="Save the project file with its history">
+            save
+          </Button>
+        }
+      >
+        project file with its history, as far as it is saved
+        {problem !== null && <FieldProblem role="alert">{problem}</FieldProblem>}
+      </Line>
+    </>
   )
 }
 

@@ -1,0 +1,61 @@
+import { limits, type ProjectSummary } from '@hedrion/contract'
+import { useState } from 'react'
+import styled from 'styled-components'
+import { request } from '../state/api'
+import { Button } from '../ui/Button'
+import { sentenceOf } from '../state/failures'
+import { ChangedAt, ProjectList } from './ProjectList'
+
+/** Deleted projects, on request; each can be brought back. */
+export function DeletedProjects({ onRestore }: { readonly onRestore: (project: ProjectSummary) => Promise<void> }) {
+  const [projects, setProjects] = useState<readonly ProjectSummary[] | null>(null)
+  const [problem, setProblem] = useState<string | null>(null)
+  const [isWhole, setWhole] = useState(false)
+  const load = async (before: readonly ProjectSummary[]) => {
+    const last = before.at(-1)
+    try {
+      const after = last ? `&after=${last.changedAt},${last.id}` : ''
+      const page = await request<readonly ProjectSummary[]>('GET', `/projects?deleted=yes${after}`)
+      setProjects([...before, ...page])
+      setWhole(page.length < limits.projects)
+      setProblem(null)
+    } catch (error) {
+      setProblem(sentenceOf(error))
+    }
+  }
+  const restore = async (project: ProjectSummary) => {
+    await onRestore(project)
+    await load([])
+  }
+  return (
+    <>
+      <Button kind="quiet" onPress={() => (projects ? setProjects(null) : void load([]))}>
+        {projects ? 'Hide deleted projects' : 'Show deleted projects'}
+      </Button>
+      {problem !== null && <Problem role="alert">{problem}</Problem>}
+      {projects?.length === 0 && <p>None was deleted.</p>}
+      {projects && projects.length > 0 && (
+        <ProjectList aria-label="Deleted projects">
+          {projects.map((project) => (
+            <li key={project.id}>
+              <span>{project.name}</span>
+              <ChangedAt project={project} />
+              <Button kind="quiet" aria-label={`Bring ${project.name} back`} onPress={() => void restore(project)}>
+                Bring it back
+              </Button>
+            </li>
+          ))}
+        </ProjectList>
+      )}
+      {projects && projects.length > 0 && !isWhole && (
+        <Button kind="quiet" onPress={() => void load(projects)}>
+          Show more deleted projects
+        </Button>
+      )}
+    </>
+  )
+}
+
+const Problem = styled.p`
+  color: var(--warm);
+`
