@@ -87,10 +87,10 @@ export const mutants = [
   {
     id: 'keys.heavy',
     what: 'the limit of a heavy load, at equality',
-    file: 'actions/keyLoads.ts',
-    from: 'uniform > heavy.above',
-    to: 'uniform >= heavy.above',
-    first: ['keyLoads', 'sources', 'reductions'],
+    file: 'standards/asce/family.ts',
+    from: 'above: 100.001 * poundTable.pressure',
+    to: 'above: 99.999 * poundTable.pressure',
+    first: ['boundaries'],
   },
   {
     id: 'keys.kept',
@@ -186,7 +186,7 @@ export const mutants = [
     file: 'sharing/twoWay.ts',
     from: '{ member, s0: to, s1: from, q0: q1 * part, q1: q0 * part }',
     to: '{ member, s0: to, s1: from, q0: q0 * part, q1: q1 * part }',
-    first: ['sharing/twoWay', 'lawsOf'],
+    first: ['boundaries', 'sharing/twoWay'],
   },
   {
     id: 'rails.opposite',

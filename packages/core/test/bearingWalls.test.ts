@@ -5,6 +5,7 @@ import { balanceOf } from '../src/derivation/balance'
 import { readCase } from '../src/derivation/cells'
 import type { ProjectState } from '../src/derivation/project'
 import { concernsOf } from '../src/concerns/concernsOf'
+import { recordsOf } from '../src/document/document'
 import { expanded } from '../src/document/labels'
 import type { Layout } from '../src/document/recordKinds'
 import type { Point } from '../src/geometry/point'
@@ -218,6 +219,42 @@ describe('walls over one another', () => {
       10_000, 20_000, 20_000, 10_000,
     ])
     expect(balanceOf(state, typed).notCarried).toBeCloseTo(0, 6)
+  })
+
+  test('hand: over a wide gap each stretch goes to both sides by its lever', () => {
+    const { state, typed } = twoStoreys(line, (building, lower) => {
+      for (const [label, a, b] of [
+        ['A', 0, 1],
+        ['B', 3, 6],
+      ] as const)
+        wall(
+          building,
+          lower,
+          [
+            [a, 0],
+            [b, 0],
+          ],
+          { label },
+        )
+      const upper = recordsOf(building.document, 'layout').find(({ name }) => name === 'Upper')
+      if (upper)
+        building.lineLoad(
+          upper,
+          [
+            [1, 0],
+            [2, 0],
+          ],
+          30_000,
+        )
+    })
+    const found = feet(state, 0, typed)
+    const sum = (label: string) =>
+      [...found].reduce((total, [name, force]) => total + (name.startsWith(`${label}/`) ? force : 0), 0)
+    // 10 kN on A; over the gap 40 kN a third of the way from it and 10 kN two thirds; 30 kN on B
+    expect([sum('A'), sum('B')]).toEqual([
+      near(10_000 + 80_000 / 3 + 10_000 / 3),
+      near(30_000 + 40_000 / 3 + 20_000 / 3),
+    ])
   })
 
   test('hand: a beam that runs under a wall takes it as a transfer; columns under its ends get half each', () => {

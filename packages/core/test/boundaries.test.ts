@@ -1,3 +1,4 @@
+import { casesOfUse } from '../src/actions/keyLoads'
 import { readCase } from '../src/derivation/cells'
 import { extentOf } from '../src/derivation/climate'
 import { expanded } from '../src/document/labels'
@@ -82,6 +83,41 @@ test('coincident beams drawn opposite ways take the same load at the same places
     ask(building.state(), { kind: 'member', expandedId: expanded(id, top.id), caseId: 'permanent/typed' })?.lines
   expect(lines(along.id)).toEqual([[near(0), near(6), near(0), near(3000)]])
   expect(lines(against.id)).toEqual([[near(0), near(6), near(3000), near(0)]])
+})
+
+test('coincident beams drawn opposite ways share a triangle of a two-way slab at the same places', () => {
+  const { building, layout, top } = oneStorey(1000)
+  const corners: readonly Point[] = [
+    [0, 0],
+    [6, 0],
+    [6, 4],
+    [0, 4],
+  ]
+  corners.forEach((corner, i) => {
+    building.column(layout, corner)
+    if (i > 0) building.beam(layout, corner, corners[(i + 1) % 4] ?? corner)
+  })
+  const along = building.beam(layout, [0, 0], [6, 0])
+  const against = building.beam(layout, [6, 0], [0, 0])
+  building.panel(layout, rectangle(0, 0, 6, 4), { sharing: 'twoWay' })
+  const caseId = building.state().caseIds.find((id) => id.startsWith('imposed')) ?? ''
+  const lines = (id: string) =>
+    ask(building.state(), { kind: 'member', expandedId: expanded(id, top.id), caseId })?.lines
+  // yield lines at 45°: half of 2 m by 1 kN/m² at the crest, which begins 2 m from each end
+  const trapezoid = [
+    [near(0), near(2), near(0), near(1000)],
+    [near(2), near(4), near(1000), near(1000)],
+    [near(4), near(6), near(1000), near(0)],
+  ]
+  expect(lines(along.id)).toEqual(trapezoid)
+  expect(lines(against.id)).toEqual(trapezoid)
+})
+
+test('a uniform load of 100 psf is not heavy yet, one above is (ASCE 7-16 2.3.1, exception 1, from memory)', () => {
+  const standard = new Building({ family: 'ASCE' }).state().standard
+  const psf = 47.880259
+  expect(casesOfUse('offices', standard, 100 * psf)?.group).toBe('L')
+  expect(casesOfUse('offices', standard, 101 * psf)?.group).toBe('Lp')
 })
 
 describe('the rectangle in the wind', () => {

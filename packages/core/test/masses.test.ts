@@ -99,6 +99,24 @@ describe('the mass of a level by hand', () => {
     expect(lower?.parts.columns).toBeCloseTo(3000, 9)
   })
 
+  test('hand: a hanger that hangs from nothing counts whole to its level: it has no other end', () => {
+    const building = new Building()
+    building.level('Base', 0)
+    const [first, second] = [building.level('1', 4), building.level('2', 8)]
+    const lower = building.layout('lower', null, first)
+    building.layout('upper', null, second)
+    const stock = {
+      material: building.material({ unitWeight: 78_500 }).id,
+      section: building.sectionOf({ area: 1000 / 78_500 }).id,
+    }
+    building.column(lower, [0, 0])
+    building.beam(lower, [0, 0], [6, 0])
+    building.member(lower, 'hanger', [[6, 0]], stock)
+    const found = levelMasses(building.state()).find(({ levelName }) => levelName === '1')
+    // 1 kN/m over 4 m
+    expect(found?.parts.columns).toBeCloseTo(4000, 6)
+  })
+
   test.each([
     // IS 1893-1 table 10: a quarter up to and with 3.0 kN/m², half above; ASCE 7-16 12.7.2: a quarter of storage; from memory
     ['IS', 'education-classrooms', 0.25],

@@ -111,6 +111,7 @@ describe('what is refused, with what to do', () => {
     ['1,200', 'length', metric, /1 200 or as 1\.200: write 1200 or 1\.200/],
     ['1.200', 'length', comma, /1 200 or as 1,200: write 1200 or 1,200/],
     ['3,5', 'length', metric, /write 3\.5/],
+    ['1,2345', 'length', metric, /not understood here: write 1\.2345/],
     ['3.5', 'length', comma, /write 3,5/],
     ['', 'length', metric, /Type a value/],
     ['five', 'length', metric, /“five” is not a number/],
