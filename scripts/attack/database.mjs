@@ -21,6 +21,15 @@ const processesIn = (dir) =>
 
 const parentOf = (pid) => Number(/PPid:\s*(\d+)/.exec(fs.readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1])
 
+/** One that has ended by itself meanwhile is none to strike. */
+function signal(pid, name) {
+  try {
+    process.kill(pid, name)
+  } catch (error) {
+    if (error.code !== 'ESRCH') throw error
+  }
+}
+
 /** A page that changes one project without end, and remembers what was acknowledged. */
 function client(port, project, level) {
   let running = true
@@ -75,23 +84,23 @@ const kinds = {
   'one of its processes killed': async ({ dir }) => {
     const main = postmaster(dir)
     const children = processesIn(dir).filter((pid) => pid !== main && parentOf(pid) === main)
-    for (const pid of children.slice(-2)) process.kill(pid, 'SIGKILL')
+    for (const pid of children.slice(-2)) signal(pid, 'SIGKILL')
   },
   'stopped by hand': async ({ dir }) => process.kill(postmaster(dir), 'SIGINT'),
   frozen: async ({ dir }) => {
     const all = processesIn(dir)
-    for (const pid of all) process.kill(pid, 'SIGSTOP')
+    for (const pid of all) signal(pid, 'SIGSTOP')
     await sleep(12_000)
     const alone = new Set(processesIn(dir).filter((pid) => !all.includes(pid))).size === 0
-    for (const pid of all) process.kill(pid, 'SIGCONT')
+    for (const pid of all) signal(pid, 'SIGCONT')
     return alone ? undefined : 'a second PostgreSQL was started beside the frozen one'
   },
   'one of its processes frozen': async ({ dir }) => {
     const main = postmaster(dir)
     const children = processesIn(dir).filter((pid) => pid !== main && parentOf(pid) === main)
-    for (const pid of children.slice(-3)) process.kill(pid, 'SIGSTOP')
+    for (const pid of children.slice(-3)) signal(pid, 'SIGSTOP')
     await sleep(4000)
-    for (const pid of children.slice(-3)) process.kill(pid, 'SIGCONT')
+    for (const pid of children.slice(-3)) signal(pid, 'SIGCONT')
   },
 }
 
