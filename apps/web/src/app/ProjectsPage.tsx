@@ -1,6 +1,6 @@
-import { limits, type ProjectSummary } from '@hedrion/contract'
-import { useRef, useState } from 'react'
-import { Link, useLoaderData, useNavigate, useRevalidator } from 'react-router'
+import type { ProjectSummary } from '@hedrion/contract'
+import { useState } from 'react'
+import { Link, useLoaderData, useRevalidator } from 'react-router'
 import styled from 'styled-components'
 import { request } from '../state/api'
 import { Button } from '../ui/Button'
@@ -10,23 +10,17 @@ import { DeletedProjects } from './DeletedProjects'
 import { sentenceOf } from '../state/failures'
 import { ChangedAt, ProjectList } from './ProjectList'
 import { readFile } from './readFile'
+import { useMaking } from './useMaking'
+import { usePages } from './usePages'
 
 export const loadProjects = (): Promise<readonly ProjectSummary[]> => request('GET', '/projects')
-
-const pageAfter = ({ changedAt, id }: ProjectSummary): Promise<readonly ProjectSummary[]> =>
-  request('GET', `/projects?after=${changedAt},${id}`)
 
 /** Every project on this server, and the ways to a new one. */
 export function ProjectsPage() {
   const first = useLoaderData<readonly ProjectSummary[]>()
-  const [further, setFurther] = useState<readonly ProjectSummary[]>([])
-  const [isWhole, setWhole] = useState(false)
-  const there = new Set(first.map(({ id }) => id))
-  const projects = [...first, ...further.filter(({ id }) => !there.has(id))]
-  const last = projects.at(-1)
-  const keys = useRef(new Map<string, string>())
+  const { projects, more, restart } = usePages(first)
+  const made = useMaking()
   const { revalidate } = useRevalidator()
-  const navigate = useNavigate()
   const [problem, setProblem] = useState<string | null>(null)
   const [deleted, setDeleted] = useState<ProjectSummary | null>(null)
 
@@ -37,27 +31,10 @@ export function ProjectsPage() {
     } catch (error) {
       setProblem(sentenceOf(error))
     }
-    setFurther([])
-    setWhole(false)
+    restart()
     await revalidate()
   }
-  /** Asked for again after an answer that was lost, what was made is answered, and nothing is made twice. */
-  const made = async (what: string, path: string, body: unknown) => {
-    const key = keys.current.get(what) ?? crypto.randomUUID()
-    keys.current.set(what, key)
-    const { id } = await request<ProjectSummary>('POST', path, body, key)
-    keys.current.delete(what)
-    await navigate(`/p/${id}/building`)
-  }
-  const more = async (after: ProjectSummary) => {
-    try {
-      const page = await pageAfter(after)
-      setFurther([...further, ...page])
-      setWhole(page.length < limits.projects)
-    } catch (error) {
-      setProblem(sentenceOf(error))
-    }
-  }
+  const showMore = (load: () => Promise<void>) => load().catch((error: unknown) => setProblem(sentenceOf(error)))
   const create = () => run(() => made('', '/projects', { name: 'New building' }))
   const upload = (chosen: File) =>
     run(async () =>
@@ -112,8 +89,8 @@ export function ProjectsPage() {
       </ProjectList>
       {projects.length === 0 && <p>No project yet.</p>}
       <Foot>
-        {last && !isWhole && projects.length >= limits.projects && (
-          <Button kind="quiet" onPress={() => void more(last)}>
+        {more && (
+          <Button kind="quiet" onPress={() => void showMore(more)}>
             Show more projects
           </Button>
         )}
