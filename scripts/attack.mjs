@@ -1,5 +1,5 @@
 // Attacks a server of its own, on a database and a port of its own, with what may break it; docs/reliability.md keeps what was found.
-//   --only requests|bodies|files|jobs|database|disk   one kind alone
+//   --only requests|bodies|files|jobs|database|disk|start   one kind alone
 //   --scale N     N times as many (1)                 --seed N   other dice
 //   --checkout D  the build in another checkout is attacked (not by jobs and files)
 import { spawnSync } from 'node:child_process'
@@ -7,7 +7,7 @@ import fs from 'node:fs'
 import path from 'node:path'
 import { parseArgs } from 'node:util'
 import { attackBodies } from './attack/bodies.mjs'
-import { attackDatabase, attackFullDisk } from './attack/database.mjs'
+import { attackDatabase, attackFullDisk, attackFullStart } from './attack/database.mjs'
 import { attackFiles } from './attack/files.mjs'
 import { attackJobs } from './attack/jobs.mjs'
 import { attackRequests } from './attack/requests.mjs'
@@ -75,6 +75,7 @@ const attacks = {
   jobs: (start) => within((place) => attackJobs(start, place, Math.max(1, Math.round(2 * scale)))),
   database: (start) => within((place) => attackDatabase(start, place, Math.max(1, Math.round(2 * scale)))),
   disk: (start) => attackFullDisk(start, path.join(folder, 'attack-disk')),
+  start: (start) => attackFullStart(start, path.join(folder, 'attack-disk')),
 }
 
 try {

@@ -203,6 +203,35 @@ export async function attackFullDisk({ startCluster, startServer }, mount) {
   }
 }
 
+/** Starts on disks that are too small for a database, or for PostgreSQL at all: each says so in one sentence. */
+export async function attackFullStart({ startCluster }, mount) {
+  const problems = []
+  const said = {}
+  fs.mkdirSync(mount, { recursive: true })
+  for (const size of ['200k', '20m', '44m']) {
+    if (spawnSync('mount', ['-t', 'tmpfs', '-o', `size=${size},mode=0711`, 'tmpfs', mount]).status !== 0)
+      return { skipped: 'no tmpfs may be mounted here' }
+    try {
+      const folder = path.join(mount, 'data')
+      fs.mkdirSync(folder, { mode: 0o711 })
+      const cluster = await startCluster({ folder })
+      await cluster.stop()
+      problems.push(`a database was made in ${size}`)
+    } catch (error) {
+      said[size] = error.message
+      if (!/no space left/i.test(error.message)) problems.push(`${size}: ${said[size]}`)
+      const left = fs
+        .readdirSync(path.join(mount, 'data'))
+        .filter((name) => name.startsWith('pg') && !name.endsWith('.log'))
+      if (left.some((name) => name === 'pg' || name.endsWith('.making')))
+        problems.push(`${size}: ${left.join(' ')} was left`)
+    } finally {
+      spawnSync('umount', [mount])
+    }
+  }
+  return { problems, said }
+}
+
 /** Takes what space there is. */
 function fill(file) {
   const handle = fs.openSync(file, 'a')
