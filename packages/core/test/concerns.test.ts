@@ -1078,6 +1078,17 @@ describe('wording', () => {
     expect([...raised].sort()).toEqual([...wordedCodes].sort())
   })
 
+  test('two dozen rafters that end at one post are no crowd', () => {
+    const { building, layout } = oneStorey()
+    building.column(layout, [0, 0])
+    for (let i = 0; i < 24; i++) {
+      const eaves = [8 * Math.cos((Math.PI * i) / 12), 8 * Math.sin((Math.PI * i) / 12)] as const
+      building.column(layout, eaves)
+      building.beam(layout, [0, 0], eaves)
+    }
+    expect(found(building).filter(({ code }) => code.startsWith('member.'))).toEqual([])
+  })
+
   test('of a kind with many the first fifty are listed, the last of them with the number of the others', () => {
     const { building, layout } = oneStorey()
     for (let i = 0; i < 60; i++) building.beam(layout, [i, 0], [i, 0])

@@ -67,12 +67,18 @@ function withoutCopies(beams: readonly Beam[]) {
   return { firsts, copies }
 }
 
+const endsAt = ({ a, b }: Beam, { at, size }: Together['crowds'][number]): boolean =>
+  distance(a, at) <= size || distance(b, at) <= size
+
 /** Records that a concern points at, at most. */
 const mostAbout = 20
 
-/** The place where most come together; the cells beside it say the same. */
+/** The place where most pass; the cells beside it say the same. Those that end there, as rafters at the post of a round roof, cross nothing. */
 function crowded(beams: readonly Beam[], crowds: Together['crowds']): readonly Found[] {
-  const [densest] = [...crowds].sort((p, q) => q.of.length - p.of.length || p.at[0] - q.at[0] || p.at[1] - q.at[1])
+  const [densest] = crowds
+    .map((place) => ({ ...place, of: place.of.filter((i) => !endsAt(entry(beams, i), place)) }))
+    .filter(({ of }) => of.length > 1)
+    .sort((p, q) => q.of.length - p.of.length || p.at[0] - q.at[0] || p.at[1] - q.at[1])
   if (!densest) return []
   const about = densest.of.map((i) => entry(beams, i).member.id)
   const data = () => ({ count: about.length, size: densest.size, x: densest.at[0], y: densest.at[1] })
