@@ -158,7 +158,7 @@ describe('a broken file is refused whole, with the place and a sentence', () => 
 
 describe('hostile files are refused at small cost', () => {
   test('nesting, size and number of records', () => {
-    expect(firstProblem('['.repeat(200_000))).toMatch(/nested deeper than 12/)
+    expect(firstProblem('['.repeat(200_000))).toMatch(/nested deeper than 15/)
     expect(firstProblem(`{"a":"${'['.repeat(50)}"}`)).toMatch(/^format/)
     const many = Object.fromEntries(Array.from({ length: fileLimits.records + 1 }, (_, i) => [i, 0]))
     expect(readProject({ format: 'hedrion-project', version: 1, records: many })).toMatchObject({

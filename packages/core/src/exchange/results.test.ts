@@ -194,7 +194,7 @@ describe('results as CSV', () => {
   test('a text that a spreadsheet would take for a formula is defused, and commas and quotes survive (OWASP, CSV injection)', () => {
     const storey = oneStorey()
     const { south, north, west, east } = bay(storey)
-    const names = ['=HYPERLINK("http://x";"a")', '+1,5', '-2 "quoted"', '@sum\nA1']
+    const names = ['=HYPERLINK("http://x";"a")', '+1,5+2', '-2 "quoted"', '@sum\nA1']
     const { building } = storey
     ;[south, north, west, east].forEach((beam, i) => {
       building.records.splice(building.records.indexOf(beam), 1, { ...beam, label: names[i] ?? '' })
