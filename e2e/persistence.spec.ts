@@ -34,6 +34,22 @@ test('a reload keeps everything, and what is looked at', async ({ page, request 
   expect(await levelNames(page, id)).toContain('Upper floor')
 })
 
+test('who types before the page has drawn a frame loses nothing of it', async ({ page, request }) => {
+  // a page that is busy: frames come late
+  await page.addInitScript(() => {
+    const frame = globalThis.requestAnimationFrame.bind(globalThis)
+    globalThis.requestAnimationFrame = (draw) => frame(() => setTimeout(() => draw(performance.now()), 150))
+  })
+  const id = await newProject(request, 'Busy', 'demo')
+  await page.goto(`/p/${id}/building`)
+  const field = page.getByRole('textbox', { name: 'elevation of level 1' })
+  await field.focus()
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('4.25', { delay: 60 })
+  await page.keyboard.press('Enter')
+  await expect(field).toHaveValue('4.25')
+})
+
 test('two tabs: each sees the other’s changes, neither overwrites', async ({ context, request }) => {
   const id = await newProject(request, 'Two tabs', 'demo')
   const [one, two] = [await context.newPage(), await context.newPage()]

@@ -1,6 +1,6 @@
 // Two server processes on one database: one is killed in the middle of its jobs, and each job ends once.
 import { setTimeout as sleep } from 'node:timers/promises'
-import { send } from './target.mjs'
+import { memoryOf, send, watch } from './target.mjs'
 
 export async function attackJobs({ startCluster, startServer }, folder, rounds) {
   const cluster = await startCluster({ folder, durable: false })
@@ -8,6 +8,8 @@ export async function attackJobs({ startCluster, startServer }, folder, rounds) 
   const problems = []
   const times = []
   let servers = [await start(), await start()]
+  const before = memoryOf(servers[0].pid)
+  const watching = watch(servers[0])
   try {
     for (let round = 0; round < rounds; round++) {
       const [kept, killed] = servers
@@ -38,7 +40,10 @@ export async function attackJobs({ startCluster, startServer }, folder, rounds) 
       if (new Set(texts.filter((_, i) => i % 2 === 0)).size !== 1) problems.push(`round ${round}: results differ`)
       servers = [kept, await start()]
     }
-    return { rounds, times, problems }
+    const { peak, longest } = await watching.stop()
+    await sleep(10_000)
+    const memory = { before: Math.round(before), peak, settled: Math.round(memoryOf(servers[0].pid)) }
+    return { rounds, times, memory, longest, problems }
   } finally {
     for (const server of servers) await server.stop()
     await cluster.stop()

@@ -90,8 +90,7 @@ export function QuantityField(props: QuantityFieldProps) {
         onFocus={(event) => {
           left.current = false
           setDraft((before) => before ?? typed ?? shown)
-          // the whole value is there to be typed over
-          requestAnimationFrame(() => event.target.select())
+          selectUntyped(event.target, text === shown ? (typed ?? shown) : text)
           onFocusChange?.(true)
         }}
         onBlur={() => {
@@ -107,6 +106,13 @@ export function QuantityField(props: QuantityFieldProps) {
       )}
     </Field>
   )
+}
+
+/** The whole value is there to be typed over; whoever has typed before the next frame has begun to, and loses nothing of it. */
+function selectUntyped(input: HTMLInputElement, text: string): void {
+  requestAnimationFrame(() => {
+    if (input.value === text) input.select()
+  })
 }
 
 /** A field that goes away gives its draft up. */
