@@ -9,19 +9,17 @@ import { addressOf, lookNow } from '../state/look'
 import { Button } from '../ui/Button'
 import { PopCard } from '../ui/PopCard'
 import { stepOfConcern } from './concernPlaces'
+import { countedConcerns } from './countedConcerns'
 
 /** What a checker would ask about, in one list; each can be shown at its place. */
 export function Concerns({ base }: { readonly base: string }) {
   const overview = useAnswer({ kind: 'overview' })
   const concerns = overview?.concerns ?? []
-  const count = countOf(concerns)
   const blocking = concerns.some(({ severity }) => severity === 'blocking')
   if (!overview) return null
   return (
     <DialogTrigger>
-      <Open data-warm={blocking || undefined}>
-        {count === 0 ? 'No concerns' : `${count} concern${count === 1 ? '' : 's'}`}
-      </Open>
+      <Open data-warm={blocking || undefined}>{concerns.length === 0 ? 'No concerns' : countedConcerns(concerns)}</Open>
       <Card placement="bottom end">
         <Dialog aria-label="Concerns">
           {({ close }) => (

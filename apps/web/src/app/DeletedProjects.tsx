@@ -32,6 +32,7 @@ export function DeletedProjects({ onRestore }: { readonly onRestore: (project: P
       <Button kind="quiet" onPress={() => (projects ? setProjects(null) : void load([]))}>
         {projects ? 'Hide deleted projects' : 'Show deleted projects'}
       </Button>
+      <Gap />
       {problem !== null && <Problem role="alert">{problem}</Problem>}
       {projects?.length === 0 && <p>None was deleted.</p>}
       {projects && projects.length > 0 && (
@@ -56,6 +57,9 @@ export function DeletedProjects({ onRestore }: { readonly onRestore: (project: P
   )
 }
 
+const Gap = styled.div`
+  height: 12px;
+`
 const Problem = styled.p`
   color: var(--warm);
 `

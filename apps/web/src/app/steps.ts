@@ -6,6 +6,7 @@ import {
   type Overview,
   type Quantity,
 } from '@hedrion/core'
+import { countedConcerns } from './countedConcerns'
 
 export const stepNames = ['basis', 'building', 'actions', 'paths', 'combinations', 'envelopes', 'handover'] as const
 export type StepName = (typeof stepNames)[number]
@@ -50,7 +51,7 @@ const figures: Readonly<Record<StepName, Figure>> = {
   envelopes: ({ figures: { mostReaction } }, show) =>
     plain(mostReaction ? `${mostReaction.label} most ${show(mostReaction.value, 'force')}` : 'no reaction yet'),
   handover: ({ concerns }) => ({
-    text: concerns.length === 0 ? 'no concerns' : `${concerns.length} concern${concerns.length === 1 ? '' : 's'} open`,
+    text: concerns.length === 0 ? 'no concerns' : `${countedConcerns(concerns)} open`,
     warm: concerns.some(({ severity }) => severity === 'blocking'),
   }),
 }
