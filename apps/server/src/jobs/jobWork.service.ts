@@ -73,9 +73,13 @@ export class JobWork implements OnApplicationBootstrap, BeforeApplicationShutdow
   /** Again and again, whatever happens to the database meanwhile; `step` says whether there may be more at once. */
   async #repeat(step: () => Promise<boolean>): Promise<void> {
     const { signal } = this.#stop
+    let said: string | undefined
     while (!signal.aborted) {
       const more = await step().catch((error: unknown) => {
-        this.#log.warn(error instanceof Error ? error.message : error)
+        const message = error instanceof Error ? error.message : String(error)
+        // a database that is away for an hour is not news every second
+        if (message !== said) this.#log.warn(message)
+        said = message
         return false
       })
       if (!more) await after(pause, undefined, { signal }).catch(() => undefined)
