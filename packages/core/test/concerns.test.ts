@@ -181,7 +181,7 @@ const triggers: readonly Trigger[] = [
         building.beam(layout, [3 - x, 2 - y], [3 + x, 2 + y])
       }
     }),
-    says: /^13 beams come within 0\.05 m of one place, [23]\.\d\d m east and [12]\.\d\d m north, so close that/,
+    says: /^At [23]\.\d\d m east, [12]\.\d\d m north, 13 beams pass within 0\.05 m of each other/,
   },
   {
     code: 'strut.end-beside',

@@ -42,7 +42,7 @@ const sentences: Readonly<Record<string, Sentence>> = {
   'member.crossing': (d) =>
     `Beams ${d['a']} and ${d['b']} cross without a joint, so neither carries the other. Let one end on the other where it does.`,
   'member.crowd': (d, show) =>
-    `${d['count']} beams come within ${show('size', 'length')} of one place, ${show('x', 'length')} east and ${show('y', 'length')} north, so close that which of them cross there is not looked at. Draw there what is built.`,
+    `At ${show('x', 'length')} east, ${show('y', 'length')} north, ${d['count']} beams pass within ${show('size', 'length')} of each other; crossings at this point are not checked. End the beams at a joint, or delete duplicates.`,
   'slope.overlap': (d, show) =>
     `Roof slopes ${d['a']} and ${d['b']} lie over each other by ${show('area', 'area')}, so it is not clear which of them is the roof there. Draw one of them smaller, or delete it.`,
   'panel.overlap': (d, show) =>
