@@ -77,6 +77,8 @@ test('a beam over three columns: each span by itself, then continuous', async ({
   for (const line of ['A1', 'A2', 'A3']) await typePlace(page, `${line} + 1.5 m south`)
   await page.keyboard.press('Escape')
   await find(page, `member ${label} level 1`)
+  // the links to the steps point at what was picked before until the sheet of the beam is there
+  await expect(page.getByRole('heading', { name: new RegExp(`\\b${label}$`) })).toBeVisible()
   await page.getByRole('link', { name: 'Building' }).click()
   await page.getByRole('button', { name: 'Spans' }).click()
   await page.getByRole('option', { name: 'continuous over its supports' }).click()
