@@ -4,7 +4,7 @@ import fs from 'node:fs'
 import path from 'node:path'
 import { parseArgs } from 'node:util'
 import { runningCluster, startCluster } from './lib/cluster.mjs'
-import { checkNode, fail, Refusal, say } from './lib/console.mjs'
+import { checkNode, Refusal, runToEnd, say } from './lib/console.mjs'
 import { counted, projectsIn, runOn } from './lib/databaseTools.mjs'
 import { ensureDataFolder } from './lib/dataFolder.mjs'
 import { lockData } from './lib/dataLock.mjs'
@@ -48,10 +48,4 @@ async function main() {
   }
 }
 
-main().then(
-  () => process.exit(),
-  (error) => {
-    fail(error)
-    process.exit(1)
-  },
-)
+void runToEnd(main)

@@ -4,7 +4,7 @@ import fs from 'node:fs'
 import path from 'node:path'
 import { parseArgs } from 'node:util'
 import { setAside, startCluster } from './lib/cluster.mjs'
-import { checkNode, fail, Refusal, say } from './lib/console.mjs'
+import { checkNode, Refusal, runToEnd, say } from './lib/console.mjs'
 import { counted, projectsIn, runOn } from './lib/databaseTools.mjs'
 import { ensureDataFolder } from './lib/dataFolder.mjs'
 import { lockData } from './lib/dataLock.mjs'
@@ -57,10 +57,4 @@ async function main() {
   await cluster.stop()
 }
 
-main().then(
-  () => process.exit(),
-  (error) => {
-    fail(error)
-    process.exit(1)
-  },
-)
+void runToEnd(main)

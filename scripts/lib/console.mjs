@@ -32,3 +32,9 @@ export function fail(error) {
   else console.error(error)
   process.exitCode = 1
 }
+
+/** Runs a command to its end, and leaves nothing behind that would keep it from ending. */
+export const runToEnd = (main) =>
+  main()
+    .catch(fail)
+    .finally(() => process.exit())

@@ -4,7 +4,6 @@ import {
   canonical,
   formatVersion,
   migrateEdits,
-  readRecord,
   recordsOf,
   storedAs,
   type ChangeSet,
@@ -12,7 +11,6 @@ import {
   type Edit,
   type Problem as Found,
   type RawEdit,
-  type Rec,
 } from '@hedrion/core'
 import { limits, type AcceptedChange, type ChangeAnswer, type ChangeSetBody } from '@hedrion/contract'
 import { DataSource, MoreThan, type EntityManager } from 'typeorm'
@@ -22,6 +20,7 @@ import { RecordRow } from '../database/record.entity'
 import { Problem } from '../http/problem'
 import { lockProject, openProject } from './openProject'
 import { DocumentsService } from './documents.service'
+import { readEdits } from './readEdits'
 
 /** Rows in one statement: PostgreSQL takes 65,535 parameters at most. */
 const batch = 2000
@@ -97,30 +96,19 @@ export class ChangesService {
   }
 }
 
-/** Records inside a change set go through the one reader, as in a project file. */
 function readChange({ id, seen, note, edits }: ChangeSetBody): ChangeSet {
   const problems: Found[] = []
-  const read = (value: object | null | undefined, path: string): Rec | null =>
-    value === null || value === undefined ? null : readRecord(value, path, problems)
-  const readEdits = edits.map(({ id: record, before, after }, i): Edit => ({
-    id: record,
-    before: read(before, `edits[${i}].before`),
-    after: read(after, `edits[${i}].after`),
-  }))
+  const read = readEdits(edits, 'edits', problems)
   if (problems[0])
     throw new Problem(422, 'change.unreadable', `${problems[0].path}: ${problems[0].problem}`, {
       problems: problems.slice(0, 50),
     })
-  return { id, seen, note, edits: readEdits }
+  return { id, seen, note, edits: read }
 }
 
 /** Whether a change is the one that was accepted under its uuid, both read in the present format; a page may have seen more since. */
 function isSameChange(earlier: ChangeSetRow, change: ChangeSet): boolean {
-  const edits = migrateEdits(earlier.edits as readonly RawEdit[], earlier.format).map(({ id, before, after }) => ({
-    id,
-    before: before === null ? null : readRecord(before, id, []),
-    after: after === null ? null : readRecord(after, id, []),
-  }))
+  const edits = readEdits(migrateEdits(earlier.edits as readonly RawEdit[], earlier.format), 'edits', [])
   return earlier.note === change.note && canonical(edits) === canonical(change.edits)
 }
 

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { limits } from '@hedrion/contract'
-import { cut, migrateEdits, readRecord, type ChangeSet, type Problem, type RawEdit, type Rec } from '@hedrion/core'
+import { cut, migrateEdits, type ChangeSet, type Problem, type RawEdit } from '@hedrion/core'
+import { readEdits } from './readEdits'
 
 export type ReadHistory =
   { readonly ok: true; readonly changes: readonly ChangeSet[] } | { readonly ok: false; readonly problem: Problem }
@@ -25,17 +26,11 @@ function readOne(value: unknown, path: string, version: number, problems: Proble
   const raw = Array.isArray(edits) ? (edits as readonly unknown[]).filter(isEdit) : []
   if (typeof note !== 'string' || !Array.isArray(edits) || raw.length !== edits.length)
     problems.push({ path, problem: 'A change has a note and edits, each with id, before and after.' })
-  const record = (body: unknown, at: string): Rec | null =>
-    body === null || body === undefined ? null : readRecord(body, at, problems)
   return {
     id: randomUUID(),
     seen: 0,
     note: cut(String(note), limits.note),
-    edits: migrateEdits(raw, version).map(({ id, before, after }, i) => ({
-      id,
-      before: record(before, `${path}.edits[${i}].before`),
-      after: record(after, `${path}.edits[${i}].after`),
-    })),
+    edits: readEdits(migrateEdits(raw, version), `${path}.edits`, problems),
   }
 }
 

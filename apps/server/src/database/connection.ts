@@ -30,8 +30,7 @@ export function databaseOptions(url: string): TypeOrmModuleOptions {
   }
 }
 
-/** Those of every client of the database, whoever makes it. */
-export const clientOptions = () => ({
+const clientOptions = () => ({
   max: 10,
   lock_timeout: patience('lock'),
   statement_timeout: patience('statement'),

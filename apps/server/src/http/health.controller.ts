@@ -1,7 +1,7 @@
-import { setTimeout as after } from 'node:timers/promises'
 import { Controller, Get } from '@nestjs/common'
 import { ApiOperation } from '@nestjs/swagger'
 import { DataSource } from 'typeorm'
+import { withinTime } from '../withinTime'
 import { Problem } from './problem'
 
 /** Whoever asks wants to know it now, not when the database has been given up. */
@@ -18,16 +18,8 @@ export class HealthController {
   async health(): Promise<{ readonly status: 'ok' }> {
     // one question at a time, however many ask: a frozen database would take a connection for each
     this.#asked ??= this.database.query('SELECT 1').finally(() => (this.#asked = undefined))
-    const stop = new AbortController()
-    const late = after(longest, undefined, { signal: stop.signal }).then(() => {
-      throw new Problem(503, 'database.away', 'The database does not answer at present.')
-    })
-    try {
-      await Promise.race([this.#asked, late])
-    } finally {
-      stop.abort()
-      await late.catch(() => undefined)
-    }
+    const late = () => new Problem(503, 'database.away', 'The database does not answer at present.')
+    await withinTime(this.#asked, longest, late)
     return { status: 'ok' }
   }
 }

@@ -5,6 +5,7 @@ import { writeProjectFile } from '@hedrion/core'
 import { DataSource } from 'typeorm'
 import { DocumentsService } from '../changes/documents.service'
 import { Problem } from '../http/problem'
+import { withinTime } from '../withinTime'
 import { JobQueue } from './jobQueue'
 import { JobRow } from './job.entity'
 import { JobRunner, type JobRun } from './jobRunner'
@@ -124,17 +125,10 @@ export class JobWork implements OnApplicationBootstrap, BeforeApplicationShutdow
       done: 0,
     }
     this.#running.set(run, running)
-    const stop = new AbortController()
-    const late = after(jobLimits.time * 1000, undefined, { signal: stop.signal }).then(() => {
+    return withinTime(running.run.result, jobLimits.time * 1000, () => {
       running.run.cancel()
-      throw new Problem(422, 'job.time', problems.time())
+      return new Problem(422, 'job.time', problems.time())
     })
-    try {
-      return await Promise.race([running.run.result, late])
-    } finally {
-      stop.abort()
-      late.catch(() => undefined)
-    }
   }
 
   /** Only the run that has the job may end it; while the database is away it is tried again for a time. */

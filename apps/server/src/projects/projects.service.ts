@@ -11,6 +11,7 @@ import {
   resultsEdition,
   withEdits,
   type ChangeSet,
+  type Document,
   type Edit,
 } from '@hedrion/core'
 import {
@@ -72,7 +73,10 @@ export class ProjectsService {
 
   /** The demo under another name: the same change sets, and one that names it. */
   createDemo(name: string, key?: string): Promise<ProjectSummary> {
-    return this.#once(key, ['demo', name], (made) => this.createFrom(made, name, [...demoChanges, ...named(name)]))
+    return this.#once(key, ['demo', name], (made) => {
+      const document = demoChanges.reduce((before, { edits }) => withEdits(before, edits), emptyDocument)
+      return this.createFrom(made, name, [...demoChanges, ...renaming(document, name, demoChanges.length)])
+    })
   }
 
   /** One of a file, by the changes that made it. */
@@ -149,14 +153,7 @@ export class ProjectsService {
   /** The name stands on the basis record, so renaming is a change like any other. */
   async rename(id: string, name: string): Promise<ProjectSummary> {
     const { project, document } = await this.documents.current(id)
-    const [basis] = recordsOf(document, 'basis')
-    if (basis && basis.name !== name) {
-      const edits: readonly Edit[] = [{ id: basis.id, before: basis, after: { ...basis, name } }]
-      await this.changes.accept(
-        id,
-        asBody({ id: randomUUID(), seen: project.counter, note: cut(`Renamed “${name}”`, limits.note), edits }),
-      )
-    }
+    for (const change of renaming(document, name, project.counter)) await this.changes.accept(id, asBody(change))
     return summary(await openProject(this.database.manager, id))
   }
 
@@ -186,13 +183,12 @@ const asBody = ({ id, seen, note, edits }: ChangeSet): ChangeSetBody => ({
 })
 const asObject = (record: Edit['before']): Record<string, unknown> | null => (record === null ? null : { ...record })
 
-/** The demo with another name on its basis. */
-function named(name: string): readonly ChangeSet[] {
-  const document = demoChanges.reduce((before, { edits }) => withEdits(before, edits), emptyDocument)
+/** The change that gives the basis another name; none where it has that already. */
+function renaming(document: Document, name: string, seen: number): readonly ChangeSet[] {
   const [basis] = recordsOf(document, 'basis')
   if (!basis || basis.name === name) return []
   const edits = [{ id: basis.id, before: basis, after: { ...basis, name } }]
-  return [{ id: randomUUID(), seen: demoChanges.length, note: cut(`Renamed “${name}”`, limits.note), edits }]
+  return [{ id: randomUUID(), seen, note: cut(`Renamed “${name}”`, limits.note), edits }]
 }
 
 const summary = ({ id, name, counter, createdAt, changedAt, deletedAt }: ProjectRow): ProjectSummary => ({

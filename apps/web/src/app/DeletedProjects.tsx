@@ -1,10 +1,10 @@
-import { limits, type ProjectSummary } from '@hedrion/contract'
+import type { ProjectSummary } from '@hedrion/contract'
 import { useState } from 'react'
 import styled from 'styled-components'
-import { request } from '../state/api'
 import { Button } from '../ui/Button'
 import { sentenceOf } from '../state/failures'
 import { ChangedAt, ProjectList } from './ProjectList'
+import { withNextPage } from './projectPages'
 
 /** Deleted projects, on request; each can be brought back. */
 export function DeletedProjects({ onRestore }: { readonly onRestore: (project: ProjectSummary) => Promise<void> }) {
@@ -12,12 +12,10 @@ export function DeletedProjects({ onRestore }: { readonly onRestore: (project: P
   const [problem, setProblem] = useState<string | null>(null)
   const [isWhole, setWhole] = useState(false)
   const load = async (before: readonly ProjectSummary[]) => {
-    const last = before.at(-1)
     try {
-      const after = last ? `&after=${last.changedAt},${last.id}` : ''
-      const page = await request<readonly ProjectSummary[]>('GET', `/projects?deleted=yes${after}`)
-      setProjects([...before, ...page])
-      setWhole(page.length < limits.projects)
+      const next = await withNextPage(before, 'deleted=yes')
+      setProjects(next.projects)
+      setWhole(!next.hasMore)
       setProblem(null)
     } catch (error) {
       setProblem(sentenceOf(error))

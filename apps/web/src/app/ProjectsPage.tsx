@@ -11,7 +11,7 @@ import { sentenceOf } from '../state/failures'
 import { ChangedAt, ProjectList } from './ProjectList'
 import { readFile } from './readFile'
 import { useMaking } from './useMaking'
-import { usePages } from './usePages'
+import { usePages } from './projectPages'
 
 export const loadProjects = (): Promise<readonly ProjectSummary[]> => request('GET', '/projects')
 

@@ -76,7 +76,7 @@ export function planPanel(
   const outline = regionOf(panel.outline)
   const box = boxOf(panel.outline)
   const holes = openings.filter((opening) => boxesTouch(boxOf(opening.outline), box)).sort(byPlace)
-  const net = holes.length === 0 ? outline : difference(outline, holes.flatMap(regionsOf))
+  const net = without(outline, holes.flatMap(regionsOf))
   const touching = patches.filter((patch) => boxesTouch(boxOf(patch.outline), box)).sort(patchOrder)
   const regions = levelsOf(outline, net, holes, touching)
   const lying = regions.flatMap((region) => bySlope(region, slopes)).filter(({ region }) => !isEmpty(region))

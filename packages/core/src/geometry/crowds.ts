@@ -1,6 +1,7 @@
 import { entry } from '../outcome/assert'
 import { largest, smallest } from '../outcome/lists'
 import type { Point } from './point'
+import { boxOf } from './polygon'
 import { onLine } from './tolerance'
 
 /** A straight piece of a thing; a bent one has several. */
@@ -68,10 +69,8 @@ export function together(pieces: readonly Piece[]): Together {
 }
 
 function whole(pieces: readonly Piece[]): Cell {
-  const [xs, ys] = [0, 1].map((axis) => pieces.flatMap(({ a, b }) => [a[axis as 0 | 1], b[axis as 0 | 1]]))
-  const [x, y] = [smallest(xs ?? []), smallest(ys ?? [])]
-  const size = Math.max(largest(xs ?? []) - x, largest(ys ?? []) - y, smallestCell)
-  return { x, y, size, pieces: pieces.map((_, i) => i) }
+  const { x0, y0, x1, y1 } = boxOf(pieces.flatMap(({ a, b }) => [a, b]))
+  return { x: x0, y: y0, size: Math.max(x1 - x0, y1 - y0, smallestCell), pieces: pieces.map((_, i) => i) }
 }
 
 const quartersOf = ({ x, y, size }: Cell): readonly Omit<Cell, 'pieces'>[] => {
