@@ -1,15 +1,18 @@
 import { expect, test, type Page } from '@playwright/test'
 import { find, newProject, openRecords, saved, type, typePlace } from './support'
 
-/** Middle of a column on the plan of the building step, in pixels of the page. */
-async function placeOf(page: Page, column: string): Promise<readonly [number, number]> {
+/** Middle of a column on the plan of the building step, in pixels of the page, and how it is drawn; `before`: how another one was. */
+async function placeOf(page: Page, column: string, before?: string): Promise<readonly [number, number, string]> {
   await find(page, column)
   await page.locator('nav a[href*="/building"]').click()
   await expect(page.getByRole('textbox', { name: 'place of grid line 2', exact: true })).toBeVisible()
   const drawing = await page.getByTestId('drawing').boundingBox()
-  const d = (await page.locator('path[data-kind="picked"][data-shape="point"]').first().getAttribute('d')) ?? ''
+  const picked = page.locator('path[data-kind="picked"][data-shape="point"]').first()
+  // what was picked before stays drawn until the drawing comes anew
+  if (before !== undefined) await expect(picked).not.toHaveAttribute('d', before)
+  const d = (await picked.getAttribute('d')) ?? ''
   const [x = NaN, y = NaN] = (/^M([\d.-]+) ([\d.-]+)/.exec(d) ?? []).slice(1).map(Number)
-  return [(drawing?.x ?? 0) + x + 8, (drawing?.y ?? 0) + y + 8]
+  return [(drawing?.x ?? 0) + x + 8, (drawing?.y ?? 0) + y + 8, d]
 }
 
 const pointsOf = async (request: Parameters<typeof openRecords>[0], id: string): Promise<string> =>
@@ -54,8 +57,8 @@ test('a grid line is dragged by its label, and takes what stands on it along', a
   const before = await pointsOf(request, own)
   expect(before).toContain('[7.2,0]')
   // columns at crossings A2 and D2 tell where line 2 runs and how large a metre is
-  const [x, south] = await placeOf(page, 'member C2, level 1')
-  const [, north] = await placeOf(page, 'member C13, level 1')
+  const [x, south, drawn] = await placeOf(page, 'member C2, level 1')
+  const [, north] = await placeOf(page, 'member C13, level 1', drawn)
   const metre = (south - north) / 21
   await page.mouse.move(x, north - 34)
   await page.mouse.down()
