@@ -18,7 +18,7 @@ export function readDocument(path: string): Document {
   const read = readProjectFile(readText(path))
   if (read.ok) return read.document
   const problems = read.problems.map(({ path: at, problem }) => `  ${at === '' ? '' : `${at}: `}${problem}`)
-  throw new Refusal([`${path} is not a project file that can be used:`, ...problems].join('\n'))
+  throw new Refusal([`${path} is not a valid project file:`, ...problems].join('\n'))
 }
 
 export const openProject = (path: string): ProjectState => deriveProject(new Memo(), readDocument(path))

@@ -19,7 +19,7 @@ import { plainText, plainTextRule } from './plainText'
 
 /** One edit; the records inside go through the core's reader, as in a project file. */
 export class EditBody {
-  @Matches(/^[a-zA-Z]+:[0-9a-z]{12,40}$/, { message: 'An edit needs the id of its record.' })
+  @Matches(/^[a-zA-Z]+:[0-9a-z]{12,40}$/, { message: 'An edit must have the id of its record.' })
   id!: string
 
   @IsOptional()
@@ -32,7 +32,7 @@ export class EditBody {
 }
 
 export class ChangeSetBody {
-  @IsUUID(undefined, { message: 'A change set needs a uuid.' })
+  @IsUUID(undefined, { message: 'A change set must have a uuid.' })
   id!: string
 
   @IsInt()
@@ -46,7 +46,7 @@ export class ChangeSetBody {
   note!: string
 
   @IsArray()
-  @ArrayMinSize(1, { message: 'A change set needs at least one edit.' })
+  @ArrayMinSize(1, { message: 'A change set must have at least one edit.' })
   @ArrayMaxSize(limits.edits)
   @ValidateNested({ each: true })
   @Type(() => EditBody)

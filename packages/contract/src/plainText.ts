@@ -2,5 +2,5 @@
 export const plainText = /^[^\0\p{Surrogate}]*$/u
 
 export const plainTextRule = (what: string) => ({
-  message: `The ${what} holds a NUL character or half of one (a lone surrogate).`,
+  message: `The ${what} contains a NUL character or a lone surrogate.`,
 })

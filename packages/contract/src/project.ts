@@ -2,7 +2,7 @@ import { IsIn, IsOptional, IsString, Length, Matches } from 'class-validator'
 import { limits } from './limits'
 import { plainText, plainTextRule } from './plainText'
 
-const nameRule = { message: `A project needs a name of 1 to ${limits.name} characters.` }
+const nameRule = { message: `A project must have a name of 1 to ${limits.name} characters.` }
 export class CreateProjectBody {
   @IsString(nameRule)
   @Length(1, limits.name, nameRule)
@@ -26,7 +26,7 @@ export class RenameProjectBody {
 export class ProjectsQuery {
   /** Those that were deleted, instead of those that are there. */
   @IsOptional()
-  @IsIn(['yes'], { message: 'deleted is “yes” or left out.' })
+  @IsIn(['yes'], { message: 'deleted must be “yes” or omitted.' })
   deleted?: 'yes'
 
   /** When the last project of the page before was changed, and its id: `changedAt,id`. */
@@ -40,7 +40,7 @@ export class ProjectsQuery {
 /** Whether the history goes into a project file. */
 export class ProjectFileQuery {
   @IsOptional()
-  @IsIn(['yes'], { message: 'history is “yes” or left out.' })
+  @IsIn(['yes'], { message: 'history must be “yes” or omitted.' })
   history?: 'yes'
 }
 

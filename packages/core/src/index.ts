@@ -120,7 +120,7 @@ export { csvFiles, type CsvFile } from './exchange/csv'
 export { resultStages, type ResultStage } from './exchange/results'
 export { resultsSchema } from './exchange/resultsSchema'
 export { barrierKey, concentratedKey, perMetreKey, uniformKey, upToKey, titleOfUse } from './standards/family'
-export { embedded, families, familyOf, shippedSets, standardOf } from './standards/families'
+export { embedded, families, familyOf, shippedSets, standardOf, termsOf, type Terms } from './standards/families'
 export type {
   ActionId,
   Exclusion,

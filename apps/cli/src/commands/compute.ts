@@ -21,7 +21,7 @@ export function compute(path: string, { out, only = undefined, format }: Compute
   try {
     mkdirSync(out, { recursive: true })
   } catch {
-    throw new Refusal(`The folder ${out} cannot be made.`)
+    throw new Refusal(`The folder ${out} cannot be created.`)
   }
   for (const { name, text } of ask(state, { kind: 'csv', only: stage })) write(join(out, name), text)
 }

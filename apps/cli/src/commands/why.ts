@@ -17,7 +17,7 @@ export function why(path: string, effect: string): void {
   const traced = byAddress(state, effect) ?? byLabel(state, effect)
   if (!traced)
     throw new Refusal(
-      `“${effect}” is no effect of this project. Say a column's label (C5), an effect (reaction:MEMBER@LEVEL:Z), or an address from a trace.`,
+      `“${effect}” is not an effect of this project. Enter a column label (C5), an effect (reaction:MEMBER@LEVEL:Z), or an address from a trace.`,
     )
   for (const line of traceLines(traced, formatOf(state))) print(line)
 }
@@ -44,7 +44,7 @@ function byLabel(state: ProjectState, label: string): Traced | null {
   const [row, ...others] = rows
   if (others.length > 0)
     throw new Refusal(
-      `${rows.length} columns are called ${label}. Say one of them by its effect:\n${rows
+      `${rows.length} columns have the label ${label}. Enter one of their effects:\n${rows
         .map(({ key, expandedId, levelName }) => `  ${key} (${layoutNameOf(state, expandedId)}, level ${levelName})`)
         .join('\n')}`,
     )

@@ -7,13 +7,13 @@ import { ChangesService } from './changes.service'
 
 @Controller('api/projects/:project/changes')
 @UseGuards(SameFormat)
-@ApiHeader({ name: formatHeader, description: 'The version of the format that the page reads and writes' })
+@ApiHeader({ name: formatHeader, description: 'Format version that the page reads and writes' })
 export class ChangesController {
   constructor(private readonly changes: ChangesService) {}
 
   @Post()
   @HttpCode(200)
-  @ApiOperation({ summary: 'Accept a change set; a retry with the same id answers as the first time' })
+  @ApiOperation({ summary: 'Accept a change set; a retry with the same id returns the first answer' })
   accept(@Param('project', ParseUUIDPipe) project: string, @Body() body: ChangeSetBody): Promise<ChangeAnswer> {
     return this.changes.accept(project, body)
   }

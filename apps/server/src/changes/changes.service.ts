@@ -61,7 +61,7 @@ export class ChangesService {
     const earlier = await manager.findOneBy(ChangeSetRow, { projectId, id: change.id })
     if (earlier) {
       if (!isSameChange(earlier, change))
-        throw new Problem(422, 'change.other-content', 'id: Another change of this project has this uuid already.')
+        throw new Problem(422, 'change.other-content', 'id: Another change of this project already has this uuid.')
       return { answer: await answerTo(manager, projectId, earlier), document: undefined }
     }
     const before = known ?? (await this.documents.at(manager, project)).document
@@ -116,7 +116,7 @@ function applied(document: Document, change: ChangeSet): Document {
   const result = applyChange(document, change)
   if (result.ok) return result.document
   if (result.conflicts.length > 0)
-    throw new Problem(409, 'change.conflict', 'Someone else has changed this in the meantime.', {
+    throw new Problem(409, 'change.conflict', 'Changed by someone else in the meantime.', {
       conflicts: result.conflicts.slice(0, 50),
     })
   const [first] = result.problems

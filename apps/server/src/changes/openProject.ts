@@ -16,6 +16,6 @@ export async function lockProject(manager: EntityManager, id: string): Promise<P
 function readable(project: ProjectRow | null): ProjectRow {
   if (!project || project.deletedAt) throw unknownProject()
   if (project.format > formatVersion)
-    throw new Problem(503, 'project.newer', 'This project was changed by a newer build of the server: start that one.')
+    throw new Problem(503, 'project.newer', 'This project was changed by a newer server version. Start that version.')
   return project
 }

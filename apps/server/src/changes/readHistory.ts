@@ -12,7 +12,7 @@ const most = 200_000
 /** The history in a project file of a version: change sets with a note and edits, each read as one that is sent; they get ids of their own. */
 export function readHistory(value: unknown, version: number): ReadHistory {
   if (!Array.isArray(value) || value.length > most)
-    return { ok: false, problem: { path: 'history', problem: `A list of ${most} changes at most is expected here.` } }
+    return { ok: false, problem: { path: 'history', problem: `A list of ${most} changes at most is expected.` } }
   const problems: Problem[] = []
   const changes = (value as readonly unknown[]).map((one, i) => readOne(one, `history[${i}]`, version, problems))
   const [first] = problems

@@ -36,15 +36,15 @@ export function awayProblem(error: unknown, isRead: boolean): Problem | undefine
     return new Problem(
       503,
       'database.full',
-      'The disk of the database is full: nothing is saved until there is space. A change of a project waits in the page and is sent again by itself.',
+      'The database disk is full: nothing is saved until space is available. Project changes wait in the page and are sent again automatically.',
     )
   if (!all.some(isAway)) return undefined
   return new Problem(
     503,
     'database.away',
     isRead
-      ? 'The database does not answer at present. Try again in a moment.'
-      : 'The database does not answer at present, so it is not known whether this was saved. A change of a project is sent again by itself; for anything else, look first.',
+      ? 'The database is not responding. Try again in a moment.'
+      : 'The database is not responding, so it is not known whether this was saved. Project changes are sent again automatically; check anything else before you repeat it.',
   )
 }
 

@@ -17,7 +17,7 @@ export class ExchangeController {
   }
 
   @Get(':project/file')
-  @ApiOperation({ summary: 'The project file, with its history where that is asked for' })
+  @ApiOperation({ summary: 'The project file, with its history if requested' })
   async download(
     @Param('project', ParseUUIDPipe) project: string,
     @Query() { history }: ProjectFileQuery,

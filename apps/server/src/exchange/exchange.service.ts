@@ -63,10 +63,10 @@ function historyOf(file: Readonly<Record<string, unknown>>, document: Document):
   let made = emptyDocument
   for (const [i, change] of read.changes.entries()) {
     const applied = applyChange(made, change)
-    if (!applied.ok) throw refused(`history[${i}]`, 'This change does not follow from those before it.')
+    if (!applied.ok) throw refused(`history[${i}]`, 'This change does not follow from the changes before it.')
     made = applied.document
   }
   if (canonical(projectJson(made).records) !== canonical(projectJson(document).records))
-    throw refused('history', 'These changes do not lead to the records of the file.')
+    throw refused('history', 'The changes do not lead to the records of the file.')
   return read.changes
 }

@@ -63,7 +63,7 @@ function takenAt(path: string): Taken {
 function bodyProblem(error: unknown): unknown {
   switch ((error as { readonly type?: unknown }).type) {
     case 'entity.too.large':
-      return new Problem(413, 'request.too-large', 'This is larger than the server takes here.', { path: 'body' })
+      return new Problem(413, 'request.too-large', 'The request is larger than the server accepts.', { path: 'body' })
     case 'encoding.unsupported':
     case 'request.aborted':
     case 'request.size.invalid':

@@ -37,7 +37,7 @@ export class BodyReader {
       throw new Problem(
         503,
         'server.busy',
-        'Other large requests are being read: this one was not taken. Send it again.',
+        'Other large requests are being read, so this one was not accepted. Send it again.',
       )
     this.#giveBackSoon()
     const { buffer } = bytes
@@ -50,7 +50,7 @@ export class BodyReader {
       throw new Problem(
         413,
         'request.too-large',
-        'This takes more memory to read than the server gives to one request.',
+        'The request needs more memory than the server allows for one request.',
       )
     }
   }

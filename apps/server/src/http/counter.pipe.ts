@@ -7,7 +7,7 @@ export class CounterPipe implements PipeTransform<string | undefined, number> {
   transform(value: string | undefined): number {
     const counter = /^\d{1,10}$/.test(value ?? '') ? Number(value) : NaN
     if (counter <= limits.counter) return counter
-    throw new Problem(400, 'request.invalid', `A counter is a whole number from 0 to ${limits.counter}.`, {
+    throw new Problem(400, 'request.invalid', `The counter must be an integer from 0 to ${limits.counter}.`, {
       path: 'after',
     })
   }

@@ -14,11 +14,11 @@ export class HealthController {
   constructor(private readonly database: DataSource) {}
 
   @Get()
-  @ApiOperation({ summary: 'Whether the server and its database answer' })
+  @ApiOperation({ summary: 'Whether the server and its database respond' })
   async health(): Promise<{ readonly status: 'ok' }> {
     // one question at a time, however many ask: a frozen database would take a connection for each
     this.#asked ??= this.database.query('SELECT 1').finally(() => (this.#asked = undefined))
-    const late = () => new Problem(503, 'database.away', 'The database does not answer at present.')
+    const late = () => new Problem(503, 'database.away', 'The database is not responding.')
     await withinTime(this.#asked, longest, late)
     return { status: 'ok' }
   }

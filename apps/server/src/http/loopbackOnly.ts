@@ -11,10 +11,10 @@ export function loopbackOnly(request: Request, _: Response, next: NextFunction):
   const { host, origin } = request.headers
   // Node keeps the first of several and drops the others
   const hosts = request.rawHeaders.filter((name, i) => i % 2 === 0 && name.toLowerCase() === 'host')
-  if (hosts.length > 1) return refuse(next, 400, 'request.host', 'A request has one Host.', 'host')
+  if (hosts.length > 1) return refuse(next, 400, 'request.host', 'A request must have one Host header.', 'host')
   if (!host || !loopback.test(host))
     return refuse(next, 403, 'request.host', 'This server answers on loopback only.', 'host')
   if (origin !== undefined && origin !== `http://${host}`)
-    return refuse(next, 403, 'request.origin', 'This page may not use this server.', 'origin')
+    return refuse(next, 403, 'request.origin', 'This page is not allowed to use this server.', 'origin')
   next()
 }

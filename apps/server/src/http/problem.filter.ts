@@ -29,13 +29,13 @@ export class ProblemFilter implements ExceptionFilter {
     if (refused)
       return [refused, { code: `http.${refused}`, message: sentences[refused] ?? 'The request could not be read.' }]
     this.#log.error(error instanceof Error ? error.stack : String(error))
-    return [500, { code: 'server.failed', message: 'Something went wrong here. Nothing was changed; try again.' }]
+    return [500, { code: 'server.failed', message: 'Internal error. Nothing was changed. Try again.' }]
   }
 }
 
 const sentences: Readonly<Record<number, string>> = {
-  404: 'Nothing is there.',
-  416: 'This file has no such part.',
+  404: 'Not found.',
+  416: 'The requested range is not in this file.',
 }
 
 /** What a library refuses by a status of its own: a path that is no path, a part that a file does not have. */

@@ -14,4 +14,4 @@ export class Problem extends HttpException {
 }
 
 export const unknownProject = (): Problem =>
-  new Problem(404, 'project.unknown', 'This project is not there. It may have been deleted.')
+  new Problem(404, 'project.unknown', 'Project not found. It may have been deleted.')

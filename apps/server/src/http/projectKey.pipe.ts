@@ -8,5 +8,5 @@ export const ProjectKey = createParamDecorator((_: unknown, context: ExecutionCo
   const key = context.switchToHttp().getRequest<Request>().header(projectKeyHeader)?.toLowerCase()
   if (key === undefined || /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/.test(key))
     return key
-  throw new Problem(400, 'project.key', 'The key of a new project is a uuid.', { path: projectKeyHeader })
+  throw new Problem(400, 'project.key', 'The key of a new project must be a uuid.', { path: projectKeyHeader })
 })

@@ -13,11 +13,11 @@ export class SameFormat implements CanActivate {
     const said = Number(context.switchToHttp().getRequest<Request>().headers[formatHeader] ?? 1)
     if (said === formatVersion) return true
     if (said > formatVersion)
-      throw new Problem(503, outdated.server, 'The server is of an older build than this page: start the newer one.')
+      throw new Problem(503, outdated.server, 'The server version is older than this page. Start the newer server.')
     throw new Problem(
       503,
       outdated.page,
-      `This page is of an older build than the server: reload it. Changes that were not sent are kept (header ${formatHeader}: ${formatVersion}).`,
+      `This page is older than the server. Reload it; unsent changes are kept (header ${formatHeader}: ${formatVersion}).`,
     )
   }
 }

@@ -15,6 +15,6 @@ const flatten = (error: ValidationError, above: string): readonly Found[] => {
 /** What class-validator found, with the path of each field. */
 export function validationProblem(errors: readonly ValidationError[]): Problem {
   const problems = errors.flatMap((error) => flatten(error, '')).slice(0, 50)
-  const message = problems[0]?.problem ?? 'The request does not have the fields that it needs.'
+  const message = problems[0]?.problem ?? 'Required fields are missing from the request.'
   return new Problem(400, 'request.invalid', message, { problems })
 }

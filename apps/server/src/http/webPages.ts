@@ -11,7 +11,7 @@ export function webPages(folder: string): Router {
   router.use('/assets', (request: Request, response: Response, next: NextFunction) => {
     if (request.method === 'GET' || request.method === 'HEAD') return next()
     response.setHeader('Allow', 'GET, HEAD')
-    next(new Problem(405, 'http.405', 'Files are only read here.'))
+    next(new Problem(405, 'http.405', 'Files are read-only.'))
   })
   router.use(
     '/assets',

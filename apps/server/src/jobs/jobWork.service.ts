@@ -29,9 +29,9 @@ interface Running {
 
 const problems = {
   failed: 'The computation failed. Nothing was changed.',
-  time: () => `It was ended after ${jobLimits.time} s, the longest that a job may take.`,
-  memory: 'It was ended because it took more memory than the server gives to one job.',
-  lost: 'The servers that ran it ended before it was done.',
+  time: () => `Stopped after ${jobLimits.time} s, the time limit of a job.`,
+  memory: 'Stopped because it needed more memory than the server allows for one job.',
+  lost: 'The servers running it stopped before it was finished.',
 } as const
 
 /**

@@ -9,13 +9,13 @@ export class JobsController {
   constructor(private readonly jobs: JobsService) {}
 
   @Post()
-  @ApiOperation({ summary: 'Put a job in line; it computes the project as it is when its turn comes' })
+  @ApiOperation({ summary: 'Queue a job; it computes the project as it is when the job starts' })
   start(@Param('project', ParseUUIDPipe) project: string, @Body() body: JobBody): Promise<JobStatus> {
     return this.jobs.start(project, body)
   }
 
   @Get(':job')
-  @ApiOperation({ summary: 'How far a job is' })
+  @ApiOperation({ summary: 'Progress of a job' })
   status(
     @Param('project', ParseUUIDPipe) project: string,
     @Param('job', ParseUUIDPipe) job: string,
@@ -24,7 +24,7 @@ export class JobsController {
   }
 
   @Get(':job/result')
-  @ApiOperation({ summary: 'What a finished job computed' })
+  @ApiOperation({ summary: 'Results of a finished job' })
   async result(
     @Param('project', ParseUUIDPipe) project: string,
     @Param('job', ParseUUIDPipe) job: string,

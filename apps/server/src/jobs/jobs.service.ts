@@ -34,7 +34,7 @@ export class JobsService {
         throw new Problem(
           429,
           'jobs.full',
-          `${mostWaiting} jobs wait already: this one was not taken. Ask again when some are done.`,
+          `${mostWaiting} jobs are waiting already, so this one was not accepted. Try again when some are finished.`,
         )
       await forgetOld(manager)
       const id = randomUUID()
@@ -52,7 +52,7 @@ export class JobsService {
   /** JSON of what a job computed. */
   async result(projectId: string, id: string): Promise<Buffer> {
     const { state, problem } = await this.#find(projectId, id)
-    if (state !== 'done') throw new Problem(409, 'job.not-done', problem ?? 'This job is not done yet.')
+    if (state !== 'done') throw new Problem(409, 'job.not-done', problem ?? 'This job is not finished yet.')
     const row = await this.database.manager.findOneOrFail(JobRow, { where: { id }, select: { id: true, result: true } })
     return promisify(gunzip)(row.result ?? Buffer.alloc(0))
   }
@@ -69,7 +69,7 @@ export class JobsService {
 
   async #find(projectId: string, id: string): Promise<JobRow> {
     const row = await this.database.manager.findOneBy(JobRow, { id, projectId })
-    if (!row) throw new Problem(404, 'job.unknown', 'This job is not there (any more).')
+    if (!row) throw new Problem(404, 'job.unknown', 'Job not found. It may have been removed.')
     return row
   }
 }

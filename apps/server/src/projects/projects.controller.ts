@@ -15,7 +15,7 @@ export class ProjectsController {
   constructor(private readonly projects: ProjectsService) {}
 
   @Get()
-  @ApiOperation({ summary: 'One page of the projects, the last changed first, or of those that were deleted' })
+  @ApiOperation({ summary: 'One page of the projects, or of the deleted projects, last changed first' })
   list(@Query() query: ProjectsQuery): Promise<readonly ProjectSummary[]> {
     return this.projects.list(query)
   }
@@ -40,19 +40,19 @@ export class ProjectsController {
 
   @Post(':project/results-read')
   @HttpCode(200)
-  @ApiOperation({ summary: 'What changed in the results since the project was last used has been read' })
+  @ApiOperation({ summary: 'Mark the notes on changed results as read' })
   resultsRead(@Param('project', ParseUUIDPipe) id: string): Promise<ProjectSummary> {
     return this.projects.resultsRead(id)
   }
 
   @Delete(':project')
-  @ApiOperation({ summary: 'Delete a project; it can be brought back' })
+  @ApiOperation({ summary: 'Delete a project; it can be restored' })
   remove(@Param('project', ParseUUIDPipe) id: string): Promise<ProjectSummary> {
     return this.projects.remove(id)
   }
 
   @Post(':project/restore')
-  @ApiOperation({ summary: 'Bring a deleted project back' })
+  @ApiOperation({ summary: 'Restore a deleted project' })
   restore(@Param('project', ParseUUIDPipe) id: string): Promise<ProjectSummary> {
     return this.projects.restore(id)
   }

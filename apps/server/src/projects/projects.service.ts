@@ -107,7 +107,7 @@ export class ProjectsService {
       }))
     if (!('madeFrom' in known)) return known
     if (known.madeFrom !== from)
-      throw new Problem(422, 'project.other-content', 'Another project was made under this key already.', {
+      throw new Problem(422, 'project.other-content', 'Another project was already created with this key.', {
         path: projectKeyHeader,
       })
     return summary(known)

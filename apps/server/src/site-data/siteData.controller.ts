@@ -9,19 +9,22 @@ export class SiteDataController {
   constructor(private readonly source: SiteDataSource) {}
 
   @Get('region')
-  @ApiOperation({ summary: 'The region that is served, with its zones' })
+  @ApiOperation({ summary: 'The region covered, with its zones' })
   region(): SiteRegion {
     return this.source.region()
   }
 
   @Get()
-  @ApiOperation({ summary: 'Altitude, wind, snow, terrain by direction and a profile of a place' })
+  @ApiOperation({ summary: 'Altitude, wind, snow, terrain by direction and ground profile of a site' })
   site(@Query() { address, east, north }: SiteDataQuery): SiteData {
     if (east !== undefined && north !== undefined)
-      return this.source.at(east, north) ?? refuse('This place is at sea or outside the region. Choose one on land.')
-    if (address === undefined || address.trim() === '') return refuse('Say an address, or a place by east and north.')
+      return (
+        this.source.at(east, north) ?? refuse('This point is at sea or outside the region. Choose a point on land.')
+      )
+    if (address === undefined || address.trim() === '')
+      return refuse('Enter an address, or east and north coordinates.')
     const known = this.source.known().join(', ')
-    return this.source.find(address) ?? refuse(`No place of the region is called so. It knows ${known}.`)
+    return this.source.find(address) ?? refuse(`Address not found in the region. Known places: ${known}.`)
   }
 }
 

@@ -18,7 +18,7 @@ export function BalanceBar() {
           <Terms balance={balance} />
         </>
       ) : (
-        <Case>No load yet, so nothing to balance.</Case>
+        <Case>No load yet.</Case>
       )}
       <AtRight balance={balance} />
     </Bar>
@@ -30,8 +30,8 @@ function Held({ balance: { caseId, applied, atSupports, notCarried } }: { readon
   return (
     <>
       <Term name="applied" value={applied} address={`applied:${caseId}`} />
-      <Term name="→ into the ground by stiff elements" value={atSupports} />
-      <Missing value={notCarried} words="not held" />
+      <Term name="→ to ground through lateral elements" value={atSupports} />
+      <Missing value={notCarried} words="not resisted" />
     </>
   )
 }
@@ -54,7 +54,7 @@ function Missing({
           <Value value={value} quantity="force" address={address} /> {words}
         </Lost>
       ) : (
-        <Word>nothing missing</Word>
+        <Word>all load reaches a support</Word>
       )}
     </>
   )
@@ -73,7 +73,8 @@ function Terms({ balance }: { readonly balance: Balance }) {
       <>
         <Term name="applied" value={applied} address={`applied:${caseId}`} />
         <Word>
-          → handed on as {handedOn === 'barriers' ? 'line loads on barriers' : 'storey forces'}; no reaction of it here
+          → passed to the frame analysis as {handedOn === 'barriers' ? 'barrier line loads' : 'storey forces'}; not in
+          these reactions
         </Word>
       </>
     )
@@ -136,8 +137,8 @@ function Supposed({ edits, balance }: { readonly edits: readonly Edit[]; readonl
   return (
     <Change>
       {Math.abs(moved) < nothing
-        ? 'Enter would change no sum of this case'
-        : `Enter would apply ${formatQuantity(supposed.applied, 'force', format)}, ${by(moved)}`}
+        ? 'Pressing Enter leaves the totals of this case unchanged'
+        : `Pressing Enter would apply ${formatQuantity(supposed.applied, 'force', format)}, ${by(moved)}`}
       {Math.abs(lost) < nothing ? '' : `; ${by(lost)} not carried`}
     </Change>
   )
@@ -164,7 +165,7 @@ function LastChange({ balance }: { readonly balance: Balance | undefined }) {
       Math.abs(moved) < nothing ? '' : `, ${moved > 0 ? '+' : ''}${formatQuantity(moved, 'force', format)} applied`
     const missing =
       Math.abs(balance.notCarried) < nothing
-        ? 'Nothing missing.'
+        ? 'All load reaches a support.'
         : `${formatQuantity(balance.notCarried, 'force', format)} not carried.`
     setShown({ count, text: `${last.note}${difference}. ${balance.handedOn ? '' : missing}` })
   }, [balance, count, format, last])

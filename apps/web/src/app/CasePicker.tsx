@@ -17,7 +17,7 @@ export function CasePicker() {
   const { action, loadCase } = inView
   const choose = (key: Key | null) => key !== null && change({ case: String(key) })
   return (
-    <Select aria-label="Case that is looked at" selectedKey={loadCase.id} onSelectionChange={choose}>
+    <Select aria-label="Load case shown" selectedKey={loadCase.id} onSelectionChange={choose}>
       <Box style={{ borderBottomColor: `var(--${markOf(loadCase.id)})` }}>
         <Swatch $mark={markOf(loadCase.id)} aria-hidden />
         <strong>{action.name}</strong>
@@ -43,7 +43,7 @@ export function CasePicker() {
   )
 }
 
-const actingWords = { together: 'act together', oneAtATime: 'act one at a time' } as const
+const actingWords = { together: 'acting together', oneAtATime: 'one at a time' } as const
 
 const Box = styled(Button)`
   display: flex;

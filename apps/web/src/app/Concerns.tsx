@@ -24,7 +24,7 @@ export function Concerns({ base }: { readonly base: string }) {
         <Dialog aria-label="Concerns">
           {({ close }) => (
             <List>
-              {concerns.length === 0 && <li>Nothing that a checker would ask about.</li>}
+              {concerns.length === 0 && <li>No open checks.</li>}
               {kindsOf(concerns).map((kind) => (
                 <Kind key={kind[0].code} concerns={kind} base={base} onShown={close} />
               ))}

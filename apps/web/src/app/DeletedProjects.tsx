@@ -32,15 +32,15 @@ export function DeletedProjects({ onRestore }: { readonly onRestore: (project: P
       </Button>
       <Gap />
       {problem !== null && <Problem role="alert">{problem}</Problem>}
-      {projects?.length === 0 && <p>None was deleted.</p>}
+      {projects?.length === 0 && <p>No deleted projects.</p>}
       {projects && projects.length > 0 && (
         <ProjectList aria-label="Deleted projects">
           {projects.map((project) => (
             <li key={project.id}>
               <span>{project.name}</span>
               <ChangedAt project={project} />
-              <Button kind="quiet" aria-label={`Bring ${project.name} back`} onPress={() => void restore(project)}>
-                Bring it back
+              <Button kind="quiet" aria-label={`Restore ${project.name}`} onPress={() => void restore(project)}>
+                Restore
               </Button>
             </li>
           ))}

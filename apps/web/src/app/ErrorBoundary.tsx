@@ -24,13 +24,13 @@ export class ErrorBoundary extends Component<{ readonly children: ReactNode }, S
     if (!error) return this.props.children
     return (
       <Box role="alert">
-        <h2>Something went wrong on this page.</h2>
-        <p>Your changes are kept on this machine and will be sent. Nothing is lost.</p>
+        <h2>This page failed to display.</h2>
+        <p>Your changes are kept in this browser and will be sent. Nothing is lost.</p>
         <p>
           <small>{error.message}</small>
         </p>
         <Button kind="primary" onPress={() => this.setState({ error: null })}>
-          Show it again
+          Try again
         </Button>
       </Box>
     )

@@ -79,7 +79,7 @@ function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () 
       <Search aria-label="Find" autoFocus>
         <Input placeholder="A step, member, panel, wall run, case, clause or command; or “walls above 6 kN/m”" />
       </Search>
-      <List aria-label="Found" items={found} onAction={go} renderEmptyState={() => <p>Nothing has that name.</p>}>
+      <List aria-label="Found" items={found} onAction={go} renderEmptyState={() => <p>No matches.</p>}>
         {(entry) => (
           <Item id={entry.id} textValue={entry.text}>
             <span>{entry.text}</span>
@@ -101,7 +101,7 @@ function useByValue(text: string, overview: Overview | undefined): FindEntry | n
   const level = answer.ids[0]?.split('@')[1]
   return {
     id: 'by value',
-    text: `Pick ${answer.words}`,
+    text: `Select ${answer.words}`,
     kind: 'by value',
     look: { picked: answer.ids, ...(level ? { level } : {}) },
   }

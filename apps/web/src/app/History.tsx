@@ -66,22 +66,22 @@ function Changes() {
     const { note, edits } = inverse(change, '', 0)
     const done = session.commit(note, edits)
     if (done.ok) setProblem(null)
-    else setProblem(done.problems[0]?.problem ?? `“${change.note}” cannot be taken back: later changes stand on it.`)
+    else setProblem(done.problems[0]?.problem ?? `“${change.note}” cannot be undone: later changes depend on it.`)
   }
   return (
     <Body>
       {problem && <p role="alert">{problem}</p>}
       {pending.length > 0 && <p>{pending.length} not sent yet</p>}
-      {changes === 'loading' && <p>One moment …</p>}
-      {changes === 'away' && <p>The server does not answer; the history is there when it does.</p>}
+      {changes === 'loading' && <p>Loading …</p>}
+      {changes === 'away' && <p>History is unavailable while the server is not responding.</p>}
       {typeof changes !== 'string' && (
         <ol>
           {changes.map((change) => (
             <li key={change.id}>
               <span>{change.note}</span>
               <small>{new Date(change.at).toLocaleString('en-GB')}</small>
-              <Button kind="link" onPress={() => takeBack(change)} aria-label={`Take back: ${change.note}`}>
-                Take back
+              <Button kind="link" onPress={() => takeBack(change)} aria-label={`Undo this change: ${change.note}`}>
+                Undo this change
               </Button>
             </li>
           ))}

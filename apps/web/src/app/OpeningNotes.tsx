@@ -25,17 +25,18 @@ function OutdatedPage() {
   return (
     <Box role="alert">
       <p>
-        <strong>This page and the server are of different builds.</strong>{' '}
-        {waiting === 0 ? 'Nothing waits to be sent.' : `${changes(waiting)} on this machine and will be sent then.`}
+        <strong>This page and the server have different versions.</strong>{' '}
+        {waiting === 0 ? 'No unsent changes.' : `${changes(waiting)} in this browser and will be sent after reloading.`}
       </p>
       <Button kind="warm" onPress={() => location.reload()}>
-        Reload the page
+        Reload page
       </Button>
     </Box>
   )
 }
 
-const changes = (count: number): string => (count === 1 ? 'One change waits' : `${count} changes wait`)
+const changes = (count: number): string =>
+  count === 1 ? 'One unsent change is kept' : `${count} unsent changes are kept`
 
 /** How many are named; the rest are counted. */
 const named = 12
@@ -47,8 +48,8 @@ function RecordsAside() {
     <Box role="alert">
       <p>
         <strong>{aside.length === 1 ? 'One record is set aside' : `${aside.length} records are set aside`}:</strong>{' '}
-        stored in a state that cannot be read. Loads of what is listed here are missing. The records stay in the store
-        as they are.
+        because they cannot be read. The loads of the objects listed below are missing. The stored records are kept
+        unchanged.
       </p>
       <ul>
         {aside.slice(0, named).map((one) => (
@@ -81,11 +82,11 @@ function ChangedResults() {
   return (
     <Box role="status" data-testid="changed-results">
       <p>
-        <strong>Results of this project may have moved</strong> since it was last used, by mends of:{' '}
-        {[...new Set(moved.map(({ clause }) => clause))].join('; ')}. <Link to="/what-changed">What changed</Link>
+        <strong>Results of this project may have changed</strong> since it was last opened, because of corrections to:{' '}
+        {[...new Set(moved.map(({ clause }) => clause))].join('; ')}. <Link to="/what-changed">See the changes</Link>
       </p>
       <Button kind="warm" onPress={read}>
-        Do not show again
+        Dismiss
       </Button>
     </Box>
   )

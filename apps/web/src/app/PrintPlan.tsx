@@ -44,12 +44,12 @@ export function PrintPlan({ base }: { readonly base: string }) {
     [floor, grid, format, caseId, look.parts],
   )
   const scale = scaleFor(scene.box, room)
-  if (!floor || !seen) return <Waiting>One moment …</Waiting>
+  if (!floor || !seen) return <Waiting>Loading …</Waiting>
   return (
     <Paper>
       <PageSize />
       <Tools>
-        <Link to={`${base}/actions${addressOf(look)}`}>Back to the actions</Link>
+        <Link to={`${base}/actions${addressOf(look)}`}>Back to Actions</Link>
         <Button kind="primary" onPress={() => print()}>
           Print
         </Button>
@@ -77,7 +77,7 @@ export function PrintPlan({ base }: { readonly base: string }) {
 }
 
 /** Said on paper where not all of the floor's loads are drawn. */
-const partWords = { all: '', patches: '; patches alone', default: '; the default alone' } as const
+const partWords = { all: '', patches: '; patches only', default: '; default load only' } as const
 
 function Picture({ scene, scale, size }: { readonly scene: Scene; readonly scale: number; readonly size: number }) {
   const canvas = useRef<HTMLCanvasElement>(null)

@@ -54,14 +54,14 @@ export function ProjectsPage() {
     <Page>
       <Head>
         <h1>Hedrion</h1>
-        <p>Loads of a building, from its site to the file that a frame analysis takes.</p>
+        <p>Building loads, from the site to the file for the frame analysis.</p>
       </Head>
       <Tools>
         <Button kind="primary" onPress={() => void create()}>
           New building
         </Button>
         <FileButton label="Project file" accept=".json,application/json" onFile={(file) => void upload(file)}>
-          Open a project file
+          Open project file …
         </FileButton>
       </Tools>
       {problem && <Warm role="alert">{problem}</Warm>}
@@ -69,7 +69,7 @@ export function ProjectsPage() {
         <Warm role="status">
           “{deleted.name}” was deleted.{' '}
           <Button kind="warm" onPress={() => void restore(deleted)}>
-            Bring it back
+            Restore
           </Button>
         </Warm>
       )}
@@ -87,7 +87,7 @@ export function ProjectsPage() {
           </li>
         ))}
       </ProjectList>
-      {projects.length === 0 && <p>No project yet.</p>}
+      {projects.length === 0 && <p>No projects yet.</p>}
       <Foot>
         {more && (
           <Button kind="quiet" onPress={() => void showMore(more)}>
@@ -114,7 +114,7 @@ function Rename({ project, run }: RenameProps) {
       </Button>
     )
   const rename = (name: string): string | undefined => {
-    if (name === '') return 'A project needs a name.'
+    if (name === '') return 'Enter a project name.'
     void run(() => request('PATCH', `/projects/${project.id}`, { name }))
     setOpen(false)
     return undefined

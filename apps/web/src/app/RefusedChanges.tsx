@@ -42,10 +42,10 @@ function Refused({ entry }: { readonly entry: RefusedChange }) {
       ))}
       <Tools>
         <Button kind="warm" onPress={again}>
-          {failed ? 'Try it again' : 'Make my change again'}
+          {failed ? 'Retry' : 'Reapply my change'}
         </Button>
         <Button kind="warm" onPress={() => dismissRefused(store, change.id)}>
-          {failed ? 'Give it up' : 'Leave theirs'}
+          {failed ? 'Discard my change' : 'Keep their version'}
         </Button>
       </Tools>
     </div>

@@ -6,7 +6,7 @@ import { Refused, Unreachable } from '../state/api'
 export function RouteProblem() {
   const error = useRouteError()
   const message =
-    error instanceof Refused || error instanceof Unreachable ? error.message : 'This page could not be shown.'
+    error instanceof Refused || error instanceof Unreachable ? error.message : 'This page could not be displayed.'
   return (
     <Box role="alert">
       <h1>{message}</h1>

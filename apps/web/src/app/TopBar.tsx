@@ -34,7 +34,7 @@ function ThemeButton() {
   const theme = useTheme()
   const other = theme === 'dark' ? 'light' : 'dark'
   return (
-    <Button kind="quiet" aria-label={`Show in ${other} colours`} onPress={turnTheme}>
+    <Button kind="quiet" aria-label={`Switch to ${other} colours`} onPress={turnTheme}>
       {other === 'dark' ? 'Dark' : 'Light'}
     </Button>
   )
@@ -43,13 +43,13 @@ function ThemeButton() {
 const sentences = {
   saved: 'saved',
   saving: 'saving …',
-  waiting: 'no connection; changes wait here',
-  outdated: 'not sent: reload the page',
+  waiting: 'no connection; changes are kept in this browser',
+  outdated: 'not sent: reload page',
 } as const
 
 const reasons: Readonly<Record<string, string>> = {
-  'database.away': 'the database is away; changes wait here',
-  'database.full': 'no space on the disk of the database; changes wait here',
+  'database.away': 'database not responding; changes are kept in this browser',
+  'database.full': 'database disk full; changes are kept in this browser',
 }
 
 function Saved() {

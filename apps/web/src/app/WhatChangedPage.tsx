@@ -9,7 +9,7 @@ export function WhatChangedPage() {
     <Page>
       <Link to="/">All projects</Link>
       <h1>Changed results</h1>
-      <p>Where a mend moves the results of projects that are there, it stands here with its clause.</p>
+      <p>Corrections that change the results of existing projects, with their clauses.</p>
       {editions.map((edition) => (
         <section key={edition} aria-label={`Edition ${edition}`}>
           <h2>Edition {edition}</h2>

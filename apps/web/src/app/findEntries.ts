@@ -37,7 +37,7 @@ export function findEntries(document: Document, overview: Overview | undefined):
 }
 
 const commands: readonly FindEntry[] = [
-  { id: 'command undo', text: 'Undo the last change', kind: 'command', command: 'undo' },
+  { id: 'command undo', text: 'Undo last change', kind: 'command', command: 'undo' },
   { id: 'command redo', text: 'Redo', kind: 'command', command: 'redo' },
   { id: 'command projects', text: 'All projects', kind: 'command', command: 'projects' },
 ]
@@ -82,8 +82,8 @@ const levelEntries = (overview: Overview | undefined): readonly FindEntry[] =>
 const selectionEntries = (document: Document): readonly FindEntry[] =>
   recordsOf(document, 'selection').map(({ id, name, picked }): FindEntry => ({
     id: `selection ${id}`,
-    text: `Kept selection “${name}”, ${picked.length} picked`,
-    kind: 'kept selection',
+    text: `Saved selection “${name}”, ${picked.length} selected`,
+    kind: 'saved selection',
     look: { picked: stillThere(document, picked) },
   }))
 

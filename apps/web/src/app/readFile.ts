@@ -12,7 +12,7 @@ export async function readFile(file: File): Promise<unknown> {
     return JSON.parse(text) as unknown
   } catch (error) {
     throw broken(
-      `${file.name} is not complete JSON (${error instanceof Error ? error.message.slice(0, 120) : 'unreadable'}).`,
+      `${file.name} is not valid JSON (${error instanceof Error ? error.message.slice(0, 120) : 'unreadable'}).`,
     )
   }
 }

@@ -2,7 +2,7 @@ import { createBrowserRouter, Navigate, type RouteObject } from 'react-router'
 import { RouteProblem } from './RouteProblem'
 import type { StepName } from './steps'
 
-const OneMoment = () => <p style={{ padding: 40 }}>One moment …</p>
+const OneMoment = () => <p style={{ padding: 40 }}>Loading …</p>
 
 /** Each step comes when it is first looked at. */
 const steps: Readonly<Record<StepName, () => Promise<{ readonly Component: React.ComponentType }>>> = {

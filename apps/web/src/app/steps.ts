@@ -59,7 +59,7 @@ const figures: Readonly<Record<StepName, Figure>> = {
 /** The one figure that stands under each step's name; a building that is not there has none. */
 export function stepFigure(step: StepName, overview: Overview | undefined, format: NumberFormat): StepFigure {
   if (!overview) return plain('')
-  if (step !== 'basis' && overview.figures.storeys === 0) return plain('nothing yet')
+  if (step !== 'basis' && overview.figures.storeys === 0) return plain('no combinations yet')
   // number and unit stay on one line
   return figures[step](overview, (value, quantity) => formatQuantity(value, quantity, format).replace(/ /g, '\u00a0'))
 }

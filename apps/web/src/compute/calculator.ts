@@ -189,7 +189,7 @@ export class Calculator {
     for (const [id, question] of open) {
       const key = `${question.version} ${JSON.stringify(question.query)}`
       if (this.#crashedOn.has(key)) {
-        question.reject(new ComputationFailed('The computation ended without an answer.'))
+        question.reject(new ComputationFailed('The computation ended without a result.'))
         continue
       }
       this.#crashedOn.add(key)

@@ -19,10 +19,7 @@ const answerOf = (worker: Worker, text: string): Promise<ReadDxf> =>
   new Promise((resolve) => {
     const refuse = (problem: string) => resolve({ ok: false, problem })
     const timer = setTimeout(
-      () =>
-        refuse(
-          `The drawing took longer than ${longest / 1000} s to read; a part of it is damaged, or it is too large.`,
-        ),
+      () => refuse(`Reading the drawing took longer than ${longest / 1000} s; it is damaged or too large.`),
       longest,
     )
     const end = (settle: () => void) => {
@@ -30,6 +27,6 @@ const answerOf = (worker: Worker, text: string): Promise<ReadDxf> =>
       settle()
     }
     worker.onmessage = ({ data }: MessageEvent<ReadDxf>) => end(() => resolve(data))
-    worker.onerror = () => end(() => refuse('The drawing could not be read; a part of it is damaged.'))
+    worker.onerror = () => end(() => refuse('The drawing could not be read; it is damaged.'))
     worker.postMessage(text)
   })

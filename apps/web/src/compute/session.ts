@@ -59,4 +59,4 @@ export class ProjectSession {
 }
 
 const noteWith = (note: string, panels: number): string =>
-  panels > 0 ? `${note}; ${panels === 1 ? 'one panel goes' : `${panels} panels go`} with it` : note
+  panels > 0 ? `${note}; ${panels === 1 ? 'one panel is deleted' : `${panels} panels are deleted`} with it` : note

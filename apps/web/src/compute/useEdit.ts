@@ -68,7 +68,7 @@ function sentenceOf(committed: Committed): string | undefined {
   if (committed.ok) return undefined
   const [problem]: readonly Problem[] = committed.problems
   if (problem) return problem.problem
-  return committed.conflicts.length > 0 ? 'This was changed somewhere else in the meantime.' : undefined
+  return committed.conflicts.length > 0 ? 'Changed elsewhere in the meantime.' : undefined
 }
 
 /** "Wall run W4: height 3.15 → 2.85 m", as the history says it. */
@@ -109,7 +109,7 @@ function arrow(before: number | null, after: number | null, quantity: Quantity, 
 
 export const kindNames: Readonly<Record<Rec['kind'], string>> = {
   basis: 'Basis',
-  layer: 'Layer',
+  layer: 'Value set',
   gridLine: 'Grid line',
   level: 'Level',
   layout: 'Layout',
@@ -117,7 +117,7 @@ export const kindNames: Readonly<Record<Rec['kind'], string>> = {
   material: 'Material',
   section: 'Section',
   member: 'Member',
-  strut: 'Member in space',
+  strut: 'Secondary member',
   slope: 'Roof slope',
   panel: 'Panel',
   opening: 'Opening',
@@ -130,11 +130,11 @@ export const kindNames: Readonly<Record<Rec['kind'], string>> = {
   areaLoad: 'Area load',
   stair: 'Flight of stairs',
   barrier: 'Barrier',
-  wallSurface: 'Wall surface',
-  stiffElement: 'Stiff element',
+  wallSurface: 'Pressure surface',
+  stiffElement: 'Lateral element',
   reductionTable: 'Reduction table',
   reductionRegion: 'Reduction region',
   storeyForces: 'Storey forces',
-  selection: 'Kept selection',
+  selection: 'Saved selection',
   buildingPart: 'Building part',
 }

@@ -97,7 +97,7 @@ export function Drawing(props: DrawingProps) {
           ref={frame}
           tabIndex={0}
           role="group"
-          aria-label={`${name}. Arrow keys pick the nearest neighbour.`}
+          aria-label={`${name}. Arrow keys select the nearest neighbour.`}
           data-testid="drawing"
           onKeyDown={onKeyDown}
           {...pointer}

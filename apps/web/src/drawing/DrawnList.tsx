@@ -31,7 +31,7 @@ const kinds: readonly Target['kind'][] = [
   'gridLine',
 ]
 
-/** What is drawn, in words, with the same selection as the picture: for readers, the keyboard and whoever prefers a list. */
+/** Objects in this view, in words, with the same selection as the picture: for readers, the keyboard and whoever prefers a list. */
 export function DrawnList({ targets, picked, onPick }: DrawnListProps) {
   const items = useMemo(
     () =>
@@ -59,11 +59,11 @@ export function DrawnList({ targets, picked, onPick }: DrawnListProps) {
     onPick(selection === 'all' ? items.map(({ id }) => id) : [...selection].map(String))
   return (
     <Side>
-      <h3>What is drawn</h3>
+      <h3>Objects in this view</h3>
       <Virtualizer layout={layout}>
         <List
           ref={list}
-          aria-label="What is drawn"
+          aria-label="Objects in this view"
           items={items}
           selectionMode="multiple"
           selectionBehavior="replace"

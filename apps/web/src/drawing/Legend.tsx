@@ -20,7 +20,7 @@ export function Legend({ floor, mark }: { readonly floor: FloorView; readonly ma
           <Sample hatch={{ mark, number: numbers.get(id) ?? 0 }} empty={pressure === 0} />
           {keyCode !== '' && <strong>{keyCode}</strong>}
           {pressure === 0
-            ? `${keyName}: nothing in this case`
+            ? `${keyName}: no load in this case`
             : `${keyName} ${formatValue(pressure, 'pressure', format)} ${unitOf('pressure', format)}`}
         </li>
       ))}

@@ -21,7 +21,7 @@ export function LevelStrip() {
   })
   return (
     <Strip>
-      <Section orientation="vertical" aria-label="Level in view" value={level.id} onChange={choose}>
+      <Section orientation="vertical" aria-label="Level shown" value={level.id} onChange={choose}>
         {ranges.map(({ id, lower, upper, chosen }) => (
           <Bracket
             key={id}

@@ -55,7 +55,7 @@ function InSpace({ options: { area, member }, litInSpace, outlined, inSpace = nu
   const lit = useMemo(() => [...(litInSpace ?? []), ...(outlined ?? []), ...reached], [litInSpace, outlined, reached])
   return (
     <Body>
-      <Suspense fallback={<OneMoment>One moment …</OneMoment>}>
+      <Suspense fallback={<OneMoment>Loading …</OneMoment>}>
         <SpacePane area={area} member={member} lit={lit} drawing={inSpace} />
       </Suspense>
       {foot}
@@ -78,7 +78,7 @@ function PartedPlan(props: PlanPaneProps) {
   const after = usePlanScene({ ...props, options: { ...options, area: false, member: true, spans: false } })
   const split: Split = {
     scene: before,
-    label: 'Area loads left of it, member loads right of it',
+    label: 'Divider: area loads left, member loads right',
     left: 'area load',
     right: 'member load',
     part,

@@ -12,14 +12,14 @@ const views: readonly (readonly [View, string])[] = [
   ['plan', 'Plan'],
   ['x', 'South'],
   ['y', 'East'],
-  ['space', 'In space'],
+  ['space', '3D'],
 ]
 
 const shownOptions: readonly (readonly [Shown, string])[] = [
   ['area', 'area load'],
   ['member', 'member load'],
   ['both', 'both'],
-  ['split', 'before and after'],
+  ['split', 'area and member loads'],
 ]
 
 /** Whose numbers, and how large: one choice, since the bar is short. */
@@ -27,16 +27,16 @@ const numberOptions: readonly (readonly [NumbersChoice, string])[] = [
   ['all usual', 'numbers'],
   ['all large', 'large numbers'],
   ['all larger', 'larger numbers'],
-  ['picked usual', 'numbers at what is picked'],
-  ['picked large', 'large ones at what is picked'],
-  ['picked larger', 'larger ones at what is picked'],
+  ['picked usual', 'numbers, selection only'],
+  ['picked large', 'large numbers, selection only'],
+  ['picked larger', 'larger numbers, selection only'],
 ]
 type NumbersChoice = `${Numbers} ${TextSize}`
 
 const partOptions: readonly (readonly [Parts, string])[] = [
   ['all', 'all loads'],
-  ['patches', 'patches alone'],
-  ['default', 'default alone'],
+  ['patches', 'patches only'],
+  ['default', 'default load only'],
 ]
 
 interface ViewBarProps {
@@ -89,7 +89,7 @@ export function ViewBar({ loads = false, patches = false, children }: ViewBarPro
         )}
         {look.view !== 'space' && (
           <Choice
-            label="Numbers in the drawing"
+            label="Numbers in drawing"
             value={`${look.view === 'plan' ? look.numbers : 'all'} ${look.text}` as const}
             options={numberOptions.filter(([choice]) => look.view === 'plan' || choice.startsWith('all'))}
             onChange={(choice) => {

@@ -29,7 +29,7 @@ export function areaLoadsPart(
   }
 }
 
-const measureWords = { plan: '', slope: ' as it lies', square: ', square to the slope' } as const
+const measureWords = { plan: '', slope: ' per true area', square: ', normal to the slope' } as const
 
 const varies = ({ value, endValue }: AreaLoadView): boolean => value !== endValue
 
@@ -39,7 +39,7 @@ export function areaLoadText(load: AreaLoadView, format: NumberFormat): string {
   const values = varies(load)
     ? `from ${formatQuantity(value, 'pressure', format)} to ${formatQuantity(endValue, 'pressure', format)}`
     : formatQuantity(value, 'pressure', format)
-  const lost = notCarried > 1e-6 ? ', nothing carries all of it' : ''
+  const lost = notCarried > 1e-6 ? ', not fully carried' : ''
   return `Area load ${label}${what === '' ? '' : `, ${what}`}, ${values}${measureWords[measured]}${lost}`
 }
 

@@ -42,23 +42,22 @@ export function beamText(
       ? formatValue(q0, 'lineLoad', format)
       : `${formatValue(q0, 'lineLoad', format)} to ${formatValue(q1, 'lineLoad', format)}`,
   )
-  const load = values.length === 0 ? 'no load directly' : `${values.join(' then ')} ${unitOf('lineLoad', format)}`
+  const load = values.length === 0 ? 'no direct load' : `${values.join(' then ')} ${unitOf('lineLoad', format)}`
   const more = points.length === 0 ? '' : `, ${points.length} point load${points.length === 1 ? '' : 's'}`
-  return `${roleNames[role]} ${label}, ${length}, ${load}${more}${takesLoad ? '' : ', takes no load of panels'}${stable ? '' : ', nothing carries it'}`
+  return `${roleNames[role]} ${label}, ${length}, ${load}${more}${takesLoad ? '' : ', excluded from panel loads'}${stable ? '' : ', not carried'}`
 }
 
 export const columnText = ({ label, force, passing, hangs, far }: ColumnOnPlan, format: NumberFormat): string =>
   hangs
-    ? `Hanger ${label}${far ? ', raking' : ''}, ${formatQuantity(force, 'force', format)} tension at its upper end`
-    : `Column ${label}${far ? ', raking' : ''}${passing ? ', passes through' : ''}, ${formatQuantity(force, 'force', format)} at its foot`
+    ? `Hanger ${label}${far ? ', raking' : ''}, ${formatQuantity(force, 'force', format)} tension at the top`
+    : `Column ${label}${far ? ', raking' : ''}${passing ? ', continuous through this level' : ''}, ${formatQuantity(force, 'force', format)} at base`
 
 export function regionText(
   { label, keyName, patchId, area, pressure, notCarriedArea }: RegionView,
   format: NumberFormat,
 ): string {
-  const what = keyName === '' ? 'no use' : `“${keyName}”${patchId ? ' by patch' : ''}`
-  const lost =
-    notCarriedArea > sliverArea ? `, ${formatQuantity(notCarriedArea, 'area', format)} carried by nothing` : ''
+  const what = keyName === '' ? 'no use' : `“${keyName}”${patchId ? ' in patches' : ''}`
+  const lost = notCarriedArea > sliverArea ? `, ${formatQuantity(notCarriedArea, 'area', format)} not carried` : ''
   return `Panel ${label}, ${what}, ${formatQuantity(area, 'area', format)}, ${formatQuantity(pressure, 'pressure', format)}${lost}`
 }
 
@@ -81,14 +80,14 @@ export function typedText(stretches: readonly TypedLoadView[], format: NumberFor
   const value = start === end ? last : `${formatValue(start, quantity, format)} to ${last}`
   const length = stretches.reduce((total, { a, b }) => total + distance(a, b), 0)
   const along = first.kind === 'line' ? `, ${formatQuantity(length, 'length', format)}` : ''
-  const lost = stretches.some(({ notCarried }) => notCarried > 1e-6) ? ', nothing carries it' : ''
+  const lost = stretches.some(({ notCarried }) => notCarried > 1e-6) ? ', not carried' : ''
   const what = first.what === '' ? '' : `, ${first.what}`
   return `${first.kind === 'line' ? 'Line' : 'Point'} load ${first.label}${what}${along}, ${value}${lost}`
 }
 
 /** "Flight Z1, 3.20 m in plan, 9.86 kN/m on each end". */
 export function stairText({ label, foot, head, load, notCarriedWidth }: StairView, format: NumberFormat): string {
-  const lost = notCarriedWidth > 1e-6 ? ', nothing carries an end of it' : ''
+  const lost = notCarriedWidth > 1e-6 ? ', one end not carried' : ''
   return `Flight ${label}, ${formatQuantity(distance(foot, head), 'length', format)} in plan, ${formatQuantity(load, 'lineLoad', format)} on each end${lost}`
 }
 
@@ -97,7 +96,7 @@ export function barrierText(stretches: readonly BarrierView[], format: NumberFor
   const [first] = stretches
   if (!first) return ''
   const length = stretches.reduce((total, { a, b }) => total + distance(a, b), 0)
-  const press = first.value === null ? 'no load known' : `${formatQuantity(first.value, 'lineLoad', format)} outwards`
+  const press = first.value === null ? 'no load defined' : `${formatQuantity(first.value, 'lineLoad', format)} outwards`
   return `Barrier ${first.label}, ${formatQuantity(length, 'length', format)}, ${press}`
 }
 
@@ -116,15 +115,15 @@ const over = (height: number, format: NumberFormat): string =>
 export const roleText = (role: BeamView['role'] | StrutView['role']): string =>
   role in strutNames ? strutNames[role as StrutView['role']] : roleNames[role as BeamView['role']]
 
-/** "Brace K1, from -6.00 m to +0.00 m over the level". */
+/** "Brace K1, from -6.00 m to +0.00 m above the level". */
 export const strutText = (
   { role, label, startHeight, endHeight, notCarried }: StrutView,
   format: NumberFormat,
 ): string =>
-  `${strutNames[role]} ${label}, from ${over(startHeight, format)} to ${over(endHeight, format)} over the level${notCarried > 0 ? ', nothing carries it' : ''}`
+  `${strutNames[role]} ${label}, from ${over(startHeight, format)} to ${over(endHeight, format)} above the level${notCarried > 0 ? ', not carried' : ''}`
 
 export const slopeText = ({ label, pitch, low, high }: SlopeView, format: NumberFormat): string =>
-  `Roof slope ${label}, ${formatQuantity(pitch, 'angle', format)}, from ${over(low, format)} to ${over(high, format)} over the level`
+  `Roof slope ${label}, ${formatQuantity(pitch, 'angle', format)}, from ${over(low, format)} to ${over(high, format)} above the level`
 
 export const openingText = ({ label }: OpeningView): string => `Opening ${label}`
 
@@ -143,8 +142,8 @@ export function surfaceText(stretches: readonly SurfaceOnPlan[], format: NumberF
   const press =
     first.top === 0 && first.foot === 0
       ? 'no pressure in this case'
-      : `${pressureText(first, format)} towards its face, ${formatQuantity(applied, 'force', format)}`
-  return `Wall surface ${first.label}, ${formatQuantity(length, 'length', format)}, ${press}${Math.abs(lost) >= 1 ? ', nothing carries all of it' : ''}`
+      : `${pressureText(first, format)} on its outer face, ${formatQuantity(applied, 'force', format)}`
+  return `Pressure surface ${first.label}, ${formatQuantity(length, 'length', format)}, ${press}${Math.abs(lost) >= 1 ? ', not fully carried' : ''}`
 }
 
 const sumOf = (stretches: readonly SurfaceOnPlan[], of: 'applied' | 'notCarried'): number =>

@@ -292,9 +292,7 @@ function lostPart({ regions, walls }: FloorView, { format }: PlanOptions) {
     ],
     labels: lost.map(({ centre, region, notCarriedArea, pressure }): Label => ({
       text:
-        pressure === 0
-          ? 'nothing carries this'
-          : `${formatQuantity(notCarriedArea * pressure, 'force', format)} not carried`,
+        pressure === 0 ? 'not carried' : `${formatQuantity(notCarriedArea * pressure, 'force', format)} not carried`,
       at: [boxOf(region.flat()).x1, centre[1]],
       dx: 8,
       align: 'left',

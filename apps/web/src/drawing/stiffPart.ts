@@ -5,10 +5,10 @@ import type { Label, Scene, Shape, Target } from './scene'
 export const stiffNames: Readonly<Record<StiffView['sort'], string>> = {
   wall: 'wall',
   bracing: 'braced bay',
-  given: 'typed stiffness',
+  given: 'entered stiffness',
 }
 
-/** What holds the floor: a wall as a full line, a braced bay as a zigzag, typed stiffness as a line of dashes; with their names where names are shown. */
+/** What holds the floor: a wall as a full line, a braced bay as a zigzag, entered stiffness as a line of dashes; with their names where names are shown. */
 export function stiffPart(
   { stiff }: Pick<FloorView, 'stiff'>,
   { names }: Pick<PlanOptions, 'names'>,
@@ -34,7 +34,7 @@ export function stiffPart(
       id: expandedId,
       kind: 'stiff',
       shape: { kind: 'path', points: [a, b] },
-      text: `Stiff element ${label}, ${stiffNames[sort]}`,
+      text: `Lateral element ${label}, ${stiffNames[sort]}`,
     })),
   }
 }

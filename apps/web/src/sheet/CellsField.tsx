@@ -20,7 +20,7 @@ interface CellsFieldProps {
   readonly limit: number
 }
 
-/** Cells pasted from a spreadsheet, CSV, or a file of it, with what is wrong row by row; nothing is added while there is any. */
+/** Cells pasted from a spreadsheet, CSV, or import a file of it, with what is wrong row by row; nothing is added while there is any. */
 export function CellsField({ label, placeholder, text, onText, problems, nothing, limit }: CellsFieldProps) {
   return (
     <>
@@ -29,7 +29,7 @@ export function CellsField({ label, placeholder, text, onText, problems, nothing
       </Field>
       <FileLine label={label} limit={limit} onText={onText} />
       {problems.length > 0 && (
-        <List role="alert" aria-label="What is wrong in the table">
+        <List role="alert" aria-label="Errors in the table">
           {problems.slice(0, shown).map(({ row, column, problem }, i) => (
             <li key={i}>
               Row {row}
@@ -63,14 +63,14 @@ function FileLine({ label, limit, onText }: FileLineProps) {
     )
   }
   return (
-    <Line reference="or a file">
+    <Line reference="or import a file">
       <FileButton
         kind="link"
         label={`File with a ${label.charAt(0).toLowerCase()}${label.slice(1)}`}
         accept=".csv,.tsv,.txt,text/csv,text/plain"
         onFile={choose}
       >
-        Load a CSV file
+        Import CSV file
       </FileButton>
       {problem !== null && <CellsProblem>{problem}</CellsProblem>}
     </Line>

@@ -64,18 +64,18 @@ const Stack = styled.span`
   flex-direction: column;
   gap: 6px;
   margin: 6px 0;
-  [data-what='stays'] {
+  [data-what='unchanged'] {
     stroke: var(--border);
     stroke-width: 1;
     border-top: 1px solid var(--border);
   }
-  [data-what='goes'] {
+  [data-what='deleted'] {
     stroke: var(--warm);
     stroke-width: 2.4;
     stroke-dasharray: 5 4;
     border-top: 2.4px dashed var(--warm);
   }
-  [data-what='comes'] {
+  [data-what='added'] {
     stroke: var(--accent);
     stroke-width: 2;
     border-top: 2px solid var(--accent);

@@ -21,7 +21,7 @@ export function NameField({ record, label, maxLength = 40 }: NameFieldProps) {
   const [field, value] = 'label' in record ? (['label', record.label] as const) : (['name', record.name] as const)
   const commit = (text: string): string | undefined => {
     const noun = kindNames[record.kind].toLowerCase()
-    if (text === '') return `${article(noun)} ${noun} needs a ${field}.`
+    if (text === '') return `${article(noun)} ${noun} must have a ${field}.`
     return edit.set(record, note.text(record, field, value, text), { [field]: text })
   }
   return <TextLine label={label} value={value} maxLength={maxLength} onCommit={commit} />

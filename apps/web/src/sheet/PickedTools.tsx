@@ -68,7 +68,7 @@ export const PickedTools = memo(function PickedTools() {
     const read = readRepeat(text, getDocument(), format)
     if (!read.ok) return read.problem
     const edits = repeatEdits(pickedNow(), read.repeat, drawnOf(getDocument()), Math.random)
-    if (edits.length === 0) return 'They stand there already: these levels share one layout.'
+    if (edits.length === 0) return 'Already there: these levels share one layout.'
     return edit.apply(`Repeated ${name} ${text}`, edits)
   }
   const whatRepeatDoes = (text: string): ReactNode => {
@@ -87,7 +87,7 @@ export const PickedTools = memo(function PickedTools() {
     if (!refused) change({ picked: [] })
   }
   return (
-    <Section title={one ? 'Change its place' : 'Change their place'}>
+    <Section title={one ? 'Change its position' : 'Change their positions'}>
       <Line
         reference="move"
         result={
@@ -122,44 +122,44 @@ function KeepLine({ picked }: { readonly picked: readonly string[] }) {
   const same = kept.find((selection) => selection.picked.join() === [...picked].sort().join())
   const keep = (name: string): string | undefined => {
     if (name === '') return undefined
-    if (kept.some((selection) => selection.name === name)) return 'Another selection has that name.'
+    if (kept.some((selection) => selection.name === name)) return 'Another saved selection has this name.'
     const selection: Selection = {
       kind: 'selection',
       id: newId('selection', Math.random),
       name,
       picked: [...picked].sort(),
     }
-    return edit.add(`Kept selection “${name}”`, [selection])
+    return edit.add(`Saved selection “${name}”`, [selection])
   }
   return (
     <Line
       reference="keep"
       result={
         same && (
-          <Button kind="link" onPress={() => edit.remove(`Let go of selection “${same.name}”`, [same])}>
-            let it go
+          <Button kind="link" onPress={() => edit.remove(`Deleted selection “${same.name}”`, [same])}>
+            delete selection
           </Button>
         )
       }
     >
       {same ? (
-        `kept as “${same.name}”`
+        `saved as “${same.name}”`
       ) : (
-        <TextLine label="Keep what is picked as" value="" placeholder="a name" onCommit={keep} />
+        <TextLine label="Save selection as" value="" placeholder="a name" onCommit={keep} />
       )}
     </Line>
   )
 }
 
-/** “Enter makes 6 copies; 3 wall runs there go.” */
+/** “Enter adds 6 copies; 3 wall runs there go.” */
 function effectText(edits: readonly Edit[]): string {
   const copies = edits.filter(({ after }) => after !== null).length
   const gone = new Map<string, number>()
   for (const { before } of edits) if (before) gone.set(before.kind, (gone.get(before.kind) ?? 0) + 1)
   const going = [...gone].map(([kind, count]) => countOf(count, kindNames[kind as Rec['kind']].toLowerCase()))
-  const made = `Enter makes ${countOf(copies, 'cop').replace(/cop$/, 'copy').replace(/cops$/, 'copies')}`
+  const made = `Enter adds ${countOf(copies, 'cop').replace(/cop$/, 'copy').replace(/cops$/, 'copies')}`
   return going.length === 0
-    ? `${made}; nothing there goes.`
+    ? `${made}; existing objects are kept.`
     : `${made}; ${going.join(' and ')} there ${gone.size === 1 && [...gone.values()][0] === 1 ? 'goes' : 'go'}.`
 }
 

@@ -26,7 +26,7 @@ interface ScopeProps {
 export function Scope({ records, edited = false }: ScopeProps) {
   const record = records.at(-1)
   // several of different kinds have no wider set
-  if (record && records.some(({ kind }) => kind !== record.kind)) return `${records.length} picked`
+  if (record && records.some(({ kind }) => kind !== record.kind)) return `${records.length} selected`
   return record ? <ScopeOf record={record} ids={new Set(records.map(({ id }) => id))} edited={edited} /> : null
 }
 
@@ -58,19 +58,19 @@ function ScopeOf({ record, ids, edited }: ScopeOfProps) {
     const many = scope.records.length
     switch (scope.kind) {
       case 'alike':
-        return `${many} like it`
+        return `${many} alike`
       case 'edge':
         return `${many} on the edge of the floor`
       case 'layout':
         return `all ${many} of “${layout?.kind === 'layout' ? layout.name : ''}”`
       case 'everywhere':
-        return section ? `${many} with ${section} everywhere` : `${many} like it everywhere`
+        return section ? `${many} with ${section} everywhere` : `${many} alike in the building`
     }
   }
   const where = standsOn.length > 1 ? `, on levels ${standsOn.join(', ')}` : ''
   return (
     <>
-      {count === 1 ? `this one${where}` : edited ? 'an edit reaches them all' : `${count} picked`}
+      {count === 1 ? `this one${where}` : edited ? 'an edit changes all of them' : `${count} selected`}
       {count > 1 && (
         <>
           {' · '}

@@ -26,7 +26,7 @@ export function Several<R extends Drawn>({ records, textOf }: SeveralProps<R>) {
       {rows.map(([text, ids], i) => (
         <Fragment key={text}>
           {i > 0 && ', '}
-          <Button kind="link" aria-label={`Pick only the ${ids.size} with ${text}`} onPress={() => keep(ids)}>
+          <Button kind="link" aria-label={`Select only the ${ids.size} with ${text}`} onPress={() => keep(ids)}>
             {text} × {ids.size}
           </Button>
         </Fragment>

@@ -31,7 +31,7 @@ interface TableSectionProps {
 /** Records from a table: pasted cells or a CSV file, read as one types, added when every row is understood. */
 export function TableSection(props: TableSectionProps) {
   const [open, setOpen] = useState(false)
-  const does = open ? 'Put it away' : 'Paste or load one'
+  const does = open ? 'Close' : 'Paste or import'
   return (
     <Section
       title={props.title}
@@ -64,7 +64,7 @@ function TableField({
   }
   return (
     <>
-      <Note>{help} Cells from a spreadsheet, or CSV.</Note>
+      <Note>{help} Spreadsheet cells or CSV.</Note>
       <CellsField
         label={label}
         placeholder={example}
@@ -72,7 +72,9 @@ function TableField({
         onText={setText}
         problems={reading?.problems ?? []}
         nothing={
-          reading && reading.count !== '' ? `Nothing is added, though ${reading.count} are read.` : 'Nothing is added.'
+          reading && reading.count !== ''
+            ? `Nothing can be added: ${reading.count} are correct.`
+            : 'Nothing can be added.'
         }
         limit={limit}
       />

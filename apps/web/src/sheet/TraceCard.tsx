@@ -55,7 +55,7 @@ function Card({
       {traced ? (
         <Node key={address} traced={traced} name={traced.symbol} first />
       ) : (
-        <p>{traced === null ? 'This number is no longer there.' : 'One moment …'}</p>
+        <p>{traced === null ? 'This number no longer exists.' : 'Loading …'}</p>
       )}
     </Box>
   )
@@ -107,7 +107,7 @@ function SourceOf({ traced: { basis, value }, name, first }: Required<NodeProps>
       {!first && (
         <Button kind="link" aria-expanded={isOpen} onPress={() => setOpen(!isOpen)}>
           {isOpen ? (
-            'Hide its source'
+            'Hide source'
           ) : (
             <>
               Where <SymbolText name={name} /> comes from

@@ -52,7 +52,7 @@ export async function request<T>(method: string, path: string, body?: unknown, k
       signal: AbortSignal.timeout(longest),
     })
   } catch {
-    throw new Unreachable('The server does not answer.')
+    throw new Unreachable('The server is not responding.')
   }
   const answer: unknown = await response.json().catch(() => undefined)
   if (response.ok) return answer as T
@@ -61,5 +61,5 @@ export async function request<T>(method: string, path: string, body?: unknown, k
   if (isProblem(answer) && response.status !== 503) throw new Failed(answer.message)
   throw isProblem(answer)
     ? new Unreachable(answer.message, answer.code)
-    : new Unreachable('The server does not answer.')
+    : new Unreachable('The server is not responding.')
 }

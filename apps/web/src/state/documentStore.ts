@@ -197,7 +197,7 @@ function rebuilt(
   const inDoubt = new Set(lost?.change.edits.map(({ id }) => id))
   for (const change of pending) {
     const problem = change.edits.some(({ id }) => inDoubt.has(id))
-      ? { message: 'It was made on a change that could not be kept.', conflicts: [] }
+      ? { message: 'It depends on a change that could not be saved.', conflicts: [] }
       : undefined
     const applied = problem ? undefined : applyChange(document, change)
     if (applied?.ok) {
@@ -206,7 +206,7 @@ function rebuilt(
       continue
     }
     for (const { id } of change.edits) inDoubt.add(id)
-    const message = applied?.problems[0]?.problem ?? 'Someone else has changed this in the meantime.'
+    const message = applied?.problems[0]?.problem ?? 'Changed by someone else in the meantime.'
     // what cannot stand without the failed change is kept with it
     const failed = lost?.failed ? { failed: true } : {}
     refused.push({ change, message, conflicts: applied?.conflicts ?? [], ...problem, ...failed })

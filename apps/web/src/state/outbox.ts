@@ -54,7 +54,7 @@ export const putAside = (key: string, aside: string): Promise<void> =>
 
 /** A change of an earlier build as this one makes it; it keeps its id, so that it is accepted once. */
 export function presentChange(change: ChangeSet, format: number): ChangeSet {
-  if (format > formatVersion) throw new Outdated('A newer build of this page made a change that waits on this machine.')
+  if (format > formatVersion) throw new Outdated('A newer version of this page has an unsent change in this browser.')
   const present = format === formatVersion ? change.edits : (migrateEdits(change.edits, format) as readonly Edit[])
   const edits = foldedEdits(present)
   return edits === change.edits ? change : { ...change, edits }

@@ -155,7 +155,7 @@ export class Sync {
     this.#failed.set(change.id, failures)
     if (failures < mostFailures) throw error
     this.#failed.delete(change.id)
-    const message = `The server failed on it ${mostFailures} times. It is kept on this machine, and the rest goes on.`
+    const message = `The server failed to save it ${mostFailures} times. It is kept in this browser; other changes are sent.`
     await putAside(key, message)
     return { change, message, conflicts: [], failed: true }
   }

@@ -18,7 +18,7 @@ export function CopyButton({ text, label = 'Copy', kind = 'quiet' }: CopyButtonP
   const copy = () =>
     void navigator.clipboard.writeText(text()).then(
       () => say('Copied'),
-      () => say('Not allowed here'),
+      () => say('Clipboard blocked by the browser'),
     )
   return (
     <Button kind={kind} onPress={copy}>

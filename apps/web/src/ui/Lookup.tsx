@@ -48,7 +48,7 @@ export function Lookup({ label, placeholder, entries, onChoose, onText, onLeave 
     const exact = found.find((entry) => entry.text.toLowerCase() === text.trim().toLowerCase())
     const [only, second] = exact ? [exact] : words.length > 0 ? found : []
     if (only && !second) return choose(only.id)
-    const sentence = only ? 'Several are called so. Choose one with the arrow keys.' : onText(text.trim())
+    const sentence = only ? 'Several match. Choose with the arrow keys.' : onText(text.trim())
     setProblem(sentence ?? null)
     if (sentence === undefined) onLeave()
   }

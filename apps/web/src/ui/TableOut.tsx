@@ -13,7 +13,7 @@ interface TableOutProps {
 }
 
 /** A table for the clipboard, and as a file. */
-export function TableOut({ name, rows, label = 'Copy the table' }: TableOutProps) {
+export function TableOut({ name, rows, label = 'Copy table' }: TableOutProps) {
   return (
     <Ways>
       <CopyButton kind="link" label={label} text={() => shownAsTabbed(rows())} />

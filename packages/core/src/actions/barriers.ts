@@ -43,7 +43,7 @@ export function barrierLoad(barrier: Barrier, standard: Standard): BarrierLoad |
       ? use === null
         ? null
         : parameterIf(standard, barrierKey(use))
-      : given('q', 'lineLoad', value, `typed for ${label}`)
+      : given('q', 'lineLoad', value, `entered for ${label}`)
   if (!load) return null
   const top = given('h', 'length', height, `top of ${label}`)
   const z_max = parameterIf(standard, highestPlace)

@@ -90,7 +90,12 @@ const permanentCases: readonly LoadCase[] = [
   { id: walls, name: 'walls', action: 'permanent', group: null },
 ]
 
-const typedCase: LoadCase = { id: typedLoads, name: 'typed loads', action: 'permanent', group: null }
+const typedCase: LoadCase = {
+  id: typedLoads,
+  name: 'applied line, point and area loads',
+  action: 'permanent',
+  group: null,
+}
 
 /** What is on plan that cases follow from. */
 export interface OnPlan {
@@ -119,11 +124,11 @@ export interface GroupOnPlan {
   readonly partitions: boolean
 }
 
-type FamilyOfCases = Pick<Family, 'groups' | 'actionClauses'>
+type FamilyOfCases = Pick<Family, 'groups' | 'actionNames' | 'actionClauses'>
 
 /** The actions of a project and their cases, in the fixed order permanent, imposed, roof, wind, then what stands apart. */
 export function actionsOf(
-  { groups, actionClauses: clauses }: FamilyOfCases,
+  { groups, actionNames: names, actionClauses: clauses }: FamilyOfCases,
   { groups: used, typed, construction, wind: withWind, barriers, lateral }: OnPlan,
 ): readonly Action[] {
   const parted = new Set(used.filter(({ partitions }) => partitions).map(({ group }) => group))
@@ -138,7 +143,7 @@ export function actionsOf(
   const all: readonly Action[] = [
     {
       id: 'permanent',
-      name: 'Permanent',
+      name: names.permanent,
       nature: 'permanent',
       rule: 'together',
       cases: typed ? [...permanentCases, typedCase] : permanentCases,
@@ -146,7 +151,7 @@ export function actionsOf(
     },
     {
       id: 'imposed',
-      name: 'Imposed',
+      name: names.imposed,
       nature: 'variable',
       rule: 'together',
       cases: casesOf('imposed'),
@@ -154,26 +159,26 @@ export function actionsOf(
     },
     {
       id: 'roof',
-      name: 'Roof access',
+      name: names.roof,
       nature: 'variable',
       rule: 'together',
       cases: casesOf('roof'),
       clause: clauses.roof,
     },
-    { id: 'wind', name: 'Wind', nature: 'variable', rule: 'oneAtATime', cases: wind, clause: clauses.wind },
-    ...apartFrom(clauses, { construction, barriers, lateral }),
+    { id: 'wind', name: names.wind, nature: 'variable', rule: 'oneAtATime', cases: wind, clause: clauses.wind },
+    ...apartFrom({ actionNames: names, actionClauses: clauses }, { construction, barriers, lateral }),
   ]
   return all.filter(({ cases }) => cases.length > 0)
 }
 
 /** What stands apart from combinations. */
 const apartFrom = (
-  clauses: FamilyOfCases['actionClauses'],
+  { actionNames: names, actionClauses: clauses }: Pick<Family, 'actionNames' | 'actionClauses'>,
   { construction, barriers, lateral }: Pick<OnPlan, 'construction' | 'barriers' | 'lateral'>,
 ): readonly Action[] => [
   {
     id: 'construction',
-    name: 'Construction',
+    name: names.construction,
     nature: 'variable',
     rule: 'together',
     cases: constructionCases(construction),
@@ -181,15 +186,15 @@ const apartFrom = (
   },
   {
     id: 'barrier',
-    name: 'Barriers',
+    name: names.barrier,
     nature: 'variable',
     rule: 'together',
-    cases: barriers ? [{ id: barrierCase, name: 'people at barriers', action: 'barrier', group: null }] : [],
+    cases: barriers ? [{ id: barrierCase, name: 'horizontal load on barriers', action: 'barrier', group: null }] : [],
     clause: clauses.barrier,
   },
   {
     id: 'lateral',
-    name: 'Storey forces by weight',
+    name: names.lateral,
     nature: 'variable',
     rule: 'oneAtATime',
     cases: lateral.map(({ id, name }) => ({ id: lateralCase(id), name, action: 'lateral', group: null })),

@@ -99,7 +99,7 @@ const typedFor = (
   symbol: string,
 ): Traced | null => {
   const value = key[field]
-  return value === null ? null : given(symbol, 'pressure', value, `typed for “${key.name}”`)
+  return value === null ? null : given(symbol, 'pressure', value, `entered for “${key.name}”`)
 }
 
 /** A floor that carries more while it is built than when it is in use is asked about. */
@@ -152,7 +152,7 @@ function useConcerns(
 }
 
 function imposedLoad(key: LoadKey, standard: Standard): Traced | null {
-  if (key.imposed !== null) return given('q_k', 'pressure', key.imposed, `typed for “${key.name}”`)
+  if (key.imposed !== null) return given('q_k', 'pressure', key.imposed, `entered for “${key.name}”`)
   if (key.use === null) return null
   return storedLoad(key, key.use, standard) ?? parameterIf(standard, uniformKey(key.use))
 }

@@ -9,7 +9,7 @@ import { given, type Traced } from '../trace/traced'
 export function massShareOfUse(use: string | null, imposed: number, standard: Standard): Traced {
   const { mass, groups } = familyOf(standard.family)
   const entry = use === null ? undefined : own(standard.uses, use)
-  const none = given('ψ_E', 'factor', 0, `no part of it counts, ${mass.clause}`)
+  const none = given('ψ_E', 'factor', 0, `not counted, ${mass.clause}`)
   // how heavy it is decides, also of what is typed without a use
   if (mass.shareOf === 'byIntensity' && !entry) return parameterIf(standard, byIntensity(imposed, standard)) ?? none
   if (use === null || !entry) return none
@@ -30,4 +30,4 @@ const isStorage = (use: string, sort: Use['sort']): boolean => sort === 'storage
 
 /** The same of a load key, where a typed part goes before the standard's. */
 export const massShare = ({ massShare: typed, name, use }: LoadKey, imposed: number, standard: Standard): Traced =>
-  typed === null ? massShareOfUse(use, imposed, standard) : given('ψ_E', 'factor', typed, `typed for “${name}”`)
+  typed === null ? massShareOfUse(use, imposed, standard) : given('ψ_E', 'factor', typed, `entered for “${name}”`)

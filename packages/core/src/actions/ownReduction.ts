@@ -12,10 +12,9 @@ export interface OwnSupported {
 /** The factor of the project's own table; null for a beam where it is for columns alone. */
 export function ownReduction(table: ReductionTable, { by, area, storeys }: OwnSupported): Traced<'factor'> | null {
   if (by === 'beam' && table.takes === 'columns') return null
-  const clause = `own table “${table.name}”`
+  const clause = `project table “${table.name}”`
   const whole = (why: string) => given('alpha', 'factor', 1, `${clause}: ${why}`)
-  if (storeys.value < table.leastStoreys)
-    return whole(`nothing is reduced under fewer than ${table.leastStoreys} storeys`)
+  if (storeys.value < table.leastStoreys) return whole(`no reduction below ${table.leastStoreys} storeys`)
   const at = table.by === 'area' ? area : storeys
   const rows = [...table.rows].sort((a, b) => a.from - b.from)
   if (at.value < (rows[0]?.from ?? Infinity)) return whole('below its first row')

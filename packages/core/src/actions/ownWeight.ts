@@ -32,11 +32,11 @@ export const stretchWeight = formula({
   evaluate: ({ t, l, gamma, o }) => t * l * gamma * (1 - o),
 })
 
-/** Weight of a truss per length of its top chord: chords and web by their lengths, joints not counted. */
+/** Weight of a truss per length of its top chord: chords and web by their lengths, connections excluded. */
 export const trussWeight = formula({
   symbol: 'g_0',
   quantity: 'lineLoad',
-  clause: 'EN 1991-1-1 5.2.1(1), joints not counted',
+  clause: 'EN 1991-1-1 5.2.1(1), connections excluded',
   inputs: {
     A_t: 'sectionArea',
     L_t: 'length',
@@ -103,7 +103,7 @@ export const slabWeight = (thickness: number, material: Material): Traced<'press
 /** A layer weighs its thickness × unit weight, or what was typed for it. */
 export function buildUpWeight(buildUp: Pick<BuildUp, 'layers'> | undefined): Traced<'pressure'> {
   const terms = (buildUp?.layers ?? []).map(({ name, thickness, unitWeight, load, source }): TracedTerm => {
-    if (load !== null) return { label: `${name}, typed`, value: load }
+    if (load !== null) return { label: `${name}, entered`, value: load }
     if (thickness === null || unitWeight === null) return { label: `${name}, no weight given`, value: 0 }
     const traced = layerWeight({
       t: given('t', 'smallLength', thickness, name),

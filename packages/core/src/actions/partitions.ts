@@ -73,7 +73,7 @@ const pressure = (traced: Traced): Traced<'pressure'> => ({ ...traced, quantity:
 /** A typed allowance counts as typed; one below what the standard asks for is named. */
 function typedAllowance(key: LoadKey, imposed: Traced | null, standard: Standard): Allowance {
   if (key.partitionLoad === null) return none
-  const value = given('q_part', 'pressure', key.partitionLoad, `typed for “${key.name}”`)
+  const value = given('q_part', 'pressure', key.partitionLoad, `entered for “${key.name}”`)
   const wanted = asksForLeast(standard) ? least(imposed, standard).value : 0
   if (key.partitionLoad >= wanted) return { value, concerns: [] }
   const data = { key: key.name, value: key.partitionLoad, least: wanted }
@@ -82,7 +82,7 @@ function typedAllowance(key: LoadKey, imposed: Traced | null, standard: Standard
 
 function byWeight(key: LoadKey, imposed: Traced | null, standard: Standard): Allowance {
   if (key.partitionWeight === null || key.partitionWeight === 0) return none
-  const g_wall = given('g_wall', 'lineLoad', key.partitionWeight, `own weight of the partitions of “${key.name}”`)
+  const g_wall = given('g_wall', 'lineLoad', key.partitionWeight, `self-weight of the partitions of “${key.name}”`)
   switch (standard.methods['imposed.partitions']) {
     case 'thirdOfWeight': {
       const heaviest = parameterIf(standard, 'imposed.partitions.heaviest')
@@ -91,7 +91,7 @@ function byWeight(key: LoadKey, imposed: Traced | null, standard: Standard): All
       const asksFor = familyOf(standard.family).leastPartitionsOf
       const q_min =
         asksFor && !asksFor.includes(key.use ?? '')
-          ? given('q_min', 'pressure', 0, 'no least value but for offices')
+          ? given('q_min', 'pressure', 0, 'minimum value for offices only')
           : parameterOf(standard, 'imposed.partitions.least', 'pressure')
       return { value: thirdOfWeight({ g_wall, l: given('l', 'length', 1, 'a metre of width'), q_min }), concerns: [] }
     }

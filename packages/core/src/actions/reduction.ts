@@ -63,7 +63,7 @@ function leftBy(standard: Standard, key: string, at: Traced): Traced<'factor'> |
 }
 
 function byOwnTable({ by, area, storeys }: Supported, table: ReductionTable): Reductions {
-  const n = given('n', 'count', storeys, 'levels above that bring such load')
+  const n = given('n', 'count', storeys, 'levels above with such load')
   const factor = ownReduction(table, { by, area, storeys: n })
   return table.by === 'area' || by === 'beam'
     ? { byArea: factor, byStoreys: null }
@@ -99,8 +99,8 @@ export interface Reductions {
 
 const whatCounts = (method: string | undefined): string =>
   method === 'tablesAllFloors'
-    ? 'floors that stand on the column, the roof among them'
-    : 'levels above that bring load of the category'
+    ? 'floors carried by the column, including the roof'
+    : 'levels above with load of the category'
 
 /**
  * The two factors on the imposed load of a group; of them one may be used, and not beside psi (EN 1991-1-1 3.3.2). Null where the
@@ -154,7 +154,7 @@ function alphas(supported: Supported, standard: Standard, n: Traced<'count'>): R
   const least = parameterIf(standard, `reduction.least.${group}`)
   const alpha_min = least
     ? parameterOf(standard, `reduction.least.${group}`, 'factor')
-    : given('alpha_min', 'factor', 0, 'no least value for the category')
+    : given('alpha_min', 'factor', 0, 'no minimum value for the category')
   const A_0 = parameterOf(standard, 'reduction.A_0', 'area')
   return { byArea: areaReduction({ psi_0, A_0, A: area, alpha_min }), byStoreys: storeyReduction({ n, psi_0 }) }
 }

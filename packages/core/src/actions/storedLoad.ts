@@ -29,8 +29,8 @@ export function storedLoad({ name, storageHeight }: LoadKey, use: string, standa
   const perMetre = parameterIf(standard, perMetreKey(use))
   if (perMetre === null || storageHeight === null) return null
   const q_h: Traced<'unitWeight'> = { ...perMetre, quantity: 'unitWeight' }
-  const h = given('h', 'length', storageHeight, `typed for “${name}”`)
-  const least = parameterIf(standard, uniformKey(use)) ?? given('q_min', 'pressure', 0, 'no least value')
+  const h = given('h', 'length', storageHeight, `entered for “${name}”`)
+  const least = parameterIf(standard, uniformKey(use)) ?? given('q_min', 'pressure', 0, 'no minimum value')
   const q_min: Traced<'pressure'> = { ...least, quantity: 'pressure' }
   const from = parameterIf(standard, upToKey(use))
   return from === null

@@ -31,7 +31,7 @@ const quantities = { lineLoad: 'lineLoad', pointLoad: 'force', areaLoad: 'pressu
 
 /** Its value as it was typed. */
 export const typedValue = (load: TypedLoad, end: 'start' | 'end' = 'start'): Traced => {
-  const from = [`typed for ${load.label}`, load.what].filter(Boolean).join(', ')
+  const from = [`entered for ${load.label}`, load.what].filter(Boolean).join(', ')
   return given(load.kind === 'pointLoad' ? 'F' : 'q', quantities[load.kind], valueAt(load, end), from)
 }
 

@@ -98,23 +98,13 @@ export function wallHeight(
   run: Pick<WallRun, 'heightRule' | 'height' | 'label'>,
   head: WallHead,
 ): Traced<'length'> | null {
-  if (run.heightRule === 'typed') return given('h_net', 'length', run.height ?? 0, `typed for ${run.label}`)
+  if (run.heightRule === 'typed') return given('h_net', 'length', run.height ?? 0, `entered for ${run.label}`)
   if (head.storeyHeight === null) return null
   const takesBeam = takesOff(run.heightRule, 'beam')
   const takesSlab = takesOff(run.heightRule, 'slab')
   return netHeight({
     h_storey: given('h_storey', 'length', head.storeyHeight, 'storey height'),
-    h_beam: given(
-      'h_beam',
-      'length',
-      takesBeam ? (head.beamDepth ?? 0) : 0,
-      takesBeam ? 'beam above' : 'not taken off',
-    ),
-    h_slab: given(
-      'h_slab',
-      'length',
-      takesSlab ? (head.slabDepth ?? 0) : 0,
-      takesSlab ? 'slab above' : 'not taken off',
-    ),
+    h_beam: given('h_beam', 'length', takesBeam ? (head.beamDepth ?? 0) : 0, takesBeam ? 'beam above' : 'not deducted'),
+    h_slab: given('h_slab', 'length', takesSlab ? (head.slabDepth ?? 0) : 0, takesSlab ? 'slab above' : 'not deducted'),
   })
 }

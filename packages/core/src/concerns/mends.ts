@@ -73,7 +73,7 @@ const tenTimes: Maker = ({ records: [record], data, format }) => {
   const after = record ? withMeant(record, String(data['field']), value, meant) : null
   if (!record || !after) return []
   return [
-    { words: `Make it ${formatQuantity(meant, data['quantity'] as Quantity, format)}`, edits: [edit(record, after)] },
+    { words: `Set to ${formatQuantity(meant, data['quantity'] as Quantity, format)}`, edits: [edit(record, after)] },
   ]
 }
 
@@ -83,7 +83,7 @@ const ownLabel: Maker = ({ document, records: [, second] }) => {
     isDrawn(other) && other.layout === second.layout ? [other.label] : [],
   )
   const label = freeLabel(second.label, new Set(others))
-  return [{ words: `Call the second one ${label}`, edits: [edit(second, { ...second, label })] }]
+  return [{ words: `Rename the second one ${label}`, edits: [edit(second, { ...second, label })] }]
 }
 
 /** Labels counted on from the highest that any member has: the columns stand on floors of several layouts. */
@@ -105,8 +105,8 @@ const labelsOfTheirOwn: Maker = ({ document, records, data }) => {
   if (first?.kind !== 'member' || last?.kind !== 'member') return []
   const words =
     edits.length === 1
-      ? `Call that of ${data['second']} ${first.label}`
-      : `Call those of ${data['second']} ${first.label} to ${last.label}`
+      ? `Rename that of ${data['second']} ${first.label}`
+      : `Rename those of ${data['second']} ${first.label} to ${last.label}`
   return [{ words, edits }]
 }
 
@@ -119,7 +119,7 @@ const untangled: Maker = ({ records: [record] }) => {
   const bearing = (point: Point) => Math.atan2(point[1] - y, point[0] - x)
   const ring = [...outline].sort((a, b) => bearing(a) - bearing(b))
   if (crossesItself(ring)) return []
-  return [{ words: 'Go round its corners in order', edits: [edit(record, withPoints(record, ring))] }]
+  return [{ words: 'Reorder its corners', edits: [edit(record, withPoints(record, ring))] }]
 }
 
 const fixedEnd: Maker = ({ records: [record], data: { end } }) => {
@@ -154,7 +154,7 @@ const splitAt: Maker = ({ document, records: [first, second], data, random }) =>
       edit(record, { ...record, path: [start, ...before, at], endRelease: 'pinned' }),
       { id: rest.id, before: null, after: { ...rest, startRelease: 'pinned' as const } },
     ]
-    return [{ words: `Let ${record.label} end on ${on} at both sides`, edits }]
+    return [{ words: `Split ${record.label} at ${on}`, edits }]
   }
   return [...split(first, data['b']), ...split(second, data['a'])]
 }
@@ -205,7 +205,7 @@ const takenOut =
       .filter((layer) => layer.name === data['layer'] && key in layer[part])
       .map((layer) => {
         const { [key]: _, ...others } = layer[part] as Readonly<Record<string, unknown>>
-        return { words: 'Take it out of the layer', edits: [edit(layer, { ...layer, [part]: others })] }
+        return { words: 'Remove it from the value set', edits: [edit(layer, { ...layer, [part]: others })] }
       })
   }
 
@@ -213,7 +213,7 @@ const takenOut =
 const leastAllowance: Maker = ({ document, records: [record] }) => {
   const family = recordsOf(document, 'basis')[0]?.family ?? 'EN'
   if (record?.kind !== 'loadKey' || !familyOf(family).partitionRules.includes('least')) return []
-  return [{ words: 'Take the least of the standard', edits: [edit(record, { ...record, partitionRule: 'least' })] }]
+  return [{ words: 'Use the standard’s minimum', edits: [edit(record, { ...record, partitionRule: 'least' })] }]
 }
 
 /** The load of the finished floor also while it is built. */
@@ -222,7 +222,7 @@ const asInUse: Maker = ({ records: [record], data, format }) => {
   if (record?.kind !== 'loadKey' || !Object.hasOwn(record, field)) return []
   const final = Number(data['final'])
   const after = without({ ...record, [field]: final }, field)
-  return [{ words: `Make it ${formatQuantity(final, 'pressure', format)}`, edits: [edit(record, after)] }]
+  return [{ words: `Set to ${formatQuantity(final, 'pressure', format)}`, edits: [edit(record, after)] }]
 }
 
 const makers: Readonly<Record<string, Maker>> = {
@@ -232,7 +232,7 @@ const makers: Readonly<Record<string, Maker>> = {
   'key.same-hatch': ({ document, records: [record] }) => {
     if (record?.kind !== 'loadKey') return []
     const others = recordsOf(document, 'loadKey').filter(({ id }) => id !== record.id)
-    return [{ words: 'Give it a hatch of its own', edits: [edit(record, { ...record, ...givenHatch(others) })] }]
+    return [{ words: 'Assign a hatch of its own', edits: [edit(record, { ...record, ...givenHatch(others) })] }]
   },
   'member.no-length': ({ document, records: [record], data }) => deleted(document, record, `beam ${data['label']}`),
   'member.unsupported': fixedEnd,
@@ -258,14 +258,14 @@ const makers: Readonly<Record<string, Maker>> = {
     record?.kind === 'reductionTable'
       ? [
           {
-            words: 'Put the rows in order',
+            words: 'Sort the rows',
             edits: [edit(record, { ...record, rows: [...record.rows].sort((p, q) => p.from - q.from) })],
           },
         ]
       : [],
   'panel.off-its-beams': ({ records: [record] }) =>
     record?.kind === 'panel'
-      ? [{ words: 'Leave its edges as drawn', edits: [edit(record, { ...record, edges: 'drawn' })] }]
+      ? [{ words: 'Keep its edges as drawn', edits: [edit(record, { ...record, edges: 'drawn' })] }]
       : [],
   'panel.unloaded': firstUse,
   'layout.on-no-level': emptied,
@@ -275,16 +275,16 @@ const makers: Readonly<Record<string, Maker>> = {
     record?.kind === 'basis'
       ? [
           {
-            words: 'Count it once',
+            words: 'Count self-weight once',
             edits: [edit(record, without({ ...record, selfWeightFactor: 1 }, 'selfWeightFactor'))],
           },
         ]
       : [],
-  'wall.no-height': wallRule((format) => `Make it ${formatQuantity(parapet, 'length', format)} high`, {
+  'wall.no-height': wallRule((format) => `Set to ${formatQuantity(parapet, 'length', format)} high`, {
     heightRule: 'typed',
     height: parapet,
   }),
-  'wall.no-beam-above': wallRule(() => 'Take off the slab only', { heightRule: 'lessSlab' }),
+  'wall.no-beam-above': wallRule(() => 'Deduct the slab only', { heightRule: 'lessSlab' }),
   'layer.unknown-key': takenOut('values'),
   'layer.outside-limits': takenOut('values'),
   'layer.unusable-table': takenOut('tables'),
@@ -295,15 +295,20 @@ const makers: Readonly<Record<string, Maker>> = {
   'partitions.no-such-rule': leastAllowance,
   'reduction.beside-psi': ({ records: [record] }) =>
     record?.kind === 'basis'
-      ? [{ words: 'Reduce it where no ψ applies', edits: [edit(record, { ...record, reductions: 'withoutPsi' })] }]
+      ? [{ words: 'Reduce only where no ψ applies', edits: [edit(record, { ...record, reductions: 'withoutPsi' })] }]
       : [],
   'storey.no-earthquake-rule': ({ records: [record] }) =>
     record?.kind === 'storeyForces'
-      ? [{ words: 'Take a part of the weight', edits: [edit(record, { ...record, rule: 'share' })] }]
+      ? [{ words: 'Use a percentage of weight', edits: [edit(record, { ...record, rule: 'share' })] }]
       : [],
   'storey.walls-bend-alone': ({ records: [record] }) =>
     record?.kind === 'basis'
-      ? [{ words: 'Count their shear too', edits: [edit(record, { ...record, wallStiffness: 'bendingAndShear' })] }]
+      ? [
+          {
+            words: 'Include their shear stiffness',
+            edits: [edit(record, { ...record, wallStiffness: 'bendingAndShear' })],
+          },
+        ]
       : [],
 }
 

@@ -39,11 +39,11 @@ export const levelMasses = once((state: ProjectState): readonly LevelMass[] =>
 )
 
 const partNames: readonly (readonly [part: keyof MassParts, label: string])[] = [
-  ['permanent', 'permanent: slabs, build-ups, beams, walls, typed loads'],
-  ['columns', 'half of the columns and hangers below and above'],
-  ['imposed', 'part of the imposed load'],
+  ['permanent', 'permanent: slabs, build-ups, beams, walls, applied loads'],
+  ['columns', 'half of the columns and hangers above and below'],
+  ['imposed', 'share of the imposed load'],
   ['partitions', 'partitions'],
-  ['massOnly', 'what counts as mass only'],
+  ['massOnly', 'additional seismic mass'],
 ]
 
 /** What counts for the mass of a level, part by part. */

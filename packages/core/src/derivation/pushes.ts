@@ -87,7 +87,7 @@ function forcesOn(
   address: string,
 ): readonly ForceOnLevel[] {
   const along = (force: Pick<StoreyForce, 'fx' | 'fy'>): Traced<'force'> =>
-    tracedSum('H', 'force', 'what pushes this level, along the push', [
+    tracedSum('H', 'force', 'horizontal force on this level, along its direction', [
       { label: 'to the east', value: force.fx * way[0], address: `${address}:x` },
       { label: 'to the north', value: force.fy * way[1], address: `${address}:y` },
     ])
@@ -137,7 +137,7 @@ function resultant(list: readonly ForceOnLevel[]): readonly ForceOnLevel[] {
   const moment = sum((force) => force.x * force.fy - force.y * force.fx)
   const place = placeOf({ fx, fy, moment }, [first.force.x, first.force.y])
   const terms = list.map(({ trace }, i) => ({
-    label: i === 0 ? 'on the rectangle in the wind' : 'on wall surfaces beside it',
+    label: i === 0 ? 'on the wind rectangle' : 'on pressure surfaces outside it',
     value: trace.value,
     traced: trace,
   }))

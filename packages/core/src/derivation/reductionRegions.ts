@@ -28,10 +28,10 @@ export function reductionRegionOf(document: Document, layout: string | null, bea
   return regions.find(({ outline }) => touches([outline], middle))
 }
 
-/** The factor of a region for its beams: null where each has its own, 1 where they stay whole. */
+/** The factor of a region for its beams: null where each has its own, 1 where they unreduced. */
 export function beamFactorIn({ label, beams, beamFactor }: ReductionRegion): Traced<'factor'> | null {
   if (beams === 'usual') return null
   return beams === 'whole'
-    ? given('alpha', 'factor', 1, `beams of region ${label} stay whole`)
-    : given('alpha', 'factor', beamFactor ?? 1, `as typed for beams of region ${label}`)
+    ? given('alpha', 'factor', 1, `beams of region ${label} unreduced`)
+    : given('alpha', 'factor', beamFactor ?? 1, `as entered for beams of region ${label}`)
 }

@@ -143,7 +143,7 @@ export function reductionsAt(
     {
       by: 'column',
       group,
-      area: tracedSum('A', 'area', 'floor of the category, run down as a load would be', terms),
+      area: tracedSum('A', 'area', 'floor area of the category, distributed as a load', terms),
       storeys,
       ...elementOf(state, place, 'columns', caseId),
     },
@@ -199,7 +199,7 @@ function elementOf(state: ProjectState, { floor, row }: Place, list: 'beams' | '
   const [usual, what] = beam ? usualOfBeam(beam) : usualOfColumn(column)
   return {
     ...roofOf(state, caseId),
-    K_LL: given('K_LL', 'factor', own ?? usual, own === null ? what : 'as typed at the member'),
+    K_LL: given('K_LL', 'factor', own ?? usual, own === null ? what : 'as entered at the member'),
   }
 }
 
@@ -316,7 +316,7 @@ export function factorOfBeam(
   const group = reducibleGroupOf(caseId)
   const area = readReducible(state, caseId, ownFloorOf(state))?.area(floor.rundown.beamTotals, row) ?? 0
   if (group === null || area <= leastFloor) return null
-  const supported = tracedSum('A', 'area', 'floor of the category, shared as a load would be', [
+  const supported = tracedSum('A', 'area', 'floor area of the category, distributed as a load', [
     { label: `level ${floor.level.name}`, value: area },
   ])
   const beam = floor.operator.plan.frame.beams[row]

@@ -77,8 +77,13 @@ function slabFactor(
 ): Traced<'factor'> | null {
   const { label, slabs, slabFactor: typed } = region
   if (slabs === 'whole') return null
-  if (slabs === 'typed') return given('alpha', 'factor', typed ?? 1, `as typed for slabs of region ${label}`)
-  const area = oneWayArea(state, floor, region, given('A', 'area', value, `floor of the category in region ${label}`))
+  if (slabs === 'typed') return given('alpha', 'factor', typed ?? 1, `as entered for slabs of region ${label}`)
+  const area = oneWayArea(
+    state,
+    floor,
+    region,
+    given('A', 'area', value, `floor area of the category in region ${label}`),
+  )
   // ASCE 7 table 4.7-1: members not preceding, two-way slabs among them
   const slab = { ...roofOf(state, caseId), K_LL: given('K_LL', 'factor', 1, 'ASCE 7 table 4.7-1: slab') }
   return reductionsOf({ by: 'beam', group, area, storeys: 1, ...slab }, state.standard, ownTable(state))?.byArea ?? null

@@ -56,7 +56,8 @@ function forcesByWeight(state: ProjectState, record: StoreyForces): StoreyForces
   const forceOn = record.rule === 'earthquake' ? earthquakeForces(state, record) : shareOfWeight(state, record)
   const storeys = massesUp(state).flatMap(({ level, mass, centre: [x, y] }) => {
     const value = typed.get(level.id)
-    const trace = value === undefined ? forceOn(mass, level) : given('H', 'force', value, `typed for “${record.name}”`)
+    const trace =
+      value === undefined ? forceOn(mass, level) : given('H', 'force', value, `entered for “${record.name}”`)
     const force: StoreyForce = {
       levelId: level.id,
       fx: trace.value * way[0],
@@ -81,7 +82,7 @@ const massesUp = (state: ProjectState) =>
 type ForceOn = (mass: LevelMass, level: Level) => Traced<'force'>
 
 function shareOfWeight(state: ProjectState, { share, name }: StoreyForces): ForceOn {
-  const mu = given('mu', 'factor', share, `typed for “${name}”`)
+  const mu = given('mu', 'factor', share, `entered for “${name}”`)
   return (mass) => forceOfWeight({ mu, W: tracedWeight(state, mass) })
 }
 
@@ -105,17 +106,17 @@ export function earthquakeOf(state: ProjectState, record: StoreyForces): Earthqu
   const above = massesUp(state).filter(({ level, mass }) => level.elevation > ground && mass.weight > 0)
   const top = above.at(-1)
   if (!rule || !top) return null
-  const h = given('h', 'length', top.level.elevation - ground, `level ${top.level.name} over the ground`)
+  const h = given('h', 'length', top.level.elevation - ground, `level ${top.level.name} above ground`)
   const T =
     record.period === null
       ? rule.period(h, state.standard)
-      : given('T', 'period', record.period, `typed for “${record.name}”`)
+      : given('T', 'period', record.period, `entered for “${record.name}”`)
   const weights = above.map(({ level, mass }) => ({ level, W: tracedWeight(state, mass) }))
   const W = sumOf('W', 'weight of the levels above the ground', weights)
   const V_B = withClause(baseShear({ A: rule.coefficient(T, state.standard), W }), rule.forceClause)
   const k = rule.power(T, state.standard)
   const byHeight = weights.map(({ level, W: own }) => {
-    const z = given('z', 'length', level.elevation - ground, `level ${level.name} over the ground`)
+    const z = given('z', 'length', level.elevation - ground, `level ${level.name} above ground`)
     return { level, W: weightByHeight({ W: own, z, h, k }) }
   })
   const S_k = sumOf('S_k', 'of all levels', byHeight)

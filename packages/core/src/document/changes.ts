@@ -48,7 +48,7 @@ export function applyChange(document: Document, change: ChangeSet): Applied {
   if (conflicts.length > 0) return { ok: false, conflicts, problems: [] }
   const problems = change.edits
     .filter(({ id, after }) => after !== null && after.id !== id)
-    .map(({ id }) => ({ path: `edits.${id}`, problem: 'The record in this edit has another id.' }))
+    .map(({ id }) => ({ path: `edits.${id}`, problem: 'The record in this edit has a different id.' }))
   const next = withEdits(document, change.edits)
   const all = [...problems, ...invariantProblems(next)]
   return all.length > 0 ? { ok: false, conflicts: [], problems: all } : { ok: true, document: next }

@@ -36,7 +36,7 @@ const describe = (value: unknown): string => {
 const note = (problems: Problem[], path: string, wanted: string, value: unknown): void => {
   problems.push({
     path,
-    problem: `${wanted} is expected here, not ${value === undefined ? 'nothing' : describe(value)}.`,
+    problem: `${wanted} is expected, not ${value === undefined ? 'nothing' : describe(value)}.`,
   })
 }
 
@@ -48,9 +48,9 @@ export const text = (limit = 200): Field<string> => ({
     if (typeof value !== 'string') note(problems, path, 'A text', value)
     else if (value.length > limit) problems.push({ path, problem: `The text is longer than ${limit} characters.` })
     else if (value.includes('\0'))
-      problems.push({ path, problem: 'The text holds a NUL character, which is not allowed.' })
+      problems.push({ path, problem: 'The text contains a NUL character, which is not allowed.' })
     else if (halfCharacter.test(value))
-      problems.push({ path, problem: 'The text holds half of a character (a lone surrogate), which no file can hold.' })
+      problems.push({ path, problem: 'The text contains a lone surrogate, which cannot be written to a file.' })
     else return value
     return ''
   },
@@ -182,7 +182,7 @@ export const object = <F extends Fields>(fields: F): Field<ObjectOf<F>> => ({
     if (!isPlainObject(value)) note(problems, path, 'An object', value)
     for (const name of Object.keys(source))
       if (!Object.hasOwn(fields, name))
-        problems.push({ path: `${path}.${name}`.slice(0, 300), problem: 'This field is not known.' })
+        problems.push({ path: `${path}.${name}`.slice(0, 300), problem: 'Unknown field.' })
     const entries = Object.entries(fields).map(([name, field]) => [
       name,
       field.read(own(source, name), `${path}.${name}`, problems),

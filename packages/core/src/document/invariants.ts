@@ -31,7 +31,7 @@ function referenceProblems(document: Document): readonly Problem[] {
   for (const record of document.records.values())
     for (const { path, id } of referencesOf(record))
       if (!document.records.has(id))
-        problems.push({ path: `records.${record.id}${path}`, problem: `It points at ${id}, which is not there.` })
+        problems.push({ path: `records.${record.id}${path}`, problem: `It refers to ${id}, which does not exist.` })
   return problems
 }
 
@@ -57,7 +57,7 @@ function singleProblems(document: Document): readonly Problem[] {
     ),
   ]
   const doubled = groups.flatMap(([name, [, second]]) =>
-    second ? [{ path: `records.${second.id}`, problem: `There can be one ${name} only.` }] : [],
+    second ? [{ path: `records.${second.id}`, problem: `Only one ${name} only.` }] : [],
   )
   const missing = document.records.size > 0 && recordsOf(document, 'basis').length === 0
   return missing ? [...doubled, { path: 'records', problem: 'The basis record is missing.' }] : doubled
@@ -66,7 +66,7 @@ function singleProblems(document: Document): readonly Problem[] {
 function extentProblems(document: Document): readonly Problem[] {
   return recordsOf(document, 'buildingPart').flatMap(({ id, extent }) =>
     extent && (extent.x1 - extent.x0 < 0.1 || extent.y1 - extent.y0 < 0.1)
-      ? [{ path: `records.${id}.extent`, problem: 'The rectangle in the wind ends before it begins.' }]
+      ? [{ path: `records.${id}.extent`, problem: 'The wind rectangle ends before it starts.' }]
       : [],
   )
 }
@@ -94,7 +94,7 @@ function rangeProblems(document: Document): readonly Problem[] {
       if (taken.has(level.id))
         problems.push({
           path: `records.${range.id}`,
-          problem: `Level ${level.name} has a layout from another range already.`,
+          problem: `Level ${level.name} already has a layout from another range.`,
         })
       taken.set(level.id, range.id)
     }
@@ -113,7 +113,7 @@ const shapeProblems = (document: Document): readonly Problem[] => [
   ...recordsOf(document, 'member').flatMap(memberProblems),
   ...recordsOf(document, 'wallRun').flatMap((run) =>
     run.heightRule === 'typed' && run.height === null
-      ? [{ path: `records.${run.id}.height`, problem: 'The height is to be typed, but none is given.' }]
+      ? [{ path: `records.${run.id}.height`, problem: 'The height is missing.' }]
       : [],
   ),
   ...recordsOf(document, 'reductionRegion').flatMap(untypedFactors),
@@ -126,21 +126,21 @@ const untypedFactors = ({ id, slabs, slabFactor, beams, beamFactor }: ReductionR
       ['beamFactor', beams === 'typed' && beamFactor === null],
     ] as const
   ).flatMap(([field, missing]) =>
-    missing ? [{ path: `records.${id}.${field}`, problem: 'The factor is to be typed, but none is given.' }] : [],
+    missing ? [{ path: `records.${id}.${field}`, problem: 'The factor is missing.' }] : [],
   )
 
 function memberProblems({ id, role, path, truss }: Member): readonly Problem[] {
   const problems: Problem[] = []
   if (truss && role !== 'truss')
-    problems.push({ path: `records.${id}.truss`, problem: 'Only a truss has chords and a web.' })
+    problems.push({ path: `records.${id}.truss`, problem: 'Only a truss can have chords and a web.' })
   const [least, most] = pointsOfMember[role] ?? [2, Infinity]
-  const wanted = least === 1 ? 'one point, or two where it rakes' : most === 2 ? 'two points' : 'two points or more'
+  const wanted = least === 1 ? 'one point, or two if raking' : most === 2 ? 'two points' : 'two points or more'
   if (path.length < least || path.length > most)
     problems.push({ path: `records.${id}.path`, problem: `A ${role} has ${wanted}.` })
   else if (endsWhereItBegins(path))
     problems.push({
       path: `records.${id}.path`,
-      problem: 'A beam does not end where it begins; a ring is made of two.',
+      problem: 'A beam cannot end at its start; use two beams for a closed ring.',
     })
   return problems
 }
@@ -168,5 +168,5 @@ const gridProblems = {
   x: 'A grid line across the grid has no points.',
   y: 'A grid line across the grid has no points.',
   line: 'A skew grid line goes through two points.',
-  ring: 'A ring of the grid has one centre and a radius above nothing.',
+  ring: 'A circular grid line has one centre and a radius above zero.',
 } as const

@@ -15,18 +15,18 @@ const isObject = (value: unknown): value is Record<string, unknown> =>
 export function readRecord(value: unknown, path: string, problems: Problem[]): Rec | null {
   const before = problems.length
   if (!isObject(value)) {
-    problems.push({ path, problem: 'A record is expected here.' })
+    problems.push({ path, problem: 'A record is expected.' })
     return null
   }
   const { kind, id, origin, typed, ...rest } = value
   const reader = isKind(kind) ? readers.get(kind) : undefined
   if (!reader) {
     const shown = typeof kind === 'string' ? kind.slice(0, 40) : typeof kind
-    problems.push({ path: `${path}.kind`, problem: `“${shown}” is not a kind of record that this version knows.` })
+    problems.push({ path: `${path}.kind`, problem: `“${shown}” is not a record kind of this version.` })
     return null
   }
   if (typeof id !== 'string' || !isId(id) || !id.startsWith(`${String(kind)}:`))
-    problems.push({ path: `${path}.id`, problem: `An id such as ${String(kind)}:0123456789ab is expected here.` })
+    problems.push({ path: `${path}.id`, problem: `An id such as ${String(kind)}:0123456789ab is expected.` })
   const extras = {
     ...(origin === undefined ? {} : { origin: text(80).read(origin, `${path}.origin`, problems) }),
     ...(typed === undefined ? {} : { typed: typedTexts.read(typed, `${path}.typed`, problems) }),

@@ -28,7 +28,7 @@ export function ringAt(document: Document, layout: string, at: Point): Found {
   if (ring) return { ok: true, ring }
   const gap = nearestGap(lines)
   const open = gap && gap.length <= likelyGap ? ` ${gapText(gap)}` : ''
-  return { ok: false, problem: `No ring of beams closes round that point.${open}` }
+  return { ok: false, problem: `No closed bay of beams around this point.${open}` }
 }
 
 const gapText = ({ from: [x, y], length }: NonNullable<ReturnType<typeof nearestGap>>): string =>

@@ -49,13 +49,13 @@ export const tools = {
   rafter: { name: 'rafter', shape: 'segment' },
   purlin: { name: 'purlin', shape: 'segment' },
   truss: { name: 'truss', shape: 'segment' },
-  bentBeam: { name: 'bent beam', shape: 'path' },
+  bentBeam: { name: 'cranked or curved beam', shape: 'path' },
   column: { name: 'column', shape: 'point' },
   hanger: { name: 'hanger', shape: 'point' },
   rakingColumn: { name: 'raking column', shape: 'segment' },
   wall: { name: 'bearing wall', shape: 'path' },
   panel: { name: 'panel', shape: 'ring' },
-  panelInRing: { name: 'panel in a ring of beams', shape: 'point' },
+  panelInRing: { name: 'panel in a beam bay', shape: 'point' },
   opening: { name: 'opening', shape: 'ring' },
   slope: { name: 'roof slope', shape: 'ring' },
   strut: { name: 'brace', shape: 'segment' },
@@ -65,7 +65,7 @@ export const tools = {
   trussMember: { name: 'truss member', shape: 'segment' },
   post: { name: 'post', shape: 'point' },
   patch: { name: 'patch', shape: 'ring' },
-  patchInRing: { name: 'patch in a ring of beams', shape: 'point' },
+  patchInRing: { name: 'patch in a beam bay', shape: 'point' },
   wallRun: { name: 'wall run', shape: 'path' },
   lineLoad: { name: 'line load', shape: 'path' },
   pointLoad: { name: 'point load', shape: 'point' },
@@ -73,8 +73,8 @@ export const tools = {
   reductionRegion: { name: 'reduction region', shape: 'ring' },
   stair: { name: 'flight of stairs', shape: 'segment' },
   barrier: { name: 'barrier', shape: 'path' },
-  wallSurface: { name: 'wall surface', shape: 'path' },
-  stiffElement: { name: 'stiff element', shape: 'segment' },
+  wallSurface: { name: 'pressure surface', shape: 'path' },
+  stiffElement: { name: 'lateral element', shape: 'segment' },
 } as const satisfies Record<string, { readonly name: string; readonly shape: 'point' | 'segment' | 'ring' | 'path' }>
 
 export type Tool = keyof typeof tools
@@ -155,7 +155,7 @@ const makers: Readonly<Record<Tool, Maker>> = {
   rakingColumn: (points, base, ground) => drawMember('column', points, base, ground),
   bentBeam: (points, base, ground) =>
     ground.closed
-      ? problem('A bent beam does not end where it begins: draw a ring as two.')
+      ? problem('A cranked or curved beam cannot end at its start: draw a ring as two.')
       : drawMember('beam', points, base, ground),
   panel: (outline, base, ground) => drawPanel(outline, base, ground),
   panelInRing: (points, base, ground) => inRing(points, ground, (ring) => drawPanel(ring, base, ground, 'ring')),
@@ -289,7 +289,7 @@ function drawBearingWall(points: readonly Point[], base: Base, { document, rando
   const stock = stockOfWalls(document)
   if (!stock)
     return problem(
-      'A bearing wall has a rectangle as its section, as wide as it is thick, and a material. Add them first, such as “rectangle 240 x 1000”.',
+      'A bearing wall must have a material and a rectangular section whose width is the wall thickness. Add them first, e.g. “rectangle 240 x 1000”.',
     )
   const [start] = points
   return made<Member>({
@@ -336,13 +336,13 @@ function drawSlope(outline: readonly Point[], base: Base, { document, random }: 
 
 function drawStair(points: readonly Point[], base: Base, { document, random }: Ground): Made {
   const usual = usualFlight(document, points)
-  if (!usual) return problem('There is no material yet. Add one first.')
+  if (!usual) return problem('No materials yet. Add one first.')
   return made<Stair>({ kind: 'stair', id: newId('stair', random), ...base, path: points.slice(0, 2), ...usual })
 }
 
 function drawStiffElement(points: readonly Point[], base: Base, { document, random }: Ground): Made {
   const usual = usualStiffElement(document)
-  if (!usual) return problem('There is no material yet. Add one first.')
+  if (!usual) return problem('No materials yet. Add one first.')
   return made<StiffElement>({
     kind: 'stiffElement',
     id: newId('stiffElement', random),
@@ -383,7 +383,7 @@ function drawPatch(
   { document, layout, random }: Ground,
 ): Made {
   const key = usualPatchKey(document, layout)
-  if (!key) return problem('There is no load key yet. Add one first.')
+  if (!key) return problem('No load keys yet. Add one first.')
   const orders = recordsOf(document, 'patch')
     .filter((patch) => patch.layout === layout.id)
     .map(({ order }) => order)

@@ -34,7 +34,7 @@ export const strutMaker =
     const [startHeight, endHeight] = usualHeights(role, storeyUnder(document, layout))
     return a
       ? strutOf(role, [a, b ?? a], [startHeight, endHeight], base, document, random)
-      : problem('It has no place.')
+      : problem('The position is missing.')
   }
 
 /**
@@ -50,7 +50,7 @@ export function strutBetween(
   const carrying = carryingFloors(document)
   const floor = carrying.find(({ level }) => level.elevation >= top - hand) ?? carrying.at(-1)
   const layout = document.records.get(floor?.layoutId ?? '')
-  if (!floor || layout?.kind !== 'layout') return problem('No level carries a layout yet that it could belong to.')
+  if (!floor || layout?.kind !== 'layout') return problem('No level has a layout yet.')
   const heights = [from, to].map(([, , z]) => tidy(z - floor.level.elevation)) as [number, number]
   const taken = recordsOf(document, 'strut').flatMap(({ layout: on, label }) => (on === layout.id ? [label] : []))
   const base = { layout: layout.id, label: freeLabel('K1', new Set(taken)) }

@@ -33,25 +33,25 @@ export function drawUpright(
   const placed = points.map(([u, z]): Point3 => (axis === 'x' ? [u, depth, z] : [depth, u, z]))
   const [from, to] = placed
   if (!isSpaceTool(tool)) return drawOnLevel(tool, placed, document, random)
-  return from && to ? strutBetween(tool, [from, to], document, random) : problem('It needs two points.')
+  return from && to ? strutBetween(tool, [from, to], document, random) : problem('Two points are needed.')
 }
 
 function drawOnLevel(tool: Tool, placed: readonly Point3[], document: Document, random: Random): MadeOnLevel {
   const carrying = carryingFloors(document)
-  if (carrying.length === 0) return problem('No level carries a layout yet that it could belong to.')
+  if (carrying.length === 0) return problem('No level has a layout yet.')
   const raking = tool === 'rakingColumn'
   const points = raking ? [...placed].sort((p, q) => q[2] - p[2]) : placed
   const floor = carrying.find(({ level }) => isAt(level.elevation, points[0]))
   const layout = document.records.get(floor?.layoutId ?? '')
   if (!floor || layout?.kind !== 'layout')
-    return problem(`${nameOf(tool)} is drawn at a level that carries: ${namesOf(carrying)}.`)
+    return problem(`${nameOf(tool)} is drawn at a level with a layout: ${namesOf(carrying)}.`)
   const { elevation } = floor.level
   const rest = raking ? elevation - floor.storeyHeight : elevation
   if (points.slice(1).some((point) => !isAt(rest, point)))
     return problem(
       raking
-        ? 'A raking column goes from a level to the next below it that carries.'
-        : `${nameOf(tool)} lies on one level; on a slope it is drawn on the plan, and rises with it.`,
+        ? 'A raking column runs from a level to the next level below with a layout.'
+        : `${nameOf(tool)} is on one level; on a slope, draw it on the plan and it follows the slope.`,
     )
   const onPlan = points.map(([x, y]): Point => [x, y])
   const made = drawRecord(tool, onPlan, { document, layout, random })

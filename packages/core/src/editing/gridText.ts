@@ -52,8 +52,8 @@ function throughPlaces(text: string, ground: Ground): readonly GridLine[] {
   const read = readPlaces(text, { grid: ground.grid, format: ground.format, last: undefined })
   if (!read.ok) return refuse(read.problem)
   const [a, b, more] = read.points
-  if (!a || !b || more) return refuse('A skew line goes through two places: A1 to C4.')
-  if (distance(a, b) <= onLine) return refuse('The two places are one.')
+  if (!a || !b || more) return refuse('A skew line has two points: A1 to C4.')
+  if (distance(a, b) <= onLine) return refuse('The two points are the same.')
   const labels = counting('S1', false, ground.grid)
   return [newGridLine('line', labels(), 0, ground.random, [a, b])]
 }
@@ -62,13 +62,13 @@ function aboutPoint(text: string, ground: Ground): readonly GridLine[] {
   const [, place = '', rest = ''] = /^\s*about\s+(.+?)\s*:\s*(.*)$/i.exec(text) ?? []
   const read = readPlaces(place, { grid: ground.grid, format: ground.format, last: undefined })
   if (place === '' || !read.ok)
-    return refuse(read.ok || place === '' ? 'Say about which place: about 0; 0: 8 lines every 22.5°.' : read.problem)
+    return refuse(read.ok || place === '' ? 'Enter the centre: about 0; 0: 8 lines every 22.5°.' : read.problem)
   const [centre = [0, 0]] = read.points
   const rings = ringsOf(rest, ground.format)
   const reach = Math.max(10, largest(rings))
   const angles = anglesOf(rest, ground.format)
   if (rings.length + angles.length === 0)
-    return refuse('Say lines, rings or both: 8 lines every 22.5°, rings at 6, 12 m.')
+    return refuse('Enter lines, rings or both: 8 lines every 22.5°, rings at 6, 12 m.')
   const [lineLabels, ringLabels] = [counting('1', false, ground.grid), counting('A', false, ground.grid)]
   return [
     ...angles.map((angle) =>
@@ -87,9 +87,9 @@ function anglesOf(text: string, format: NumberFormat): readonly number[] {
   if (count === '') return []
   if (Number(count) > most) return refuse(`${count} lines at once are more than ${most}.`)
   const [step, start] = [amount(every, 'angle', format), amount(from, 'angle', format)]
-  if (step === 0) return refuse('The angle between the lines is nothing.')
+  if (step === 0) return refuse('The angle between the lines is zero.')
   if (Math.abs(step) * Number(count) > 2 * Math.PI + 1e-6)
-    return refuse(`${count} lines every ${every.trim()} go round more than once.`)
+    return refuse(`${count} lines every ${every.trim()} exceed a full circle.`)
   return Array.from({ length: Number(count) }, (_, i) => start + i * step)
 }
 
@@ -98,7 +98,7 @@ function ringsOf(text: string, format: NumberFormat): readonly number[] {
   const unit = /[a-z]+$/i.exec(list.trim())?.[0] ?? ''
   return partsOf(list, format).map((part) => {
     const value = amount(/[a-z]/i.test(part) ? part : `${part} ${unit}`, 'length', format)
-    return value > 0 && value <= 1e5 ? value : refuse('A ring has a radius above nothing, up to 100 km.')
+    return value > 0 && value <= 1e5 ? value : refuse('The radius of a ring must be above 0, up to 100 km.')
   })
 }
 

@@ -37,7 +37,7 @@ export const partsOf = (text: string, { decimal }: NumberFormat): readonly strin
 export function readLengths(text: string, format: NumberFormat, wanted: Wanted): ReadLengths {
   const { name, example } = wanted
   const parts = partsOf(text, format)
-  if (parts.length === 0) return refused(`Say a ${name} or more, such as ${example}.`)
+  if (parts.length === 0) return refused(`Enter a ${name} or several, e.g. ${example}.`)
   const lengths: number[] = []
   for (const part of parts) {
     const read = readPart(part, format, wanted)
@@ -45,10 +45,10 @@ export function readLengths(text: string, format: NumberFormat, wanted: Wanted):
     pushAll(lengths, read.lengths)
     if (lengths.length > limit) return refused(tooMany)
   }
-  return lengths.length > 0 ? { ok: true, lengths } : refused(`None is asked for: say ${example}.`)
+  return lengths.length > 0 ? { ok: true, lengths } : refused(`The count is zero. Enter ${example}.`)
 }
 
-const tooMany = `More than ${limit} at once are refused.`
+const tooMany = `More than ${limit} at once are not allowed.`
 
 /** `3 x 7.2`, or one length. */
 function readPart(part: string, format: NumberFormat, { name, least, most }: Wanted): ReadLengths {

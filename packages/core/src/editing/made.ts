@@ -10,7 +10,7 @@ export const problem = (sentence: string): Made => ({ ok: false, problem: senten
 
 export const made = <D extends Drawn>(record: D): Made => ({ ok: true, record })
 
-export const noStock = problem('There is no section and material yet. Add one first.')
+export const noStock = problem('No sections or materials yet. Add one first.')
 
 /** What a drawing is made on. */
 export interface Ground {

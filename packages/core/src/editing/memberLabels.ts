@@ -14,7 +14,7 @@ export function readMemberLabels(text: string, document: Document, layout: Layou
     if (label === '') continue
     const found = members.filter((member) => member.label.toLowerCase() === label.toLowerCase())
     if (found.length === 0)
-      return { ok: false, problem: `No member here is called “${label.slice(0, 40)}”: say labels, such as B2, G1.` }
+      return { ok: false, problem: `No member has the label “${label.slice(0, 40)}”. Enter labels, e.g. B2, G1.` }
     pushAll(
       ids,
       found.map(({ id }) => id),

@@ -47,7 +47,7 @@ export function readEach<P>(
 }
 
 export function readPlace(text: string, surroundings: Surroundings): Point {
-  if (text === '') return refuse('Say a place, such as B2 or 4.2 m east.')
+  if (text === '') return refuse('Enter a point, e.g. B2 or 4.2 m east.')
   const coordinates = text.split(';')
   const [x, y] = coordinates
   if (coordinates.length === 2) return [lengthOf(x ?? '', surroundings.format), lengthOf(y ?? '', surroundings.format)]
@@ -55,7 +55,8 @@ export function readPlace(text: string, surroundings: Surroundings): Point {
   const start = gridPoint(head, surroundings.grid)
   if (start) return steps.reduce<Point>((at, step) => along(at, step, surroundings), start)
   const { last } = surroundings
-  if (!last) return refuse(`“${head}” is no crossing of grid lines, and there is no point yet to go on from.`)
+  if (!last)
+    return refuse(`“${head}” is not an intersection of grid lines, and there is no previous point to continue from.`)
   return [head, ...steps].reduce<Point>((at, step) => along(at, step, surroundings), last)
 }
 
@@ -93,7 +94,7 @@ function readShift(step: string, format: NumberFormat): Point {
     const [length, angle] = [amount(turned[1] ?? '', 'length', format), amount(turned[2] ?? '', 'angle', format)]
     return [length * Math.cos(angle), length * Math.sin(angle)]
   }
-  return refuse(`“${step}” has no direction: say 4.2 m east, north, west, south, or 4.2 m at 30°.`)
+  return refuse(`“${step}” has no direction. Enter 4.2 m east, north, west, south, or 4.2 m at 30°.`)
 }
 
 /** A value of a quantity, or refused with a sentence. */

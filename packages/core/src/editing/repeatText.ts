@@ -27,13 +27,13 @@ export function readRepeat(text: string, document: Document, format: NumberForma
   if (along) return readAlong(along[1] ?? '', Number(along[2]), format)
   const levels = /^levels?\s+(.+?)(,?\s+instead(?:\s+of\s+what\s+is\s+there)?)?$/i.exec(text.trim())
   if (levels) return readLevels(levels[1] ?? '', levels[2] !== undefined, document)
-  return refused('Say “every 3 m east, 4 times”, “levels 3-14” or “levels 3-14 instead of what is there”.')
+  return refused('Enter “every 3 m east, 4 times”, “levels 3-14” or “levels 3-14 instead of what is there”.')
 }
 
 function readAlong(step: string, times: number, format: NumberFormat): ReadRepeat {
   const read = readShiftText(step, format)
   if (!read.ok) return refused(read.problem)
-  if (times < 1 || times > 200) return refused('1 to 200 times is possible.')
+  if (times < 1 || times > 200) return refused('Enter 1 to 200 repeats.')
   return { ok: true, repeat: { kind: 'along', shift: read.shift, times } }
 }
 
@@ -45,10 +45,10 @@ function readLevels(text: string, instead: boolean, document: Document): ReadRep
   const [first, last] = [indexOf(from), indexOf(to)].sort((a, b) => a - b)
   if (first === undefined || last === undefined || first < 0) {
     const names = floors.map(({ level }) => level.name).join(', ')
-    return refused(`There is no level ${indexOf(from) < 0 ? from : to} here; the levels are ${names}.`)
+    return refused(`No level ${indexOf(from) < 0 ? from : to}; levels are ${names}.`)
   }
   const between: readonly Floor[] = floors.slice(first, last + 1)
   const layouts = [...new Set(between.flatMap(({ layoutId }) => layoutId ?? []))]
-  if (layouts.length === 0) return refused('No layout stands on these levels.')
+  if (layouts.length === 0) return refused('These levels have no layout.')
   return { ok: true, repeat: { kind: 'layouts', layouts, levels: text, instead } }
 }

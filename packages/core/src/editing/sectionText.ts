@@ -41,7 +41,7 @@ const shapes: Readonly<Record<string, ShapeWord>> = {
 }
 
 const example =
-  'Say “IPE 330”, “UB 457x191x67”, “UPE 200”, “L 80x8”, “W14x90”, “rectangle 300 x 600”, “circle 400”, “tube 200 x 100 x 8” or “pipe 219.1 x 8”.'
+  'Enter “IPE 330”, “UB 457x191x67”, “UPE 200”, “L 80x8”, “W14x90”, “rectangle 300 x 600”, “circle 400”, “tube 200 x 100 x 8” or “pipe 219.1 x 8”.'
 
 /** Reads the name of a rolled section, or a shape with its outer dimensions. */
 export function readSection(text: string, format: NumberFormat, random: Random): ReadSection {
@@ -135,7 +135,7 @@ function readSize(head: string, size: number, random: Random): ReadSection {
   const below = sizes.findLast((other) => sizeOf(other) < size)
   const above = sizes.find((other) => sizeOf(other) > size)
   return refused(
-    `${name} is not rolled; ${[below, above].filter(Boolean).join(' and ')} ${below && above ? 'are' : 'is'}.`,
+    `${name} is not a rolled size; ${[below, above].filter(Boolean).join(' and ')} ${below && above ? 'are' : 'is'}.`,
   )
 }
 
@@ -147,7 +147,7 @@ function readShape(
   random: Random,
 ): ReadSection {
   const parts = rest.split(/\s*[x×*]\s*/i)
-  if (parts.length !== lengths.length) return refused(`That shape takes ${lengths.join(' x ')}.`)
+  if (parts.length !== lengths.length) return refused(`This shape needs ${lengths.join(' x ')}.`)
   const values: number[] = []
   for (const [i, part] of parts.entries()) {
     const read = parseQuantity(part, 'smallLength', format)
@@ -156,5 +156,5 @@ function readShape(
     values.push(read.value)
   }
   const found = figures(values)
-  return found ? made(text, found, random) : refused('The walls are thicker than half of it: nothing is left inside.')
+  return found ? made(text, found, random) : refused('The walls are thicker than half the section.')
 }

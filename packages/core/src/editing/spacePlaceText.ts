@@ -27,7 +27,7 @@ function readSpacePlace(text: string, names: SpaceNames): Point3 {
   const onPlan = (part: string) => readPlace(part, { grid, format, last: last && [last[0], last[1]] })
   const step = /^(.*?)\s*\b(up|down)$/i.exec(text)
   if (step) {
-    if (!last) return refuse('There is no point yet to go on from.')
+    if (!last) return refuse('There is no previous point to continue from.')
     const [, length = '', way = ''] = step
     const rise = lengthOf(length, format)
     return [last[0], last[1], last[2] + (way.toLowerCase() === 'up' ? rise : -rise)]
@@ -35,5 +35,5 @@ function readSpacePlace(text: string, names: SpaceNames): Point3 {
   const [, place = '', over = ''] = /^(.+)\s+at\s+(.+)$/i.exec(text) ?? []
   const isAngle = /°|\b(deg|rad)\b/i.test(over)
   if (over !== '' && !isAngle) return [...onPlan(place), height(over, names)]
-  return last ? [...onPlan(text), last[2]] : refuse(`“${text}” has no height: say B2 at Roof, or B2 at 3.5 m.`)
+  return last ? [...onPlan(text), last[2]] : refuse(`“${text}” has no height. Enter B2 at Roof, or B2 at 3.5 m.`)
 }

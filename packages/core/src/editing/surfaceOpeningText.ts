@@ -6,12 +6,12 @@ type Openings = WallSurface['openings']
 export type ReadSurfaceOpenings =
   { readonly ok: true; readonly openings: Openings } | { readonly ok: false; readonly problem: string }
 
-const example = 'Say “1.2 x 1.5 m at 2.0, 0.9”: width x height, how far along, how far up.'
+const example = 'Enter “1.2 x 1.5 m at 2.0, 0.9”: width x height at distance along, height above base.'
 
 /** Reads openings of a wall surface, parted by semicolons: width x height at a distance along its path, a height over its foot. */
 export function readSurfaceOpenings(text: string, format: NumberFormat): ReadSurfaceOpenings {
   const parts = text.split(';').filter((part) => part.trim() !== '')
-  if (parts.length > 100) return { ok: false, problem: 'At most 100 openings.' }
+  if (parts.length > 100) return { ok: false, problem: 'At most 100 openings are allowed.' }
   const openings: Openings[number][] = []
   for (const part of parts) {
     const read = readOpening(part.trim(), format)
@@ -39,10 +39,10 @@ function readOpening(part: string, format: NumberFormat): Openings[number] | str
 
 const outside = ({ along, sill, width, height }: Openings[number]): string | undefined => {
   const sized = within(width, 0, 1000) && within(height, 0, 300) && width > 0 && height > 0
-  if (!sized) return 'An opening is more than 0, up to 1000 m wide and 300 m high.'
+  if (!sized) return 'An opening must be above 0, up to 1000 m wide and 300 m high.'
   return within(along, 0, 1e4) && within(sill, 0, 300)
     ? undefined
-    : 'An opening begins on the surface: 0 or more along it and up.'
+    : 'An opening must start on the surface: 0 or more along it and up.'
 }
 
 const within = (value: number, from: number, to: number): boolean => value >= from && value <= to

@@ -27,8 +27,8 @@ function readPlace(text: string, names: UprightNames): Point {
   const at = /^(.+?)\s+at\s+(.+)$/i.exec(text)
   if (at) return [across(at[1] ?? '', names), height(at[2] ?? '', names)]
   const step = /^(.*?)\s*\b(right|left|up|down)$/i.exec(text)
-  if (!step) return refuse(`“${text}” is no place here: say 2 at Roof, 7.2 m at 3.5 m, or 3.5 m up.`)
-  if (!names.last) return refuse('There is no point yet to go on from.')
+  if (!step) return refuse(`“${text}” is not a point. Enter 2 at Roof, 7.2 m at 3.5 m, or 3.5 m up.`)
+  if (!names.last) return refuse('There is no previous point to continue from.')
   const [ux, uz] = ways[(step[2] ?? '').toLowerCase()] ?? [1, 0]
   const length = lengthOf(step[1] ?? '', names.format)
   return [names.last[0] + ux * length, names.last[1] + uz * length]

@@ -45,23 +45,22 @@ export function readDxf(written: string): ReadDxf {
   const text = written.replace(/\r\n?/g, '\n')
   if (text.length > dxfLimits.characters) return refused('The drawing is larger than 20 MB.')
   // the head of the binary form ends with these two, which no text has
-  if (text.slice(0, 40).includes('\u001a\u0000')) return refused('This is a binary DXF file. Save it as a text DXF.')
-  if (!/^\s*(0|999)\s*\n/.test(text) || !/\bENTITIES\b/.test(text)) return refused('This is no DXF drawing.')
-  if (!/\bEOF\s*$/.test(text)) return refused('The drawing ends in the middle; it was cut off.')
+  if (text.slice(0, 40).includes('\u001a\u0000'))
+    return refused('This is a binary DXF file. Save it as a text (ASCII) DXF.')
+  if (!/^\s*(0|999)\s*\n/.test(text) || !/\bENTITIES\b/.test(text)) return refused('Not a DXF file.')
+  if (!/\bEOF\s*$/.test(text)) return refused('The file is truncated.')
   const damage = dxfDamage(text)
   if (damage !== null) return refused(damage)
   let parsed: unknown
   try {
     parsed = new DxfParser().parseSync(withPlainCorners(text))
   } catch {
-    return refused('The drawing could not be read; a part of it is damaged.')
+    return refused('The drawing could not be read; it is damaged.')
   }
   const entities = listOf(fieldOf(parsed, 'entities'))
-  if (entities.length > dxfLimits.shapes) return refused('There are more than 50 000 shapes in the drawing.')
+  if (entities.length > dxfLimits.shapes) return refused('The drawing has more than 50 000 shapes.')
   const plan = planOf(entities, fieldOf(fieldOf(parsed, 'header'), '$INSUNITS'))
-  return plan.layers.length === 0
-    ? refused('There are no lines, outlines or points in the drawing.')
-    : { ok: true, plan }
+  return plan.layers.length === 0 ? refused('The drawing has no lines, outlines or points.') : { ok: true, plan }
 }
 
 /** What the parser answers is not trusted to have any shape. */

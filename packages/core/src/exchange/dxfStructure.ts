@@ -22,7 +22,7 @@ export function dxfDamage(text: string): string | null {
   const open: Part[] = []
   let line = 1
   for (const [code, value] of groupsOf(text)) {
-    if (!/^\d{1,4}$/.test(code)) return `The drawing is damaged: a group code is expected in line ${line}.`
+    if (!/^\d{1,4}$/.test(code)) return `The file is damaged: a group code is expected in line ${line}.`
     if (Number(code) === 0) {
       const problem = takes(open, value, line)
       if (problem !== null) return problem
@@ -30,7 +30,7 @@ export function dxfDamage(text: string): string | null {
     }
     line += 2
   }
-  return 'The drawing ends in the middle; it was cut off.'
+  return 'The file is truncated.'
 }
 
 /** Takes a group of code 0 to the parts that are open; answers what is wrong with it there. */
@@ -51,7 +51,7 @@ function closes(open: Part[], value: string, line: number): string | null {
   const inner = open.at(-1)
   if (inner && closedBy.get(inner.name) === value) open.pop()
   // the attributes of a block's place end so too
-  else if (value !== 'SEQEND') return inner ? unclosed(inner) : `The drawing is damaged: nothing ends in line ${line}.`
+  else if (value !== 'SEQEND') return inner ? unclosed(inner) : `The file is damaged: unexpected end in line ${line}.`
   return null
 }
 
@@ -63,4 +63,4 @@ const words: Readonly<Record<string, string>> = {
 }
 
 const unclosed = ({ name, line }: Part): string =>
-  `The drawing is damaged: the ${words[name] ?? 'part'} that begins in line ${line} has no end.`
+  `The file is damaged: the ${words[name] ?? 'part'} starting in line ${line} has no end.`

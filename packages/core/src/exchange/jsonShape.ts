@@ -29,15 +29,15 @@ export function shapeProblem(text: string, { depth, values }: ShapeLimits): Shap
         return { path: levels.path(text), problem: hostileKey, tooLarge: false }
       i = end
     } else if (code === signs.open || code === signs.openList) {
-      if (levels.depth === depth) return tooLarge(`It is nested deeper than ${depth} levels.`)
+      if (levels.depth === depth) return tooLarge(`The data is nested deeper than ${depth} levels.`)
       levels.opens(code === signs.open)
     } else levels.reads(code)
-    if (levels.values > values) return tooLarge(`There are more than ${values} values.`)
+    if (levels.values > values) return tooLarge(`The data has more than ${values} values.`)
   }
   return null
 }
 
-const hostileKey = 'A field is called __proto__, which is not allowed.'
+const hostileKey = 'A field named __proto__ is not allowed.'
 
 /** Where a reader of JSON text is: for each level whether it is an object, and its key or index there. */
 class Levels {

@@ -16,12 +16,12 @@ export function parseJsonText(text: string, limits: JsonLimits, what: string): R
   const shape = shapeProblem(text, limits)
   if (shape) {
     const { path, problem, tooLarge } = shape
-    return { ok: false, problems: [{ path, problem: tooLarge ? `${problem} No ${what} is so large.` : problem }] }
+    return { ok: false, problems: [{ path, problem: tooLarge ? `${problem} No ${what} is that large.` : problem }] }
   }
   try {
     return { ok: true, value: JSON.parse(text) }
   } catch (error) {
     const reason = error instanceof Error ? error.message.slice(0, 120) : 'unreadable'
-    return broken(`The file is not complete JSON (${reason}).`)
+    return broken(`The file is not valid JSON (${reason}).`)
   }
 }

@@ -21,6 +21,6 @@ export const labelsOn = (
 /** The label of a row: as it says, or the next free one of a letter. */
 export function readLabel(cells: Cells<'label'>, letter: string, taken: ReadonlySet<string>): string {
   const label = cells.label?.text ?? freeLabel(`${letter}1`, taken)
-  if (label.length > 40) refuseCell('label', 'A label has 40 characters at most.')
-  return taken.has(label) ? refuseCell('label', `${label} is on the layout already.`) : label
+  if (label.length > 40) refuseCell('label', 'A label can have at most 40 characters.')
+  return taken.has(label) ? refuseCell('label', `${label} is already on the layout.`) : label
 }

@@ -20,27 +20,27 @@ const passing: Layer['id'] = 'layer:000000000000'
 
 /** Reads a national set or an edition (`hedrion-layer`, version 1) for the family in use. A broken file is refused whole, with paths. */
 export function readLayerFile(text: string, family: FamilyId): ReadLayer {
-  const parsed = parseJsonText(text, layerFileLimits, 'set of values')
+  const parsed = parseJsonText(text, layerFileLimits, 'value set')
   if (!parsed.ok) return parsed
   const { value } = parsed
   if (typeof value !== 'object' || value === null || Array.isArray(value))
-    return broken('', 'The file does not hold a set of values.')
+    return broken('', 'The file does not hold a value set.')
   const { format, version, ...fields } = value as Record<string, unknown>
   if (format !== layerFormat)
-    return broken('format', `The file says “${String(format).slice(0, 40)}”; a set of values says “${layerFormat}”.`)
+    return broken('format', `The file says “${String(format).slice(0, 40)}”; a value set says “${layerFormat}”.`)
   if (version !== 1)
-    return broken('version', `The file is of version ${String(version).slice(0, 10)}; this program reads version 1.`)
+    return broken('version', `The file is of version ${String(version).slice(0, 10)}; version 1 can be read.`)
   const problems: Problem[] = []
   const layer = readRecord({ ...fields, kind: 'layer', id: passing, standing: 'national' }, '', problems)
   const [first, ...rest] = problems.map(({ path, problem }) => ({ path: path.replace(/^\./, ''), problem }))
   if (first) return { ok: false, problems: [first, ...rest.slice(0, 49)] }
-  if (layer?.kind !== 'layer') return broken('', 'The file does not hold a set of values.')
+  if (layer?.kind !== 'layer') return broken('', 'The file does not hold a value set.')
   if (layer.family !== family)
     return broken(
       'family',
-      `The set is for ${familyOf(layer.family).name}, and the project goes by ${familyOf(family).name}.`,
+      `The value set is for ${familyOf(layer.family).name}, and the project uses ${familyOf(family).name}.`,
     )
-  if (layer.name.trim() === '') return broken('name', 'The set has no name.')
+  if (layer.name.trim() === '') return broken('name', 'The value set has no name.')
   const { name, values, tables, methods, uses } = layer
   return { ok: true, set: { name, values, tables, methods, uses } }
 }
@@ -67,5 +67,5 @@ const sorted = <T>(entries: Readonly<Record<string, T>>): Readonly<Record<string
 /** What a set is written from where none is in use: every value of the family, to be replaced one by one. */
 export const templateSet = (family: FamilyId): StandardLayer => {
   const { recommended, uses } = familyOf(family)
-  return { ...recommended, name: `${recommended.name}, own copy`, uses }
+  return { ...recommended, name: `${recommended.name}, project copy`, uses }
 }

@@ -41,12 +41,15 @@ export function readLayerTable(text: string, format: NumberFormat): ReadLayers {
   if (text.length > layerTableLimits.characters) return refused(1, 'The table is larger than 100 kB.')
   const rows = readCells(text)
   const [first] = rows
-  if (!first) return refused(1, 'Paste a row to each layer: name, thickness, unit weight; or name, load.')
+  if (!first) return refused(1, 'Paste one row per layer: name, thickness, unit weight; or name, load.')
   const headings = headingsOf(first)
   const body = headings ? rows.slice(1) : rows
-  if (body.length === 0) return refused(first.row, 'There are headings and no layer.')
+  if (body.length === 0) return refused(first.row, 'The table has headings but no layers.')
   if (body.length > layerTableLimits.layers)
-    return refused(1, `There are ${body.length} rows; a build-up has ${layerTableLimits.layers} layers at most.`)
+    return refused(
+      1,
+      `The table has ${body.length} rows; a build-up can have at most ${layerTableLimits.layers} layers.`,
+    )
   const { rows: layers, problems } = readRows(body, (cells) => readLayer(cells, headings ?? usual(cells), format))
   return { layers, problems }
 }
@@ -68,7 +71,7 @@ const usual = (cells: readonly string[]): readonly Heading[] =>
   ).map((column) => ({ column, unit: '' }))
 
 function readLayer(cells: readonly string[], headings: readonly (Heading | null)[], format: NumberFormat): Layer {
-  if (cells.slice(headings.length).some(Boolean)) refuseCell('', 'The row has more cells than there are columns.')
+  if (cells.slice(headings.length).some(Boolean)) refuseCell('', 'The row has more cells than columns.')
   const textOf = (column: Column): { readonly text: string; readonly unit: string } => {
     const at = headings.findIndex((heading) => heading?.column === column)
     return { text: cells[at] ?? '', unit: headings[at]?.unit ?? '' }
@@ -78,13 +81,13 @@ function readLayer(cells: readonly string[], headings: readonly (Heading | null)
     return text === '' ? null : amount(text, unit, column, format)
   }
   const name = textOf('name').text
-  if (name === '') refuseCell('name', 'A layer needs a name.')
-  if (name.length > 60) refuseCell('name', 'A name has 60 characters at most.')
+  if (name === '') refuseCell('name', 'The layer name is missing.')
+  if (name.length > 60) refuseCell('name', 'A name can have at most 60 characters.')
   const [thickness, unitWeight, load] = [valueOf('thickness'), valueOf('unit weight'), valueOf('load')]
   if (load !== null && (thickness !== null || unitWeight !== null))
-    refuseCell('load', 'A layer has either thickness and unit weight, or a load.')
+    refuseCell('load', 'Enter either thickness and unit weight, or a load.')
   if (load === null && (thickness === null || unitWeight === null))
-    refuseCell(thickness === null ? 'thickness' : 'unit weight', 'Thickness and unit weight are needed, or a load.')
+    refuseCell(thickness === null ? 'thickness' : 'unit weight', 'Enter thickness and unit weight, or a load.')
   return { name, thickness, unitWeight, load, source: '' }
 }
 

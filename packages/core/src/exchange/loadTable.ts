@@ -29,8 +29,8 @@ const table: TableKind<Column> = {
   limits: loadTableLimits,
   example: 'what, from, load',
   lacks: (has) => {
-    if (!saysWhere(has)) return 'Nothing says where a load acts: a column from, or x1 and y1.'
-    return has('load') ? null : 'Nothing says how much: a column load, with a unit as in “load, kN”.'
+    if (!saysWhere(has)) return 'The position is missing: add a column from, or x1 and y1.'
+    return has('load') ? null : 'The load value is missing: add a column load, with a unit as in “load, kN”.'
   },
 }
 
@@ -62,11 +62,11 @@ function readRow(cells: Cells<Column>, ground: Ground, taken: ReadonlySet<string
   const kind = path.length === 1 ? 'pointLoad' : 'lineLoad'
   const label = readLabel(cells, letters[kind], taken)
   const what = cells.what?.text ?? ''
-  if (what.length > 60) refuseCell('what', 'This has 60 characters at most.')
+  if (what.length > 60) refuseCell('what', 'At most 60 characters are allowed.')
   const { layout, format, random } = ground
   const base = { layout: layout.id, label, what, ...readNature(cells, ground), path }
   if (kind === 'pointLoad') {
-    if (cells['end load']) refuseCell('end load', 'A force at one place has no other value at an end.')
+    if (cells['end load']) refuseCell('end load', 'A point load has no end value.')
     return { kind, id: newId(kind, random), ...base, value: readLoad(cells, 'load', 'force', 1e9, format) }
   }
   const endValue = cells['end load'] ? readLoad(cells, 'end load', 'lineLoad', 1e7, format) : null
@@ -78,10 +78,10 @@ function readNature(cells: Cells<Column>, { uses }: Ground): Pick<PointLoad, 'na
   const use = cells.use?.text ?? null
   const nature = cells.nature?.text.toLowerCase() ?? (use === null ? 'permanent' : 'imposed')
   if (nature !== 'permanent' && nature !== 'imposed')
-    return refuseCell('nature', `“${nature.slice(0, 40)}” is neither permanent nor imposed.`)
-  if (use !== null && nature === 'permanent') return refuseCell('use', 'A permanent load has no use.')
+    return refuseCell('nature', `“${nature.slice(0, 40)}” is not permanent or imposed.`)
+  if (use !== null && nature === 'permanent') return refuseCell('use', 'A permanent load cannot have a use.')
   if (use !== null && !uses.includes(use))
-    return refuseCell('use', `“${use.slice(0, 40)}” is no use of this standard: ${uses.slice(0, 12).join(', ')} …`)
+    return refuseCell('use', `“${use.slice(0, 40)}” is not a use of this standard: ${uses.slice(0, 12).join(', ')} …`)
   return { nature, use }
 }
 
@@ -93,8 +93,8 @@ function readLoad(
   format: NumberFormat,
 ): number {
   const cell = cells[column]
-  if (!cell) return refuseCell(column, 'How much it is, is missing.')
+  if (!cell) return refuseCell(column, 'The load value is missing.')
   const read = parseQuantity(cell.text, quantity, format, cell.unit)
   if (!read.ok) return refuseCell(column, read.problem)
-  return Math.abs(read.value) <= most ? read.value : refuseCell(column, 'This is larger than any load of a building.')
+  return Math.abs(read.value) <= most ? read.value : refuseCell(column, 'This is too large for a load of a building.')
 }

@@ -40,7 +40,7 @@ const table: TableKind<Column> = {
   otherNames: { mark: 'label', name: 'label', kind: 'role', ...placeNames },
   limits: memberTableLimits,
   example: 'label, from, to, section',
-  lacks: (has) => (saysWhere(has) ? null : 'Nothing says where a member begins: a column from, or x1 and y1.'),
+  lacks: (has) => (saysWhere(has) ? null : 'The start is missing: add a column from, or x1 and y1.'),
 }
 
 /** Roles of members in space have heights, z1 and z2. */
@@ -112,13 +112,14 @@ function bentPath(cells: MemberCells, path: readonly Point[], role: Member['role
   const { via, rise } = cells
   const [start, end] = path
   if (!via && !rise) return path
-  if (straightRoles.has(role) || !start || !end) return refuseCell(via ? 'via' : 'rise', `A ${role} is not bent.`)
-  if (via && rise) return refuseCell('rise', 'A member passes places or rises in an arc, not both.')
+  if (straightRoles.has(role) || !start || !end)
+    return refuseCell(via ? 'via' : 'rise', `A ${role} cannot be cranked or curved.`)
+  if (via && rise) return refuseCell('rise', 'Enter intermediate points or an arc rise, not both.')
   if (via) return [start, ...placesBetween(via.text, start, ground, { most: 58, what: 'A member' }), end]
   const height = rise ? lengthCell(rise, 'rise', ground.format) : 0
   return Math.abs(height) <= mostRise * distance(start, end)
     ? arcPath(start, end, height)
-    : refuseCell('rise', 'An arc rises by its length at most.')
+    : refuseCell('rise', 'The arc rise cannot exceed the length.')
 }
 
 /** Of a member in space over the level: as one that is drawn where nothing is said. */
@@ -130,7 +131,7 @@ function heights(
   const at = (column: 'z1' | 'z2', otherwise: number): number => {
     const cell = cells[column]
     const height = cell ? lengthCell(cell, column, format) : otherwise
-    return Math.abs(height) <= 200 ? height : refuseCell(column, 'This is farther from the level than 200 m.')
+    return Math.abs(height) <= 200 ? height : refuseCell(column, 'This is more than 200 m from the level.')
   }
   const [start, end] = usualHeights(role, storeyUnder(document, layout))
   return { startHeight: at('z1', start), endHeight: at('z2', end) }
@@ -140,14 +141,14 @@ function heights(
 function refuseHeights(cells: MemberCells, role: Member['role']): void {
   for (const column of ['z1', 'z2'] as const)
     if (cells[column])
-      refuseCell(column, `A ${role} lies at its level or in its roof; only members in space have heights.`)
+      refuseCell(column, `A ${role} is at its level or in its roof; only secondary members have heights.`)
 }
 
 function readRole(cells: MemberCells, path: readonly Point[]): Role {
   const text = cells.role?.text.toLowerCase()
   const role = text ?? (path.length === 1 ? 'column' : 'beam')
-  if (!isRole(role)) return refuseCell('role', `“${role.slice(0, 40)}” is none of ${roles.join(', ')}.`)
-  if (!isUpright(role) && path.length < 2) return refuseCell('to', `A ${role} needs an end.`)
+  if (!isRole(role)) return refuseCell('role', `“${role.slice(0, 40)}” is not one of ${roles.join(', ')}.`)
+  if (!isUpright(role) && path.length < 2) return refuseCell('to', `A ${role} must have an end.`)
   return role
 }
 
@@ -171,16 +172,13 @@ function readMaterialCell(cells: MemberCells, { materials }: Stock): Material {
   if (text === undefined) {
     if (first && !second) return first
     const names = [...materials.values()].map(({ name }) => name).join(', ')
-    return refuseCell(
-      'material',
-      first ? `The material is missing: ${names}.` : 'There is no material yet. Add one first.',
-    )
+    return refuseCell('material', first ? `The material is missing: ${names}.` : 'No materials yet. Add one first.')
   }
   return (
     materials.get(plainName(text)) ??
     refuseCell(
       'material',
-      `“${text.slice(0, 40)}” is no material of the project: ${[...materials.values()].map(({ name }) => name).join(', ')}.`,
+      `“${text.slice(0, 40)}” is not a material of the project: ${[...materials.values()].map(({ name }) => name).join(', ')}.`,
     )
   )
 }

@@ -32,7 +32,7 @@ export interface PlaceGround {
 export function readPath(cells: Cells<PlaceColumn>, ground: PlaceGround): readonly Point[] {
   const start = pointOf(cells, 'from', 'x1', 'y1', ground)
   const end = pointOf(cells, 'to', 'x2', 'y2', ground, start)
-  if (!start) return refuseCell('from', 'There is no start.')
+  if (!start) return refuseCell('from', 'The start is missing.')
   if (end && distance(start, end) < onLine) return refuseCell('to', 'Start and end are the same point.')
   return end ? [start, end] : [start]
 }
@@ -63,7 +63,7 @@ function pointOf(
     const read = readPlaces(words.text, { grid: recordsOf(document, 'gridLine'), format, last })
     if (!read.ok) return refuseCell(place, read.problem)
     const [point, second] = read.points
-    return second ? refuseCell(place, 'One place is expected here.') : point
+    return second ? refuseCell(place, 'One point is expected.') : point
   }
   const [atX, atY] = [cells[x], cells[y]]
   if (!atX && !atY) return undefined
@@ -79,5 +79,5 @@ export function lengthCell(
 ): number {
   const read = parseQuantity(text, 'length', format, unit)
   if (!read.ok) return refuseCell(column, read.problem)
-  return Math.abs(read.value) <= 1e6 ? read.value : refuseCell(column, 'This is farther away than 1000 km.')
+  return Math.abs(read.value) <= 1e6 ? read.value : refuseCell(column, 'This is more than 1000 km away.')
 }

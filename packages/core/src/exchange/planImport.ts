@@ -14,7 +14,7 @@ import { labeller } from '../editing/shaped'
 
 /** What the shapes of a layer become. */
 export const layerUses = {
-  none: 'left out',
+  none: 'skipped',
   beam: 'beams',
   girder: 'girders',
   column: 'columns',
@@ -69,7 +69,7 @@ export function importedPlan(
         const line = gridLineOf(points, made, document, random)
         lines++
         if (line) made.push(line)
-        else leave('grid lines that stand there already')
+        else leave('grid lines that exist already')
       } else if (use !== 'none') {
         const drawn = drawRecord(use satisfies Tool, points, { document, layout, random, closed: shape.closed })
         if (!drawn.ok) return { records: [], words: '', leftOut: [], problem: drawn.problem }
@@ -110,14 +110,14 @@ function shapesFor(layer: DxfLayer, use: LayerUse, leave: (why: string) => unkno
       return [...layer.paths.map(open), ...layer.rings.map((points) => ({ points, closed: true }))]
     case 'panel':
     case 'opening':
-      for (let i = 0; i < layer.paths.length; i++) leave('lines that close no outline')
+      for (let i = 0; i < layer.paths.length; i++) leave('lines that do not close an outline')
       return layer.rings.map((points) => ({ points, closed: true }))
   }
 }
 
 function straightSides({ sides }: DxfLayer, leave: (why: string) => unknown): DxfLayer['sides'] {
   const straight = sides.filter((side) => side.length === 2)
-  for (let i = straight.length; i < sides.length; i++) leave('arcs that are no straight grid line')
+  for (let i = straight.length; i < sides.length; i++) leave('arcs, which cannot be grid lines')
   return straight
 }
 
@@ -142,7 +142,7 @@ function reasonAgainstLine(points: readonly Point[], use: LayerUse): string | nu
   // a wall that closes has its first point twice
   if (use === 'wall') return points.length > 59 ? 'walls of more than 59 points' : null
   if (use !== 'beam' && use !== 'girder') return null
-  if (returns) return 'arcs that end where they begin'
+  if (returns) return 'closed arcs'
   return points.length > 60 ? 'arcs of more than 60 points' : null
 }
 

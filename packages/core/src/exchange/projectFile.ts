@@ -29,7 +29,7 @@ export function readProjectFile(text: string): ReadDocument {
 
 export function readProject(parsed: unknown): ReadDocument {
   if (typeof parsed !== 'object' || parsed === null || Array.isArray(parsed))
-    return broken('', 'The file does not hold a project.')
+    return broken('', 'The file does not contain a project.')
   const { format, version, results = 0, records } = parsed as Record<string, unknown>
   const [first] = headProblems(format, version, results)
   if (first) return { ok: false, problems: [first] }
@@ -45,7 +45,7 @@ function headProblems(format: unknown, version: unknown, results: unknown): read
     return [
       {
         path: 'format',
-        problem: `The file says “${String(format).slice(0, 40)}”; a project file says “${formatName}”.`,
+        problem: `The file says “${String(format).slice(0, 40)}”; a project file has “${formatName}”.`,
       },
     ]
   if (!isCount(version) || version < 1 || version > formatVersion)
@@ -57,20 +57,20 @@ function headProblems(format: unknown, version: unknown, results: unknown): read
     ]
   return isCount(results) && results >= 0
     ? []
-    : [{ path: 'results', problem: 'The edition of the results is a whole number.' }]
+    : [{ path: 'results', problem: 'The edition of the results must be an integer.' }]
 }
 
 function readRecords(records: Record<string, unknown>, version: number, results: number): ReadDocument {
   const entries = Object.entries(records)
   if (entries.length > fileLimits.records)
-    return broken('records', `There are ${entries.length} records; ${fileLimits.records} are allowed.`)
+    return broken('records', `The file has ${entries.length} records; ${fileLimits.records} are allowed.`)
   const problems: Problem[] = []
   const read: Rec[] = []
   for (const [id, value] of entries) {
     const path = `records.${id.slice(0, 60)}`
     const made = migrateRecord(value, version).flatMap((one) => readRecord(one, path, problems) ?? [])
     if (made.length > 0 && (value as { readonly id: string }).id !== id)
-      problems.push({ path: `${path}.id`, problem: 'The record has another id than its key.' })
+      problems.push({ path: `${path}.id`, problem: 'The record id differs from its key.' })
     pushAll(read, made)
     if (problems.length > 50) break
   }

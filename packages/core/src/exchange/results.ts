@@ -236,9 +236,7 @@ function ofWallSurfaces(state: ProjectState) {
           case: caseId,
           id: own ? expandedAt(own, recordId ?? stretch.surface.id) : '',
           label:
-            recordId === null
-              ? `${label}, stretch ${stretch.index + 1}, ${order < 0 ? 'ground' : 'edge of floor'}`
-              : label,
+            recordId === null ? `${label}, piece ${stretch.index + 1}, ${order < 0 ? 'ground' : 'floor edge'}` : label,
           level: levelNameOf(state, order),
           from,
           to,

@@ -45,8 +45,8 @@ export function readTable<C extends string, T>(
   if (text.length > characters) return refused(1, '', `The table is larger than ${characters / 1e6} MB.`)
   const [head, ...body] = readCells(text)
   if (!head || body.length === 0)
-    return refused(1, '', `A row of headings and a row of values are needed: ${kind.example}.`)
-  if (body.length > most) return refused(1, '', `There are ${body.length} rows; ${most} are allowed at once.`)
+    return refused(1, '', `Paste a row of headings and at least one row of values: ${kind.example}.`)
+  if (body.length > most) return refused(1, '', `The table has ${body.length} rows; ${most} are allowed at once.`)
   const headings = readHeadings(head.cells, kind)
   if ('problem' in headings) return refused(head.row, headings.column, headings.problem)
   return readRows(body, (cells) => readRow(cellsOf(cells, headings.found)))
@@ -85,9 +85,9 @@ function readHeadings<C extends string>(
     }
     const column = columns.find((known) => known === plain) ?? own(otherNames, plain)
     if (!column)
-      return { column: cell.slice(0, 40), problem: `This heading is not known. Known are ${columns.join(', ')}.` }
+      return { column: cell.slice(0, 40), problem: `Unknown heading. Known headings: ${columns.join(', ')}.` }
     if (found.some((heading) => heading?.column === column))
-      return { column: cell.slice(0, 40), problem: `The column ${column} stands there twice.` }
+      return { column: cell.slice(0, 40), problem: `The column ${column} appears twice.` }
     found.push({ column, unit })
   }
   const missing = lacks((column) => found.some((heading) => heading?.column === column))

@@ -21,7 +21,7 @@ const table: TableKind<Column> = {
   otherNames: { mark: 'label', name: 'label', through: 'via', rule: 'less', ...placeNames },
   limits: wallTableLimits,
   example: 'from, to, weight',
-  lacks: (has) => (saysWhere(has) ? null : 'Nothing says where a wall begins: a column from, or x1 and y1.'),
+  lacks: (has) => (saysWhere(has) ? null : 'The start is missing: add a column from, or x1 and y1.'),
 }
 
 /** What is taken off the storey height, in words. */
@@ -51,7 +51,7 @@ export function readWallTable(text: string, ground: Ground): ReadTable<WallRun> 
 
 function readRow(cells: WallCells, ground: Ground, taken: ReadonlySet<string>): WallRun {
   const [start, end] = readPath(cells, ground)
-  if (!start || !end) return refuseCell('to', 'A wall run needs an end.')
+  if (!start || !end) return refuseCell('to', 'A wall run must have an end.')
   const between = cells.via ? placesBetween(cells.via.text, start, ground, { most: 498, what: 'A wall run' }) : []
   const usual = usualWall(ground.document)
   const weight = readWeight(cells, ground.format)
@@ -73,19 +73,21 @@ function readWeight({ weight }: WallCells, format: NumberFormat): number | null 
   if (!weight) return null
   const read = parseQuantity(weight.text, 'pressure', format, weight.unit)
   if (!read.ok) return refuseCell('weight', read.problem)
-  return read.value >= 0 && read.value <= 1e5 ? read.value : refuseCell('weight', 'A wall weighs 0 to 100 kN/m².')
+  return read.value >= 0 && read.value <= 1e5
+    ? read.value
+    : refuseCell('weight', 'The wall weight must be 0 to 100 kN/m².')
 }
 
 function readHeight({ height, less }: WallCells, format: NumberFormat): Pick<WallRun, 'heightRule' | 'height'> {
-  if (height && less) return refuseCell('less', 'A wall has a typed height, or one by rule, not both.')
+  if (height && less) return refuseCell('less', 'Enter a height or a height rule, not both.')
   if (height) {
     const value = lengthCell(height, 'height', format)
     return value > 0 && value <= 100
       ? { heightRule: 'typed', height: value }
-      : refuseCell('height', 'A wall is more than 0 and up to 100 m high.')
+      : refuseCell('height', 'The wall height must be above 0 and up to 100 m.')
   }
   const rule = less?.text.toLowerCase() ?? 'beam'
-  if (!isRule(rule)) return refuseCell('less', `“${rule.slice(0, 40)}” is none of ${Object.keys(rules).join(', ')}.`)
+  if (!isRule(rule)) return refuseCell('less', `“${rule.slice(0, 40)}” is not one of ${Object.keys(rules).join(', ')}.`)
   return { heightRule: rules[rule], height: null }
 }
 
@@ -100,7 +102,7 @@ function readOpeningCell(
     if (!read.ok) return refuseCell('openings', read.problem)
     return read.value >= 0 && read.value <= 1
       ? { openingShare: read.value }
-      : refuseCell('openings', 'Openings are 0 to 1 of the face of a wall, or 0 to 100 %.')
+      : refuseCell('openings', 'Openings must be 0 to 1 of the wall area, or 0 to 100 %.')
   }
   const read = readOpenings(openings.text, format)
   return read.ok ? { openingSizes: read.sizes } : refuseCell('openings', read.problem)

@@ -361,12 +361,12 @@ const bracedBays = (layout: Layout, paths: readonly StiffElement['path'][]): rea
     stiffness: 1e8,
   }))
 steps.push([
-  'What holds the floors: braced bays',
+  'Lateral elements: braced bays',
   [diagonal, ...[layouts.floor, layouts.roof].flatMap((layout) => bracedBays(layout, braced.block))],
 ])
 
 steps.push([
-  'Wind on the sides of the workshop, and what holds it',
+  'Wind on the sides of the workshop, with its bracing',
   hall.flatMap((record) =>
     record.kind === 'layout' ? [...hallFacades(record.id), ...bracedBays(record, braced.hall)] : [],
   ),

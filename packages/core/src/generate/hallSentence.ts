@@ -29,13 +29,13 @@ export const hallSentence =
 type Read = { readonly ok: true; readonly brief: HallBrief } | { readonly ok: false; readonly problem: string }
 
 const asked = {
-  span: [/hall (?:of )?([\d.]+ ?\w+) by/i, 'Say the span and the bays like “Hall of 24 m by 6 x 6.0 m”.'],
-  bays: [/by (\d+) ?x/i, 'Say the bays like “by 6 x 6.0 m”.'],
-  bay: [/by \d+ ?x ?([\d.]+ ?\w+)/i, 'Say the bays like “by 6 x 6.0 m”.'],
-  eaves: [/eaves (?:at |of )?([\d.]+ ?\w+)/i, 'Say the height like “eaves at 6.00 m”.'],
-  pitch: [/pitch (?:of )?([\d.]+ ?°?)/i, 'Say the roof like “pitch 10°”.'],
-  frames: [/\b(truss|rafter|portal)/i, 'Say what carries the roof: trusses or rafters.'],
-  purlins: [/purlins (?:every )?([\d.]+ ?\w+)/i, 'Say the purlins like “purlins every 2 m”.'],
+  span: [/hall (?:of )?([\d.]+ ?\w+) by/i, 'Enter the span and the bays like “Hall of 24 m by 6 x 6.0 m”.'],
+  bays: [/by (\d+) ?x/i, 'Enter the bays like “by 6 x 6.0 m”.'],
+  bay: [/by \d+ ?x ?([\d.]+ ?\w+)/i, 'Enter the bays like “by 6 x 6.0 m”.'],
+  eaves: [/eaves (?:at |of )?([\d.]+ ?\w+)/i, 'Enter the eaves height like “eaves at 6.00 m”.'],
+  pitch: [/pitch (?:of )?([\d.]+ ?°?)/i, 'Enter the roof pitch like “pitch 10°”.'],
+  frames: [/\b(truss|rafter|portal)/i, 'Enter the roof structure: trusses or rafters.'],
+  purlins: [/purlins (?:every )?([\d.]+ ?\w+)/i, 'Enter the purlin spacing like “purlins every 2 m”.'],
 } as const satisfies Record<string, readonly [RegExp, string]>
 
 /** Words that go with what is read and add nothing to it. */
@@ -87,11 +87,11 @@ export function readHallSentence(text: string, family: FamilyId = 'EN'): Read {
 
 function limitProblem({ span, bays, bay, eaves, pitch, purlins }: HallBrief): string | undefined {
   const within = (value: number, from: number, to: number) => value >= from && value <= to
-  if (!within(span, 4, 100)) return 'A hall is 4 to 100 m wide here.'
-  if (!within(bays, 1, 40)) return 'There can be 1 to 40 bays.'
-  if (!within(bay, 1, 30)) return 'A bay is 1 to 30 m here.'
-  if (!within(eaves, 2, 30)) return 'The eaves are 2 to 30 m high here.'
-  if (!within(pitch, 0, Math.PI / 4)) return 'The pitch is 0 to 45° here.'
-  if (!within(purlins, 0.5, span / 2)) return 'The purlins stand 0.5 m up to half of the span apart.'
+  if (!within(span, 4, 100)) return 'The hall must be 4 to 100 m wide.'
+  if (!within(bays, 1, 40)) return '1 to 40 bays are allowed.'
+  if (!within(bay, 1, 30)) return 'A bay must be 1 to 30 m.'
+  if (!within(eaves, 2, 30)) return 'The eaves must be 2 to 30 m high.'
+  if (!within(pitch, 0, Math.PI / 4)) return 'The pitch must be 0 to 45°.'
+  if (!within(purlins, 0.5, span / 2)) return 'The purlin spacing must be 0.5 m to half the span.'
   return undefined
 }

@@ -28,8 +28,8 @@ const [least, most] = [0.1, 20]
 export function readJoists(text: string, format: NumberFormat): ReadJoists {
   const [, word = 'every', length = ''] = /^(?:(every|at most)\s+)?(.+)$/i.exec(text.trim()) ?? []
   const read = parseQuantity(length, 'length', format)
-  if (!read.ok) return { ok: false, problem: `${read.problem} Say “every 0.6 m” or “at most 0.6 m”.` }
-  if (read.value < least || read.value > most) return { ok: false, problem: 'Joists are 0.1 to 20 m apart.' }
+  if (!read.ok) return { ok: false, problem: `${read.problem} Enter “every 0.6 m” or “at most 0.6 m”.` }
+  if (read.value < least || read.value > most) return { ok: false, problem: 'The joist spacing must be 0.1 to 20 m.' }
   return { ok: true, joists: { kind: word.toLowerCase() === 'every' ? 'exact' : 'even', spacing: read.value } }
 }
 
@@ -57,8 +57,8 @@ export function joistsOn(
   })
   const lines = layouts.map((layout) => ({ layout, free: freeLines(panels, layout, spacing, document) }))
   const count = lines.reduce((sum, { free }) => sum + free.length, 0)
-  if (count === 0) return { ok: false, problem: 'There is no room for a joist at this spacing.' }
-  if (count > limit) return { ok: false, problem: `That would be ${count} joists; ${limit} at once is the most.` }
+  if (count === 0) return { ok: false, problem: 'No joist fits at this spacing.' }
+  if (count > limit) return { ok: false, problem: `This gives ${count} joists; ${limit} at once is the limit.` }
   const joists: Member[] = []
   for (const { layout, free } of lines) {
     const label = labeller(document, layout)

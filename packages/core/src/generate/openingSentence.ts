@@ -54,16 +54,16 @@ const silent = new RegExp(
 export function readOpeningSentence(text: string, family: FamilyId = 'EN'): Read {
   const sentence = new Sentence(text)
   const bays = sentence.take(/(\d+) ?x ?([\d.]+ ?\w+) by (\d+) ?x ?([\d.]+ ?\w+)/i)
-  if (!bays) return { ok: false, problem: 'Say the bays like “3 x 7.2 m by 3 x 6.0 m”.' }
+  if (!bays) return { ok: false, problem: 'Enter the bays like “3 x 7.2 m by 3 x 6.0 m”.' }
   const storeys = sentence.take(/(\d+) stor(?:e?y|eys|ies) of ([\d.]+ ?\w+)/i)
-  if (!storeys) return { ok: false, problem: 'Say the storeys like “4 storeys of 3.50 m”.' }
+  if (!storeys) return { ok: false, problem: 'Enter the storeys like “4 storeys of 3.50 m”.' }
   const spacing = sentence.take(/(?:steel )?(?:beams? )?every ([\d.]+ ?\w+)/i)
-  if (!spacing) return { ok: false, problem: 'Say the spacing of the beams like “beams every 3 m”.' }
+  if (!spacing) return { ok: false, problem: 'Enter the beam spacing like “beams every 3 m”.' }
   const slab = sentence.take(/([\d.]+ ?(?:mm|cm|m|in)) (?:of )?concrete( slabs?| floors?)?(?! beam)/i)
-  if (!slab) return { ok: false, problem: 'Say the slab like “150 mm concrete”.' }
+  if (!slab) return { ok: false, problem: 'Enter the slab like “150 mm concrete”.' }
   const use = useWords.find(([word]) => sentence.take(word) !== null)
   if (!use)
-    return { ok: false, problem: 'Say what the floors are for: offices, homes, classrooms, shops, storage, parking …' }
+    return { ok: false, problem: 'Give the use of the floors: offices, homes, classrooms, shops, storage, parking …' }
   const length = (part: string | undefined) => {
     const read = parseQuantity(part ?? '', 'length', metricPoint)
     return read.ok ? read.value : NaN
@@ -88,11 +88,11 @@ export function readOpeningSentence(text: string, family: FamilyId = 'EN'): Read
 
 function limitProblem(brief: BuildingBrief): string | undefined {
   const within = (value: number, from: number, to: number) => value >= from && value <= to
-  if (!within(brief.baysX, 1, 40) || !within(brief.baysY, 1, 40)) return 'There can be 1 to 40 bays each way.'
-  if (!within(brief.spanX, 1, 30) || !within(brief.spanY, 1, 30)) return 'A bay is 1 to 30 m here.'
-  if (!within(brief.storeys, 1, 100)) return 'There can be 1 to 100 storeys.'
-  if (!within(brief.storeyHeight, 2, 12)) return 'A storey is 2 to 12 m high here.'
-  if (!within(brief.beamSpacing, 0.5, brief.spanY)) return 'The spacing of the beams is 0.5 m up to the bay.'
-  if (!within(brief.slab, 0.05, 1)) return 'The slab is 50 mm to 1 m thick here.'
+  if (!within(brief.baysX, 1, 40) || !within(brief.baysY, 1, 40)) return '1 to 40 bays in each direction are allowed.'
+  if (!within(brief.spanX, 1, 30) || !within(brief.spanY, 1, 30)) return 'A bay must be 1 to 30 m.'
+  if (!within(brief.storeys, 1, 100)) return '1 to 100 storeys are allowed.'
+  if (!within(brief.storeyHeight, 2, 12)) return 'A storey must be 2 to 12 m high.'
+  if (!within(brief.beamSpacing, 0.5, brief.spanY)) return 'The beam spacing must be 0.5 m to the bay width.'
+  if (!within(brief.slab, 0.05, 1)) return 'The slab must be 50 mm to 1 m thick.'
   return undefined
 }

@@ -90,5 +90,5 @@ export function notUnderstood(parts: readonly string[]): string | null {
   if (parts.length === 0) return null
   const [first = '', ...more] = parts.map((part) => `“${part.slice(0, 40)}”`)
   const named = more.length === 0 ? `${first} is` : `${[first, ...more].slice(0, 3).join(' and ')} are`
-  return `${named} not understood. Leave it out; it can be set afterwards.`
+  return `${named} not understood. Remove it; it can be set later.`
 }

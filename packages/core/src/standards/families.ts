@@ -4,7 +4,7 @@ import { asceFamily } from './asce/family'
 import { bsFamily } from './bs/family'
 import { enFamily } from './en/family'
 import { germany } from './en/germany'
-import type { Family, FamilyId } from './family'
+import type { ActionId, Family, FamilyId } from './family'
 import { isFamily } from './is/family'
 import { resolveLayers, type Standard, type StandardLayer } from './layer'
 
@@ -55,4 +55,13 @@ export function standardOf(id: FamilyId, layers: readonly Layer[]): Standard {
   const standing = (wanted: Layer['standing']) =>
     layers.filter((layer) => layer.standing === wanted && layer.family === id)
   return resolveLayers(familyOf(id), [...standing('national'), ...standing('own')])
+}
+
+export type Terms = Readonly<Record<ActionId, string>>
+
+/** Actions as a family calls them within a sentence: live load in one is imposed load in another. */
+export const termsOf = (family: FamilyId): Terms => {
+  const { actionNames } = familyOf(family)
+  const small = (name: string) => `${name.slice(0, 1).toLowerCase()}${name.slice(1)}`
+  return Object.fromEntries(Object.entries(actionNames).map(([id, name]) => [id, small(name)])) as Terms
 }

@@ -135,6 +135,8 @@ export interface Family {
   readonly leastPartitionsOf?: readonly string[]
   /** A use whose load goes by the pitch of the roof that it lies on. */
   readonly pitched?: { readonly use: string; readonly rule: 'lessPerDegree' | 'toSixty' }
+  /** Actions as the family calls them, the first letter large. */
+  readonly actionNames: Readonly<Record<ActionId, string>>
   /** Why the cases of an action belong together. */
   readonly actionClauses: Readonly<Record<ActionId, string>>
   readonly exclusions: readonly Exclusion[]
@@ -145,6 +147,14 @@ export interface Family {
   readonly derivesWind: boolean
   readonly mass: MassRule
 }
+
+/** Names of actions that all families share. */
+export const sharedActionNames = {
+  wind: 'Wind',
+  construction: 'Construction',
+  barrier: 'Barriers',
+  lateral: 'Storey forces by weight',
+} as const
 
 /** The parameters of one use: its uniform and its concentrated load, and that on barriers. */
 export const useMeanings = (

@@ -8,7 +8,7 @@ import type { PressureRule } from './pressureRule'
 export const enPressureRule: PressureRule = {
   mark: 'qp',
   name: 'Peak velocity pressure',
-  velocity: { symbol: 'v_b,0', says: 'mean of 10 minutes at 10 m', clause: '4.2(1)P' },
+  velocity: { symbol: 'v_b,0', says: '10-minute mean at 10 m', clause: '4.2(1)P' },
   terrainClause: 'table 4.1',
   terrains: [
     ['0', '0 · sea or open coast'],
@@ -27,7 +27,7 @@ const rules: Readonly<Record<FamilyId, PressureRule | null>> = {
   ASCE: {
     mark: 'qz',
     name: 'Velocity pressure',
-    velocity: { symbol: 'V', says: 'gust of 3 s at 10 m', clause: '26.5' },
+    velocity: { symbol: 'V', says: '3-second gust at 10 m', clause: '26.5' },
     terrainClause: '26.7.3',
     terrains: [
       ['III', 'B · towns, suburbs, woods'],
@@ -41,7 +41,7 @@ const rules: Readonly<Record<FamilyId, PressureRule | null>> = {
   IS: {
     mark: 'pd',
     name: 'Design wind pressure',
-    velocity: { symbol: 'V_b', says: 'gust of 3 s at 10 m', clause: '6.2' },
+    velocity: { symbol: 'V_b', says: '3-second gust at 10 m', clause: '6.2' },
     terrainClause: '6.3.2.1',
     terrains: [
       ['0', '1 · open, all below 1.5 m'],

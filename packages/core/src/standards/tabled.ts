@@ -168,10 +168,10 @@ export const parametersOf = (
 })
 
 const massSymbols = {
-  low: ['ψ_E', 'factor', 'part of imposed load in the mass, light floors'],
-  high: ['ψ_E', 'factor', 'part of imposed load in the mass, heavy floors'],
-  storage: ['ψ_E', 'factor', 'part of imposed load in the mass, storage'],
-  limit: ['q_lim', 'pressure', 'imposed load up to which a floor is light for the mass'],
+  low: ['ψ_E', 'factor', 'share of imposed load in the seismic mass, light floors'],
+  high: ['ψ_E', 'factor', 'share of imposed load in the seismic mass, heavy floors'],
+  storage: ['ψ_E', 'factor', 'share of imposed load in the seismic mass, storage'],
+  limit: ['q_lim', 'pressure', 'imposed load up to which a floor counts as light'],
 } as const
 
 /** Meanings of the parameters of a family's mass rule. */
@@ -185,12 +185,12 @@ export const massMeanings = (
     }),
   )
 
-/** Meaning of the least allowance for partitions, in the family's symbol. */
+/** Meaning of the minimum partition allowance, in the family's symbol. */
 export const leastPartitions = (symbol: string): Readonly<Record<string, ParameterMeaning>> => ({
   'imposed.partitions.least': {
     symbol,
     quantity: 'pressure',
-    name: 'least allowance for partitions',
+    name: 'minimum partition allowance',
     min: 0,
     max: 1e5,
   },
@@ -198,7 +198,13 @@ export const leastPartitions = (symbol: string): Readonly<Record<string, Paramet
 
 /** Meaning of what stays of heavy floors that are reduced. */
 export const keptMeaning: Readonly<Record<string, ParameterMeaning>> = {
-  'reduction.kept': { symbol: 'q_keep', quantity: 'pressure', name: 'kept of heavy floors', min: 0, max: 1e5 },
+  'reduction.kept': {
+    symbol: 'q_keep',
+    quantity: 'pressure',
+    name: 'minimum ratio for heavy floors',
+    min: 0,
+    max: 1e5,
+  },
 }
 
 /** The symbols of a table of combinations: of a group its own, of wind the family's. */

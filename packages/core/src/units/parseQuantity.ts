@@ -21,7 +21,7 @@ export function parseQuantity(text: string, quantity: Quantity, format: NumberFo
     .replace(/[\u00a0\u202f]/g, ' ')
     .replace(/−/g, '-')
     .trim()
-  if (clean === '') return { ok: false, problem: 'Type a value.' }
+  if (clean === '') return { ok: false, problem: 'Enter a value.' }
   if (clean.length > 80) return { ok: false, problem: 'This is too long for a value: 80 characters at most.' }
   const ambiguous = ambiguousThousands(clean, format)
   if (ambiguous) return { ok: false, problem: ambiguous }
@@ -62,7 +62,7 @@ function ambiguousThousands(text: string, format: NumberFormat): string | undefi
   const [whole = '', fraction = ''] = found[0].split(mark)
   const decimalMark = format.decimal === 'point' ? '.' : ','
   const asFraction = `${whole}${decimalMark}${fraction}`
-  if (fraction.length !== 3) return `“${found[0]}” is not understood here: write ${asFraction}.`
+  if (fraction.length !== 3) return `“${found[0]}” is not understood. Write ${asFraction}.`
   return `“${found[0]}” can be read as ${formatNumber(Number(whole + fraction), 0, format.decimal)} or as ${asFraction}: write ${whole}${fraction} or ${asFraction}.`
 }
 

@@ -13,15 +13,15 @@ export function candidateText(
     case 'counts':
       return off > 0 ? `counts, ${away} off` : ''
     case 'offPanel':
-      return `left out, ${away} off`
+      return `excluded, ${away} off`
     case 'alongSpan':
-      return `left out, ${turned}`
+      return `excluded, ${turned}`
     case 'spared':
-      return 'left out by the panel'
+      return 'excluded for this panel'
     case 'takesNone':
-      return 'takes no load'
+      return 'not loaded'
     case 'inSpace':
-      return off > 0 ? `left out, in space, ${away} off the plane` : 'left out, in space'
+      return off > 0 ? `excluded, out of plane, ${away} off the plane` : 'excluded, out of plane'
   }
 }
 

@@ -6,17 +6,17 @@ type Reasons = readonly [reduced: string, whole: string]
 
 const reasons: Readonly<Record<FamilyId, Reasons>> = {
   EN: [
-    'may be reduced by area or storeys: EN 1991-1-1 6.3.1.2(10), (11)',
+    'reducible by area or storeys: EN 1991-1-1 6.3.1.2(10), (11)',
     'not reduced: EN 1991-1-1 6.3.1.2(10), (11) are for homes, offices, assembly and shops',
   ],
-  ASCE: ['may be reduced by area: ASCE 7 4.7.2', 'not reduced: ASCE 7 4.7.3 to 4.7.5'],
+  ASCE: ['reducible by area: ASCE 7 4.7.2', 'not reduced: ASCE 7 4.7.3 to 4.7.5'],
   IS: [
-    'may be reduced by storeys in columns, by area in beams: IS 875-2 3.2',
-    'not reduced: IS 875-2 3.2.1 leaves out storage, plant and garages',
+    'reducible by storeys in columns, by area in beams: IS 875-2 3.2',
+    'not reduced: IS 875-2 3.2.1 excludes storage, plant and garages',
   ],
   BS: [
-    'may be reduced by storeys or area: BS 6399-1 6.2, 6.3',
-    'not reduced: BS 6399-1 6.1 leaves out storage, plant, garages and light factories',
+    'reducible by storeys or area: BS 6399-1 6.2, 6.3',
+    'not reduced: BS 6399-1 6.1 excludes storage, plant, garages and light factories',
   ],
 }
 
@@ -27,18 +27,18 @@ const reasons: Readonly<Record<FamilyId, Reasons>> = {
 export function reductionReason(family: FamilyId, loads: KeyLoads, ownTable: string | null = null): string | null {
   const { key, cases, imposed, reducible, kept } = loads
   if (!cases || !imposed) return null
-  if (key.reducible === 'never') return 'not reduced, as said here'
+  if (key.reducible === 'never') return 'not reduced, as entered'
   const onRoof = isRoofCase(cases.imposed)
   const clause = kept?.basis.kind === 'parameter' && ownTable === null ? kept.basis.clause : null
-  const keeps = clause === null ? '' : `, and never below what a heavy floor keeps: ${clause}`
+  const keeps = clause === null ? '' : `, not below the minimum for heavy floors: ${clause}`
   if (reducible) return `${howReduced(family, cases.group, onRoof, ownTable)}${keeps}`
   return onRoof ? null : reasons[family][1]
 }
 
 function howReduced(family: FamilyId, group: string, onRoof: boolean, ownTable: string | null): string {
-  if (ownTable !== null && !onRoof) return `may be reduced by the own table “${ownTable}”`
-  if (family === 'ASCE' && onRoof) return 'may be reduced by area: ASCE 7 4.8'
+  if (ownTable !== null && !onRoof) return `reducible by the project table “${ownTable}”`
+  if (family === 'ASCE' && onRoof) return 'reducible by area: ASCE 7 4.8'
   if (family === 'ASCE' && group === 'Lp')
-    return 'reduced by a fifth at most, under two floors or more: ASCE 7 4.7.3, 4.7.4'
+    return 'reduced by at most 20 %, below two floors or more: ASCE 7 4.7.3, 4.7.4'
   return reasons[family][0]
 }

@@ -2,12 +2,12 @@ import type { SharingRule } from '../sharing/sharer'
 
 /** How a panel hands its load on, as sheets, traces and the report call it. */
 export const sharingNames: Readonly<Record<SharingRule, string>> = {
-  oneWay: 'one-way, along its span',
-  twoWay: 'two-way, to the nearest member',
-  surrounding: 'to the nearest surrounding beam',
-  even: 'one even value on the surrounding beams',
-  corners: 'to its corners',
-  stiffness: 'by stiffness, as a plate',
+  oneWay: 'one-way, along the span',
+  twoWay: 'two-way, nearest member',
+  surrounding: 'two-way, perimeter beams only',
+  even: 'surrounding beams, equal load per length',
+  corners: 'corner supports',
+  stiffness: 'plate on elastic supports',
 }
 
 /** Every rule with its name, to choose from. */

@@ -6,9 +6,9 @@ export const sourceNames = {
   point: 'point load',
   area: 'area load',
   stair: 'flight of stairs',
-  ownWeight: 'own weight',
+  ownWeight: 'self-weight',
   beam: 'beam',
-  strut: 'member in space',
+  strut: 'secondary member',
   column: 'column',
   hanger: 'hanger',
 } as const

@@ -29,19 +29,19 @@ export function PlaceLine({ placing }: { readonly placing: Placing }) {
   }
   return (
     <Row>
-      <TextField aria-label={`Place of the ${name}`} value={text} onChange={setText} autoFocus>
+      <TextField aria-label={`Position of the ${name}`} value={text} onChange={setText} autoFocus>
         <Box placeholder={points.length === 0 ? first : next} onKeyDown={onKeyDown} />
       </TextField>
       <Hint>
         {points.length} {points.length === 1 ? 'point' : 'points'} of {withArticle(name)}
         {view !== 'plan' && levelName !== undefined ? ` on level ${levelName}` : ''}
-        {shape === 'ring' || shape === 'path' ? '; Ctrl+Enter ends it' : ''}
+        {shape === 'ring' || shape === 'path' ? '; Ctrl+Enter finishes' : ''}
       </Hint>
       {upright && upright.planes.length > 0 && (
         <label>
           in the plane of{' '}
           <Choice
-            label="Plane that is drawn in"
+            label="Drawing plane"
             value={String(upright.depth)}
             options={upright.planes.map(({ at, text: words }) => [String(at), words] as const)}
             onChange={(at) => upright.onPlane(Number(at))}
@@ -50,11 +50,11 @@ export function PlaceLine({ placing }: { readonly placing: Placing }) {
       )}
       {(shape === 'ring' || shape === 'path') && (
         <Button isDisabled={!enough} onPress={placing.finish}>
-          End the {name}
+          Finish the {name}
         </Button>
       )}
       <Button kind="quiet" onPress={() => takeTool(null)}>
-        Put away
+        Cancel
       </Button>
       {problem && <Problem role="alert">{problem}</Problem>}
     </Row>

@@ -29,9 +29,9 @@ export function ToolBar({
     <>
       {row}
       <Choice
-        label="Draw something else"
+        label="Draw more object types"
         value={more.find((entry) => entry === tool) ?? null}
-        placeholder="something else"
+        placeholder="more …"
         options={more.map((entry) => [entry, tools[entry].name])}
         onChange={takeTool}
       />

@@ -36,7 +36,7 @@ export function useJointPlacing(z: number): SpacePlacing | null {
   if (!active) return null
 
   const end = ([from, to]: readonly Point3[]) => {
-    if (!from || !to) return setProblem('It needs two points.')
+    if (!from || !to) return setProblem('Two points are needed.')
     const made = strutBetween(tool, [from, to], getDocument(), Math.random)
     take(tool, made, made.levelId, [from, to])
   }

@@ -47,7 +47,7 @@ export function usePlacing(): Placing {
     if (!tool) return
     const document = getDocument()
     const layout = document.records.get(level?.layoutId ?? '')
-    if (!level || layout?.kind !== 'layout') return setProblem('There is no layout on this level to draw on yet.')
+    if (!level || layout?.kind !== 'layout') return setProblem('This level has no layout yet. Add one in Building.')
     const made = drawRecord(tool, points.map(inPlane), { document, layout, random: Math.random, closed })
     take(tool, made, level.id, shape === 'segment' ? points : [])
   }

@@ -64,7 +64,7 @@ export function SpacePane({ area, member, lit = nothing, drawing }: SpacePanePro
         ref={frame}
         tabIndex={0}
         role="group"
-        aria-label="Drawing, the building in space. Arrow keys pick the nearest neighbour, with Shift they turn the view."
+        aria-label="Drawing, building in 3D. Arrow keys select the nearest neighbour, with Shift they rotate the view."
         data-testid="drawing"
         {...handlers}
       >
@@ -74,9 +74,9 @@ export function SpacePane({ area, member, lit = nothing, drawing }: SpacePanePro
           <Said>{scene}</Said>
         ) : (
           <Said aria-hidden>
-            {largest.line > 0 && <>Tallest ordinate {formatQuantity(largest.line, 'lineLoad', format)}. </>}
+            {largest.line > 0 && <>Largest ordinate {formatQuantity(largest.line, 'lineLoad', format)}. </>}
             {largest.point > 0 && <>Longest arrow {formatQuantity(largest.point, 'force', format)}. </>}
-            Drag to turn, with the right button to move, wheel to come nearer; Shift and drag picks a box.
+            Drag to rotate, right button to pan, wheel to zoom, Shift and drag to select a box.
           </Said>
         )}
       </Frame>
@@ -106,7 +106,7 @@ function sceneOn(canvas: HTMLCanvasElement): SpaceScene | string {
   try {
     return new SpaceScene(canvas)
   } catch {
-    return 'This browser cannot draw in space. The list beside says what is there.'
+    return 'This browser cannot display 3D. Use the list of objects instead.'
   }
 }
 
@@ -115,8 +115,8 @@ const surfaceNames = {
   bearingWall: 'Bearing wall',
   barrier: 'Barrier',
   stair: 'Flight',
-  stiff: 'Stiff element',
-  wallSurface: 'Wall surface',
+  stiff: 'Lateral element',
+  wallSurface: 'Pressure surface',
 } as const
 
 function targetsOf(view: ReturnType<typeof useAnswer<{ kind: 'space'; caseId: string }>>): readonly Target[] {

@@ -33,7 +33,7 @@ function Picture({ picture }: Pick<Found, 'picture'>) {
   if (!picture) return null
   const says = sourceSays[picture.says]
   const none = picture.kind === 'parts' ? picture.parts.length === 0 : picture.levels.every(({ value }) => value === 0)
-  if (none) return <Said>Nothing in this building has to do with it.</Said>
+  if (none) return <Said>Not used in this project.</Said>
   return (
     <>
       <Said>{says}</Said>

@@ -25,7 +25,7 @@ export function StandardTable({ table, taken }: StandardTableProps) {
           ? formatValue(cell.value, cell.quantity, format)
           : formatQuantity(cell.value, cell.quantity, format),
     )
-  const takes = (id: string) => (taken.includes(id) ? 'takes it' : '')
+  const takes = (id: string) => (taken.includes(id) ? 'uses it' : '')
   const text = () => [
     [heading, ...heads.map(({ symbol, unit }) => [symbol, unit].filter(Boolean).join(', ')), 'this project'],
     ...rows.map((row) => [row.name, ...cellTexts(row), takes(row.id)]),

@@ -51,7 +51,7 @@ export function ActionsSheet() {
   if (!level || layout?.kind !== 'layout')
     return (
       <Sheet title="Actions">
-        <Note>No level carries a layout yet, so nothing can be loaded. Begin in Building.</Note>
+        <Note>No level has a layout yet. Start in Building.</Note>
       </Sheet>
     )
   const loaded = [...patches, ...runs, ...typed, ...stairs, ...barriers, ...regions, ...surfaces]
@@ -111,7 +111,7 @@ const words = {
   stair: ['Flight', 'flights of stairs'],
   barrier: ['Barrier', 'barriers'],
   reductionRegion: ['Reduction region', 'reduction regions'],
-  wallSurface: ['Wall surface', 'wall surfaces'],
+  wallSurface: ['Pressure surface', 'pressure surfaces'],
 } as const
 
 /** One by its label, several of a kind by their number, else how many are picked. */

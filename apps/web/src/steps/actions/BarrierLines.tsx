@@ -36,29 +36,29 @@ export const BarrierLines = memo(function BarrierLines({ barriers }: { readonly 
       </Line>
       {alone && <PressLines barrier={first} />}
       <Note>
-        It acts square to the barrier, outwards as drawn or inwards. It is handed on with its moment about the edge, in
-        a case of its own that no combination here takes.
+        Acts normal to the barrier, outwards (or inwards). Exported with its moment about the edge, in a separate case
+        that is not combined here.
       </Note>
       <ConcernsHere ids={barriers.map(({ id }) => id).join()} />
     </Section>
   )
 })
 
-/** The use of the floor behind it gives the load; a typed value stands instead of it. */
+/** The use of the use of adjacent floor gives the load; a typed value stands instead of it. */
 function UseOfFloor({ barriers }: { readonly barriers: readonly Barrier[] }) {
   const choiceOf = useChoiceOf()
   const fieldOf = useFieldOf()
   const format = useFormat()
   const uses = useUses()
   return (
-    <Line reference="floor behind it">
-      <Choice {...choiceOf(barriers, 'use', 'use', { ...uses, label: 'Use of the floor behind the barrier' })} />{' '}
+    <Line reference="use of adjacent floor">
+      <Choice {...choiceOf(barriers, 'use', 'use', { ...uses, label: 'Use of the floor adjacent to the barrier' })} />{' '}
       <QuantityField
-        {...fieldOf(barriers, 'value', 'typed load on the barrier', 'lineLoad', {
+        {...fieldOf(barriers, 'value', 'entered load on the barrier', 'lineLoad', {
           min: 0,
           max: 1e5,
           optional: true,
-          placeholder: 'by use',
+          placeholder: 'from the use',
         })}
       />
       <Several
@@ -80,7 +80,7 @@ function PressLines({ barrier }: { readonly barrier: Barrier }) {
         reference={clauseOf(load, 'typed')}
         result={<Value value={load.value} quantity="lineLoad" address={`barrier:${barrier.id}:load`} />}
       >
-        <SymbolText name={load.symbol} /> square to it, at{' '}
+        <SymbolText name={load.symbol} /> normal to it, at{' '}
         <Value value={place.value} quantity="length" address={`barrier:${barrier.id}:place`} strong={false} />
       </Line>
       <Line

@@ -50,14 +50,14 @@ export function BuildUpLines({ buildUp, slabs = none, upright = false }: BuildUp
           kind="link"
           onPress={() => add({ name: 'screed', thickness: 0.05, unitWeight: 20_000, load: null, source: '' })}
         >
-          Add a layer by thickness
+          Add layer by thickness
         </Button>
         {' · '}
         <Button
           kind="link"
           onPress={() => add({ name: 'finishes', thickness: null, unitWeight: null, load: 500, source: '' })}
         >
-          by load
+          by weight
         </Button>
         {' · '}
         <Button kind="link" onPress={() => setLooking(true)}>
@@ -97,7 +97,7 @@ function PastedLayers({ onAdd }: { readonly onAdd: (layers: readonly Layer[]) =>
         text={text}
         onText={setText}
         problems={read?.problems ?? []}
-        nothing="Nothing is added."
+        nothing="Nothing can be added."
         limit={layerTableLimits.characters}
       />
       {refused !== null && <CellsProblem>{refused}</CellsProblem>}
@@ -186,7 +186,7 @@ function LayerLine({ buildUp, layer, index }: LayerLineProps) {
         label="Name of the layer"
         value={layer.name}
         onCommit={(name) =>
-          name === '' ? 'A layer needs a name.' : replace(`${layer.name} is called ${name}`, { ...layer, name })
+          name === '' ? 'Enter a layer name.' : replace(`${layer.name} is called ${name}`, { ...layer, name })
         }
       />{' '}
       {layer.load === null ? (

@@ -33,8 +33,8 @@ export function BuildUpPicture({ buildUp, slabs, upright }: BuildUpPictureProps)
   )
   const thin = buildUp.layers.filter(({ thickness }) => thickness === null).map(({ name }) => name)
   const notes = [
-    ...(slab ? ['The slab is weighed in self-weight, and not here.'] : []),
-    ...(thin.length > 0 ? [`Without a thickness: ${thin.join(', ')}.`] : []),
+    ...(slab ? ['The slab is counted in self-weight, not in the build-up.'] : []),
+    ...(thin.length > 0 ? [`No thickness entered: ${thin.join(', ')}.`] : []),
   ]
   const under = 20 + Math.max(upright ? cut : drawn, (places.at(-1) ?? 0) + line / 2)
   const [x1, y0] = [left + (upright ? drawn : cut), 12]

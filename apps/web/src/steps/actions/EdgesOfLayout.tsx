@@ -31,11 +31,10 @@ export const EdgesOfLayout = memo(function EdgesOfLayout({
     .filter((record) => record.layout === layout.id)
     .sort((a, b) => byNumber.compare(a.label, b.label))
   return (
-    <Section title="Stairs, barriers and wall surfaces">
+    <Section title="Stairs, barriers and pressure surfaces">
       {here.length === 0 && (
         <Note>
-          None: draw a flight from its foot to its head, a barrier along an edge, or a surface that wind or earth
-          presses on.
+          None yet. Draw a flight from foot to head, a barrier along an edge, or a surface under wind or earth pressure.
         </Note>
       )}
       {here.map((record) => (
@@ -57,5 +56,5 @@ function sizeOf(record: Stair | Barrier | WallSurface, format: NumberFormat): st
   const show = (length: number) => formatQuantity(length, 'length', format)
   if (record.kind === 'stair') return `${show(goingOf(record))} by ${show(record.width)}`
   if (record.kind === 'barrier') return `${show(record.height)} high`
-  return record.pressures.length === 0 ? 'nothing presses on it' : `${record.pressures.length} to press on it`
+  return record.pressures.length === 0 ? 'no pressure' : `${record.pressures.length} pressures`
 }

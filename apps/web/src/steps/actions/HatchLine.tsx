@@ -7,12 +7,12 @@ import { Choice } from '../../ui/Choice'
 const names: Readonly<Record<Hatch, string>> = {
   rising: 'rising lines',
   falling: 'falling lines',
-  level: 'level lines',
-  upright: 'upright lines',
+  level: 'horizontal lines',
+  upright: 'vertical lines',
   risingFine: 'rising lines, close',
   fallingFine: 'falling lines, close',
-  levelFine: 'level lines, close',
-  uprightFine: 'upright lines, close',
+  levelFine: 'horizontal lines, close',
+  uprightFine: 'vertical lines, close',
 }
 const byOrder = 'byOrder'
 
@@ -34,7 +34,7 @@ export function HatchLine({ loadKey }: { readonly loadKey: LoadKey }) {
         {...choiceOf(loadKey, 'hatch', 'hatch', {
           label: 'Hatch of the load key',
           options: [
-            [byOrder, 'hatched in the order of the plan'],
+            [byOrder, 'hatch by order of the load keys'],
             ...hatches.map((name) => [name, names[name]] as const),
           ],
           none: byOrder,

@@ -49,7 +49,7 @@ export const KeyLines = memo(function KeyLines({ layout }: { readonly layout: La
       <Section title="">
         <Line reference="">
           <Button kind="link" onPress={add}>
-            Add a load key
+            Add load key
           </Button>
         </Line>
       </Section>
@@ -101,7 +101,8 @@ const KeySection = memo(function KeySection({ loadKey, here }: { readonly loadKe
             />
           }
         >
-          <SymbolText name={loads.concentrated.symbol} /> <small>alone, for the local check: in no case</small>
+          <SymbolText name={loads.concentrated.symbol} />{' '}
+          <small>concentrated load for local checks only; in no load case</small>
         </Line>
       )}
       <PartitionLine loadKey={loadKey} />

@@ -3,11 +3,13 @@ import styled from 'styled-components'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { Note, Section } from '../../sheet/Sheet'
 import { TableOut } from '../../ui/TableOut'
+import { useTerms } from '../../compute/useTerms'
 
 /** What each load key puts on the level in view, and on all levels together. */
 export function KeySums({ levelId, levelName }: { readonly levelId: string; readonly levelName: string }) {
   const rows = useAnswer({ kind: 'keySums' }) ?? []
   const format = useFormat()
+  const terms = useTerms()
   const here = rows.filter((row) => row.levelId === levelId)
   if (here.length === 0) return null
   const force = (value: number) => formatValue(value, 'force', format)
@@ -18,7 +20,12 @@ export function KeySums({ levelId, levelName }: { readonly levelId: string; read
     force(row.partitions),
   ]
   const [areaUnit, unit] = [unitOf('area', format), unitOf('force', format)]
-  const headings = [`area, ${areaUnit}`, `permanent, ${unit}`, `imposed, ${unit}`, `partitions, ${unit}`]
+  const headings = [
+    `area, ${areaUnit}`,
+    `${terms.permanent}, ${unit}`,
+    `${terms.imposed}, ${unit}`,
+    `partitions, ${unit}`,
+  ]
   const table = () => [
     ['level', 'load key', ...headings],
     ...rows.map((row) => [row.levelName, row.keyName, ...cells(row)]),
@@ -48,7 +55,9 @@ export function KeySums({ levelId, levelName }: { readonly levelId: string; read
           ))}
         </tbody>
       </Table>
-      <Note>Build-ups and uses of floors; slabs, beams, walls and typed loads stand on their own lines.</Note>
+      <Note>
+        Build-ups and {terms.imposed} loads of floors only; slabs, beams, walls and applied loads have their own lines.
+      </Note>
     </Section>
   )
 }

@@ -67,7 +67,7 @@ export function LayerFromTable({ onAdd, onDone }: LayerFromTableProps) {
         onChoose={choose}
         onText={(text) =>
           text === ''
-            ? 'Type a word of its name.'
+            ? 'Enter part of its name.'
             : onAdd({ name: cut(text, 60), thickness: 0.05, unitWeight: 20_000, load: null, source: '' })
         }
         onLeave={onDone}

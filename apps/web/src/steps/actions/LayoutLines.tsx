@@ -24,10 +24,10 @@ const ToPaper = styled(Link)`
 function PrintLink() {
   const projectId = useDocumentState((state) => state.projectId)
   const [look] = useLook()
-  return <ToPaper to={`/p/${projectId}/print${addressOf(look)}`}>Print the loading plan</ToPaper>
+  return <ToPaper to={`/p/${projectId}/print${addressOf(look)}`}>Print loading plan</ToPaper>
 }
 
-/** What stands on the floors of a layout: one default, and patches over it. */
+/** Floor loadss of a layout: one default, and patches over it. */
 export const FloorLines = memo(function FloorLines({
   layout,
   levelId,
@@ -42,7 +42,7 @@ export const FloorLines = memo(function FloorLines({
   const nameOf = (id: string | null) => keys.find((key) => key.id === id)?.name ?? 'none'
   const patches = allPatches.filter((patch) => patch.layout === layout.id).sort((a, b) => a.order - b.order)
   return (
-    <Section title="What stands on the floor" aside={<PrintLink />}>
+    <Section title="Floor loads" aside={<PrintLink />}>
       <Line reference="default">
         <Choice
           label="Default load key of the layout"
@@ -56,14 +56,14 @@ export const FloorLines = memo(function FloorLines({
           }}
         />
       </Line>
-      {layout.defaultKey === null && <Warm>The floor carries self-weight only. Give it a load key.</Warm>}
+      {layout.defaultKey === null && <Warm>Only self-weight so far. Assign a load key.</Warm>}
       {patches.map((patch) => (
         <PickLine key={patch.id} id={expanded(patch.id, levelId)} reference={`patch ${patch.order}`} name={patch.label}>
           : {nameOf(patch.key) === patch.label ? '' : `${nameOf(patch.key)}, `}
           {patchModes.find(([mode]) => mode === patch.mode)?.[1]}
         </PickLine>
       ))}
-      {patches.length === 0 && <Note>No patch yet: draw one where the floor carries something else.</Note>}
+      {patches.length === 0 && <Note>No patches yet. Draw one where the floor load differs.</Note>}
     </Section>
   )
 })
@@ -80,7 +80,7 @@ export const WallsOfLayout = memo(function WallsOfLayout({
   const runs = allRuns.filter((run) => run.layout === layout.id)
   return (
     <Section title="Walls" aside={<WallRound layout={layout} levelId={levelId} />}>
-      {runs.length === 0 && <Note>No wall run yet: draw one, or take the outline.</Note>}
+      {runs.length === 0 && <Note>No wall runs yet. Draw one, or use the outline.</Note>}
       {runs.map((run) => (
         <WallLines key={run.id} run={run} levelId={levelId} open={false} />
       ))}

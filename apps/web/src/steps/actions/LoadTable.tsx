@@ -35,8 +35,8 @@ export function LoadTable({ layout }: { readonly layout: Layout }) {
   return (
     <TableSection
       title="Loads from a table"
-      about="A row to each: a list of machines, or of walls that are lines."
-      help="Headings: what, from, load; to for a line load; use for an imposed one; label, nature; or x1, y1, x2, y2 in place of from and to. Units as in “load, kN”."
+      about="One row per load, e.g. an equipment list or walls as line loads."
+      help="Headings: source, from, load; to for a line load; use for an imposed load; label, nature; or x1, y1, x2, y2 instead of from and to. Units as in “load, kN”."
       label="Table of loads"
       example={'what,from,load\nchiller 1,B2 + 1.5 m north,34.5 kN'}
       limit={loadTableLimits.characters}

@@ -9,7 +9,7 @@ import { Value } from '../../sheet/Value'
 import { QuantityField } from '../../ui/QuantityField'
 import { TextLine } from '../../ui/TextLine'
 
-/** Openings as a share of the face, or by their sizes; sizes go before the share. */
+/** Openings as a share of the wall area, or by their sizes; sizes go before the share. */
 export function OpeningsLine({ runs }: { readonly runs: readonly WallRun[] }) {
   const edit = useEdit()
   const note = useNote()

@@ -10,8 +10,8 @@ import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 
 const ruleNames: Readonly<Record<PartitionRule, string>> = {
-  byWeight: 'from their weight',
-  least: 'least of the standard',
+  byWeight: 'from wall weight',
+  least: 'minimum in the standard',
   typed: 'typed',
 }
 
@@ -44,11 +44,11 @@ export function PartitionLine({ loadKey }: { readonly loadKey: LoadKey }) {
       }
     >
       <Choice
-        label={`Partition rule of ${loadKey.name}`}
+        label={`Partition method of ${loadKey.name}`}
         value={loadKey.partitionRule}
         options={partitionRules.map((rule) => [rule, ruleNames[rule]] as const)}
         onChange={choose}
-        placeholder="none of this standard"
+        placeholder="not a method of this standard"
       />{' '}
       <AllowanceField loadKey={loadKey} />
     </Line>

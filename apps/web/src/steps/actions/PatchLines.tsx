@@ -13,8 +13,8 @@ import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 
 export const patchModes = [
-  ['insteadOf', 'instead of what is below'],
-  ['onTopOf', 'on top of what is below'],
+  ['insteadOf', 'replaces the load below'],
+  ['onTopOf', 'adds to the load below'],
 ] as const
 
 /** The picked patches: what they carry, and whether they replace or add. */
@@ -28,7 +28,7 @@ export const PatchLines = memo(function PatchLines({ patches }: { readonly patch
   const area = patches.reduce((sum, { outline }) => sum + Math.abs(signedArea(outline)), 0)
   const alone = patches.length === 1
   return (
-    <Section title="What it carries">
+    <Section title="Patch load">
       <Line reference={alone ? 'label' : 'together'} result={<Value value={area} quantity="area" />}>
         {alone && <NameField label="Label of the patch" record={first} />}
       </Line>
@@ -37,10 +37,10 @@ export const PatchLines = memo(function PatchLines({ patches }: { readonly patch
         <Several records={patches} textOf={({ key }) => wordOf(keyOptions, key)} />
       </Line>
       <Line reference="stands">
-        <Choice {...choiceOf(patches, 'mode', 'stands', { label: 'How the patch stands', options: patchModes })} />
+        <Choice {...choiceOf(patches, 'mode', 'stands', { label: 'Effect of the patch', options: patchModes })} />
         {alone && (
           <>
-            {' as number '}
+            {' order '}
             <QuantityField {...fieldOf(first, 'order', 'order of the patch', 'count', { min: 0, max: 1e6 })} />
           </>
         )}
@@ -67,7 +67,7 @@ function Overlaps({ patch }: { readonly patch: Patch }) {
         ? isOver
           ? `stands instead of ${labelOf(otherId)} there`
           : `${labelOf(otherId)} stands instead of it there`
-        : 'both count there'}
+        : 'both apply there'}
     </Line>
   ))
 }

@@ -16,7 +16,7 @@ export function PlaceOfWalls({ runs }: { readonly runs: readonly WallRun[] }) {
   const aside = (by: number | null): string | undefined =>
     by === null || by === 0
       ? undefined
-      : edit.setEach(runs, `${note.subject(runs)}: aside by ${formatQuantity(by, 'length', format)}`, (run) =>
+      : edit.setEach(runs, `${note.subject(runs)}: offset ${formatQuantity(by, 'length', format)}`, (run) =>
           movedAside(run, by),
         )
   const toEdge = () => {
@@ -37,9 +37,9 @@ export function PlaceOfWalls({ runs }: { readonly runs: readonly WallRun[] }) {
           </Button>
         }
       >
-        aside by{' '}
+        offset{' '}
         <QuantityField
-          label="Aside by"
+          label="Offset"
           quantity="length"
           format={format}
           value={null}
@@ -59,7 +59,7 @@ export function PlaceOfWalls({ runs }: { readonly runs: readonly WallRun[] }) {
           </Button>
         }
       >
-        who lean on a parapet press against it
+        applies horizontal barrier loads along the parapet
       </Line>
     </>
   )

@@ -8,15 +8,10 @@ import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 import { TextLine } from '../../ui/TextLine'
 import { useUses } from './useUses'
+import { useTerms } from '../../compute/useTerms'
 
 type Pressures = WallSurface['pressures']
 type Pressure = Pressures[number]
-
-const natures = [
-  ['permanent', 'permanent'],
-  ['imposed', 'imposed'],
-  ['wind', 'wind'],
-] as const
 
 const sides = windDirections.map(({ id, name }) => [id, name.replace('wind ', '')] as const)
 
@@ -34,11 +29,11 @@ export function PressureLines({ surfaces }: { readonly surfaces: readonly WallSu
     edit.setEach<WallSurface>(surfaces, `${note.subject(surfaces)}: ${what}`, () => ({ pressures: next }))
   if (!alike)
     return (
-      <Section title="What presses on them">
-        <Note>They are pressed differently. Pick one to see how, or give all what the first has.</Note>
+      <Section title="Pressures">
+        <Note>Their pressures differ. Select one to see them, or apply the first one's to all.</Note>
         <Line reference="">
           <Button kind="link" onPress={() => set(pressures, `pressures of ${first.label}`)}>
-            give all the pressures of {first.label}
+            apply to all the pressures of {first.label}
           </Button>
         </Line>
       </Section>
@@ -49,8 +44,10 @@ export function PressureLines({ surfaces }: { readonly surfaces: readonly WallSu
       what,
     )
   return (
-    <Section title="What presses on it">
-      {pressures.length === 0 && <Note>Nothing yet. Positive presses on its outer face, negative pulls.</Note>}
+    <Section title="Pressures">
+      {pressures.length === 0 && (
+        <Note>No pressures yet. Positive values act towards the outer face, negative values are suction.</Note>
+      )}
       {pressures.map((pressure, i) => (
         <PressureRow
           key={i}
@@ -60,7 +57,7 @@ export function PressureLines({ surfaces }: { readonly surfaces: readonly WallSu
           onDelete={() =>
             set(
               pressures.filter((_, k) => k !== i),
-              `pressure ${i + 1} taken away`,
+              `pressure ${i + 1} deleted`,
             )
           }
         />
@@ -68,15 +65,14 @@ export function PressureLines({ surfaces }: { readonly surfaces: readonly WallSu
       <Line
         reference=""
         result={
-          <Button
-            kind="link"
-            onPress={() => set([...pressures, { ...plain, ...kept(pressures) }], 'one pressure more')}
-          >
-            {pressures.length === 0 ? 'add a pressure' : 'one more'}
+          <Button kind="link" onPress={() => set([...pressures, { ...plain, ...kept(pressures) }], 'pressure added')}>
+            {pressures.length === 0 ? 'add pressure' : 'add'}
           </Button>
         }
       >
-        {pressures.length > 0 && <small>Positive presses on the outer face, negative pulls.</small>}
+        {pressures.length > 0 && (
+          <small>Positive values act towards the outer face, negative values are suction.</small>
+        )}
       </Line>
     </Section>
   )
@@ -97,6 +93,8 @@ interface PressureRowProps {
 
 function PressureRow({ number, pressure, onChange, onDelete }: PressureRowProps) {
   const uses = useUses()
+  const terms = useTerms()
+  const natures = (['permanent', 'imposed', 'wind'] as const).map((id) => [id, terms[id]] as const)
   const { nature, use, from, what } = pressure
   const name = `pressure ${number}`
   return (
@@ -104,7 +102,7 @@ function PressureRow({ number, pressure, onChange, onDelete }: PressureRowProps)
       <Line
         reference={name}
         result={
-          <Button kind="link" aria-label={`Take ${name} away`} onPress={onDelete}>
+          <Button kind="link" aria-label={`Delete ${name}`} onPress={onDelete}>
             delete
           </Button>
         }
@@ -117,7 +115,7 @@ function PressureRow({ number, pressure, onChange, onDelete }: PressureRowProps)
         />{' '}
         {nature === 'wind' && (
           <Choice
-            label={`Where the wind of ${name} comes from`}
+            label={`Wind direction of ${name}`}
             value={from}
             options={sides}
             onChange={(next) => onChange({ from: next }, `${name} ${wordOf(sides, next)}`)}
@@ -132,7 +130,7 @@ function PressureRow({ number, pressure, onChange, onDelete }: PressureRowProps)
           />
         )}{' '}
         <TextLine
-          label={`What ${name} comes from`}
+          label={`What ${name}`}
           value={what}
           placeholder="earth, zone D …"
           onCommit={(next) => onChange({ what: next }, `${name} comes from ${next || 'nothing'}`)}
@@ -164,7 +162,7 @@ function End({ name, end, value, pressure, onChange }: EndProps) {
       min={-1e6}
       max={1e6}
       onCommit={(next) => {
-        if (next === null) return 'A pressure has a value, 0 for none.'
+        if (next === null) return 'Enter a pressure, 0 for none.'
         // a new one is even until its foot is typed
         const even = end === 'top' && pressure.top === 0 && pressure.foot === 0
         return onChange(

@@ -14,15 +14,15 @@ import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 
 const slabWays = [
-  ['byArea', 'for the floor of the region'],
+  ['byArea', 'by the area of the region'],
   ['typed', 'by a factor'],
-  ['whole', 'not at all'],
+  ['whole', 'no reduction'],
 ] as const
 
 const beamWays = [
-  ['usual', 'for what each supports'],
+  ['usual', 'by the area each beam supports'],
   ['typed', 'by a factor'],
-  ['whole', 'not at all'],
+  ['whole', 'no reduction'],
 ] as const
 
 interface ReductionRegionLinesProps {
@@ -97,7 +97,7 @@ function InThisCase({ region }: { readonly region: ReductionRegion }) {
   const caseId = useCaseId()
   const rows = useAnswer({ kind: 'slabReductions', caseId }) ?? []
   const own = rows.filter(({ expandedId }) => expandedId.startsWith(`${region.id}@`))
-  if (own.length === 0) return <Note>In the case in view nothing of its slabs is reduced.</Note>
+  if (own.length === 0) return <Note>No slab load of the region is reduced in the case shown.</Note>
   return own.map(({ expandedId, levelName, area, factor, whole, reduced }) => (
     <Line
       key={expandedId}
@@ -117,9 +117,9 @@ function SlabNote() {
   const [basis] = useRecords('basis')
   return (
     <Note>
-      Slabs hand their load on whole: what is reduced is for the design of the slab itself. Beams whose middle lies in
-      the region follow it; of several regions the smallest holds.
-      {basis?.family === 'ASCE' && ' Of a one-way slab no more counts than its span by 1.5 spans across it (4.7.6).'}
+      Slab reactions stay unreduced; the reduction is for slab design only. Applies to beams whose midpoint is inside
+      the region; the smallest region governs.
+      {basis?.family === 'ASCE' && ' The width of a one-way slab is limited to 1.5 times its span (4.7.6).'}
     </Note>
   )
 }

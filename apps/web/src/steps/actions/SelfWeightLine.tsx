@@ -23,7 +23,7 @@ export const SelfWeightLine = memo(function SelfWeightLine() {
       >
         from sections and slabs, in{' '}
         <Button kind="link" onPress={() => change({ case: selfWeight })}>
-          a case of its own
+          a separate case
         </Button>
         {basis && (
           <>

@@ -7,15 +7,16 @@ import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { Fold } from '../../ui/Fold'
 import { QuantityField } from '../../ui/QuantityField'
+import { useTerms } from '../../compute/useTerms'
 
-/** What a load key carries beside the finished floor: while it is built, and for the mass of the level. */
+/** What a load key carries beside the finished floor: during construction, and for the mass of the level. */
 export function StageLines({ loadKey }: { readonly loadKey: LoadKey }) {
   const said = [loadKey.constructionPermanent, loadKey.constructionImposed, loadKey.massOnly, loadKey.massShare]
   const count = said.filter((value) => value !== null).length
   return (
     <Fold
       title="Construction stage, mass"
-      aside={count === 0 ? 'as the finished floor' : `${count} typed`}
+      aside={count === 0 ? 'same as finished floor' : `${count} typed`}
       startsOpen={count > 0}
     >
       <Fields loadKey={loadKey} />
@@ -30,18 +31,31 @@ function Fields({ loadKey }: { readonly loadKey: LoadKey }) {
   const pressure = { min: 0, max: 1e6, optional: true, placeholder: 'none' } as const
   const { name } = loadKey
   const cited = useCited()
+  const terms = useTerms()
   return (
     <>
-      <Line reference="while it is built">
-        permanent{' '}
+      <Line reference="during construction">
+        {terms.permanent}{' '}
         <QuantityField
-          {...fieldOf(loadKey, 'constructionPermanent', `construction, permanent, of ${name}`, 'pressure', pressure)}
+          {...fieldOf(
+            loadKey,
+            'constructionPermanent',
+            `construction, ${terms.permanent}, of ${name}`,
+            'pressure',
+            pressure,
+          )}
         />
       </Line>
-      <Line reference="while it is built">
-        imposed{' '}
+      <Line reference="during construction">
+        {terms.imposed}{' '}
         <QuantityField
-          {...fieldOf(loadKey, 'constructionImposed', `construction, imposed, of ${name}`, 'pressure', pressure)}
+          {...fieldOf(
+            loadKey,
+            'constructionImposed',
+            `construction, ${terms.imposed}, of ${name}`,
+            'pressure',
+            pressure,
+          )}
         />
       </Line>
       <Line
@@ -50,19 +64,19 @@ function Fields({ loadKey }: { readonly loadKey: LoadKey }) {
           loads && <Value value={loads.massShare.value} quantity="factor" address={`key:${loadKey.id}:massShare`} />
         }
       >
-        <SymbolText name="ψ_E" /> of the imposed load counts as mass{' '}
+        <SymbolText name="ψ_E" /> of the {terms.imposed} load in the seismic mass{' '}
         <QuantityField
-          {...fieldOf(loadKey, 'massShare', `part of ${name} in the mass`, 'factor', {
+          {...fieldOf(loadKey, 'massShare', `share of ${name} in the seismic mass`, 'factor', {
             min: 0,
             max: 1,
             optional: true,
-            placeholder: 'as the standard',
+            placeholder: 'from the standard',
           })}
         />
       </Line>
-      <Line reference="mass only">
-        <QuantityField {...fieldOf(loadKey, 'massOnly', `mass only of ${name}`, 'pressure', pressure)} />{' '}
-        <small>loads nothing</small>
+      <Line reference="additional seismic mass">
+        <QuantityField {...fieldOf(loadKey, 'massOnly', `additional seismic mass of ${name}`, 'pressure', pressure)} />{' '}
+        <small>applies no load</small>
       </Line>
     </>
   )

@@ -23,6 +23,7 @@ import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 import { StairPicture } from './StairPicture'
+import { useTerms } from '../../compute/useTerms'
 
 const noKey = 'none'
 
@@ -60,7 +61,7 @@ export const StairLines = memo(function StairLines({ stairs }: { readonly stairs
           <EndLoads stair={first} />
         </>
       )}
-      <Note>Half goes to the beam or landing at each end, as a line load across its width.</Note>
+      <Note>Half of the load is transferred to the beam or landing at each end, as a line load across the width.</Note>
       <ConcernsHere ids={stairs.map(({ id }) => id).join()} />
     </Section>
   )
@@ -99,14 +100,15 @@ function KeyChoice({ stairs }: { readonly stairs: readonly Stair[] }) {
 
 /** What each end hands on, case by case. */
 function EndLoads({ stair }: { readonly stair: Stair }) {
+  const terms = useTerms()
   const material = useRecord(stair.material)
   const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === stair.key)
   const factor = useSelfWeightFactor()
   const weight = material?.kind === 'material' ? timesFactor(weightOfFlight(stair, material), factor) : null
   const rows = [
-    ['own weight', weight, selfWeight],
+    ['self-weight', weight, selfWeight],
     ['build-up', loads?.buildUp, buildUps],
-    ['imposed', loads?.imposed, loads?.cases?.imposed],
+    [terms.imposed, loads?.imposed, loads?.cases?.imposed],
   ] as const
   return rows.map(([name, load, caseId]) =>
     load && caseId && load.value !== 0 ? (

@@ -32,15 +32,15 @@ function Push({ record }: { readonly record: StoreyForces }) {
   const fieldOf = useFieldOf()
   const [, change] = useLook()
   const remove = () => {
-    edit.remove(`Storey forces ${record.name} taken away`, [record])
+    edit.remove(`Storey forces ${record.name} deleted`, [record])
     change({ case: null })
   }
   return (
     <Section
-      title="How they push"
+      title="Direction and magnitude"
       aside={
         <Button kind="link" onPress={remove}>
-          Take away
+          Delete
         </Button>
       }
     >
@@ -48,21 +48,19 @@ function Push({ record }: { readonly record: StoreyForces }) {
         <NameField label="Name of the storey forces" record={record} maxLength={60} />
       </Line>
       <Line reference="way">
-        <QuantityField {...fieldOf(record, 'angle', 'way they push', 'angle', { min: -7, max: 7 })} /> from global X,
-        counterclockwise
+        <QuantityField {...fieldOf(record, 'angle', 'direction of the force', 'angle', { min: -7, max: 7 })} /> from
+        global X, counterclockwise
       </Line>
       <RuleLines record={record} />
       <Line reference="aside">
-        <QuantityField
-          {...fieldOf(record, 'aside', 'distance past the centre of mass', 'length', { min: -1000, max: 1000 })}
-        />{' '}
-        past the centre of mass, to the left of the push
+        <QuantityField {...fieldOf(record, 'aside', 'eccentricity', 'length', { min: -1000, max: 1000 })} /> from the
+        centre of mass, to the left of the force
       </Line>
     </Section>
   )
 }
 
-/** A part of the weight of each level; or the family's clauses for earthquakes, where it has some. */
+/** A percentage of weight of each level; or the family's clauses for earthquakes, where it has some. */
 function RuleLines({ record }: { readonly record: StoreyForces }) {
   const fieldOf = useFieldOf()
   const choiceOf = useChoiceOf()
@@ -72,20 +70,20 @@ function RuleLines({ record }: { readonly record: StoreyForces }) {
   const address = `baseShear:${lateralCase(record.id)}`
   const traced = useAnswer({ kind: 'why', address })
   const rules = [
-    ['share', 'a part of the weight'],
-    ['earthquake', rule?.name ?? 'by the clauses for earthquakes'],
+    ['share', 'percentage of weight'],
+    ['earthquake', rule?.name ?? 'seismic, to the standard'],
   ] as const
   return (
     <>
       {(rule !== null || isEarthquake) && (
-        <Line reference="goes by">
-          <Choice {...choiceOf(record, 'rule', 'goes by', { label: 'What storey forces go by', options: rules })} />
+        <Line reference="derived from">
+          <Choice {...choiceOf(record, 'rule', 'derived from', { label: 'Basis of storey forces', options: rules })} />
         </Line>
       )}
       {!isEarthquake && (
-        <Line reference="part of the weight">
-          <QuantityField {...fieldOf(record, 'share', 'part of the weight', 'factor', { min: 0, max: 2 })} /> of what
-          counts for the mass of a level
+        <Line reference="percentage of weight">
+          <QuantityField {...fieldOf(record, 'share', 'percentage of weight', 'factor', { min: 0, max: 2 })} /> of the
+          seismic mass of a level
         </Line>
       )}
       {isEarthquake && (
@@ -96,14 +94,14 @@ function RuleLines({ record }: { readonly record: StoreyForces }) {
                 min: 0.01,
                 max: 20,
                 optional: true,
-                placeholder: 'by its height',
+                placeholder: 'from the height',
               })}
             />
           </Line>
           {traced && <Chain traced={traced} address={address} />}
           <Note>
-            Zone, importance, response, soil and period stand with the values of the standard, in Basis: they are those
-            of zone II and medium soil until they are changed there.
+            Zone, importance, response reduction, soil and period factors are values of the standard, in Basis.
+            Defaults: zone II, medium soil.
           </Note>
         </>
       )}
@@ -144,7 +142,7 @@ function Levels({ record, caseId }: { readonly record: StoreyForces; readonly ca
             min={-1e10}
             max={1e10}
             optional
-            placeholder={record.rule === 'earthquake' ? 'by its part' : 'by weight'}
+            placeholder={record.rule === 'earthquake' ? 'by share' : 'by weight'}
             onCommit={(value) => setForce(levelId, level, value)}
           />
           {point && (
@@ -157,11 +155,11 @@ function Levels({ record, caseId }: { readonly record: StoreyForces; readonly ca
         </Line>
       ))}
       <Line lit reference="sum" result={<Value value={lateral.total} quantity="force" address={`applied:${caseId}`} />}>
-        along the push
+        along the force
       </Line>
       <Note>
-        A case of its own that no combination here takes. Who holds it in every storey stands in Paths; it is handed
-        over with the storey forces.
+        A separate case that is not combined here. Its distribution per storey is shown in Paths and exported with the
+        storey forces.
       </Note>
     </Section>
   )
@@ -198,7 +196,8 @@ export function StoreyForcesList() {
     >
       {records.length === 0 && (
         <Note>
-          None. They push each level at its centre of mass: notional forces, or a first guess for an earthquake.
+          None. Applied at the centre of mass of each level, e.g. notional horizontal forces or a first estimate of
+          seismic forces.
         </Note>
       )}
       {records.map((record) => (

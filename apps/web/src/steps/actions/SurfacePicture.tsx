@@ -32,7 +32,7 @@ export function SurfacePicture({ stretch }: { readonly stretch: StretchView }) {
     <SheetPicture
       viewBox={`0 0 ${width} ${tall.toFixed(0)}`}
       role="img"
-      aria-label={`Elevation of stretch ${stretch.index + 1}, ${formatQuantity(stretch.length, 'length', format)} by ${formatQuantity(high - low, 'length', format)}`}
+      aria-label={`Elevation of segment ${stretch.index + 1}, ${formatQuantity(stretch.length, 'length', format)} by ${formatQuantity(high - low, 'length', format)}`}
     >
       <path d={path(stretch.net)} fill="var(--accent-soft)" stroke="var(--quiet)" fillRule="evenodd" />
       {idle.map((rest, i) => (

@@ -34,13 +34,13 @@ export function SurfaceResults({ surfaceId, levelId, caseId }: SurfaceResultsPro
   if (!stretch) return null
   return (
     <Section
-      title="Who takes it, in the case in view"
-      aside={<TableOut name="wall surface" rows={() => rowsOf(view, format)} />}
+      title="Supporting members, case shown"
+      aside={<TableOut name="pressure surface" rows={() => rowsOf(view, format)} />}
     >
       {view.stretches.length > 1 && (
         <Line reference="stretch">
           <Choice
-            label="Stretch of the surface"
+            label="Segment of the surface"
             value={String(stretch.index)}
             options={view.stretches.map(
               ({ index }) => [String(index), `${index + 1} of ${view.stretches.length}`] as const,
@@ -51,7 +51,7 @@ export function SurfaceResults({ surfaceId, levelId, caseId }: SurfaceResultsPro
       )}
       <SurfacePicture stretch={stretch} />
       <Line reference="applied" result={<Value value={view.applied} quantity="force" />}>
-        on <Value value={view.area} quantity="area" strong={false} /> less openings
+        on <Value value={view.area} quantity="area" strong={false} /> excluding openings
       </Line>
       {view.applied === 0 && stretch.top === 0 && stretch.foot === 0 ? (
         <OtherCases view={view} />
@@ -69,11 +69,11 @@ function OtherCases({ view: { cases } }: { readonly view: SurfaceView }) {
   const named = overview ? allCases(overview).filter(({ loadCase }) => cases.includes(loadCase.id)) : []
   return (
     <Note>
-      Nothing presses in this case.{' '}
+      No pressure in this case.{' '}
       {named.map(({ loadCase: { id, name } }) => (
         <span key={id}>
           <Button kind="link" onPress={() => change({ case: id })}>
-            look at {name}
+            show {name}
           </Button>{' '}
         </span>
       ))}
@@ -95,19 +95,19 @@ function Taken({ view, stretch }: { readonly view: SurfaceView; readonly stretch
         </Line>
       ))}
       {stretch.levels.map(({ levelName, force }) => (
-        <Line key={levelName} reference="held by" result={<Value value={force} quantity="force" />}>
+        <Line key={levelName} reference="supported by" result={<Value value={force} quantity="force" />}>
           level {levelName}
         </Line>
       ))}
       {lost && (
         <Warm>
-          <Value value={view.notCarried} quantity="force" /> is carried by nothing.
+          <Value value={view.notCarried} quantity="force" /> is not carried.
         </Warm>
       )}
       {view.inDerivedWind && (
         <Note>
-          It lies on the rectangle in the wind, whose storey forces hold all of it already. It is handed to members for
-          their own bending, and not added to the levels again.
+          Within the wind rectangle, whose storey forces include this pressure. Applied to members for bending only, and
+          not added to the levels again.
         </Note>
       )}
     </>
@@ -126,7 +126,7 @@ const kindWords = {
   beam: 'beam',
   column: 'column',
   strut: 'girt or post',
-  edge: 'edge of floor',
+  edge: 'floor edge',
   ground: 'ground',
 } as const
 
@@ -157,7 +157,7 @@ function Taker({ rest: { expandedId, label } }: { readonly rest: TakerRow }) {
 
 function rowsOf(view: SurfaceView, format: NumberFormat): readonly (readonly string[])[] {
   return [
-    ['stretch', 'what takes it', 'level', `inwards, ${unitOf('force', format)}`],
+    ['stretch', 'member', 'level', `inwards, ${unitOf('force', format)}`],
     ...view.stretches.flatMap(({ index, rests }) =>
       rests
         .filter(({ force }) => Math.abs(force) >= 0.5)

@@ -29,17 +29,14 @@ import { QuantityField } from '../../ui/QuantityField'
 import { TextLine } from '../../ui/TextLine'
 import { useUses } from './useUses'
 import { byNumber } from '../../ui/byNumber'
+import { useTerms } from '../../compute/useTerms'
 
 const measures = [
-  ['plan', 'down, per area of plan'],
-  ['slope', 'down, per area as it lies'],
-  ['square', 'square to the surface, per area as it lies'],
+  ['plan', 'vertical, per plan area'],
+  ['slope', 'vertical, per true area'],
+  ['square', 'normal to the surface, per true area'],
 ] as const
 
-const natures = [
-  ['permanent', 'permanent'],
-  ['imposed', 'imposed'],
-] as const
 /** The picked line, point and area loads: what they are, how much, and which case they act in. */
 export const TypedLoadLines = memo(function TypedLoadLines({ loads }: { readonly loads: readonly TypedLoad[] }) {
   const lines = loads.filter((load): load is LineLoad => load.kind === 'lineLoad')
@@ -48,7 +45,7 @@ export const TypedLoadLines = memo(function TypedLoadLines({ loads }: { readonly
   const [first] = loads
   if (!first) return null
   return (
-    <Section title="What it carries">
+    <Section title="Applied load">
       {loads.length === 1 && (
         <Line reference="label">
           <NameField label="Label of the load" record={first} /> <WhatField load={first} />
@@ -68,12 +65,10 @@ function WhatField({ load }: { readonly load: TypedLoad }) {
   const note = useNote()
   return (
     <TextLine
-      label="What the load comes from"
+      label="Source of the load"
       value={load.what}
       placeholder="stair flight, chiller …"
-      onCommit={(what) =>
-        edit.set<TypedLoad>(load, note.text(load, 'comes from', load.what || 'nothing', what), { what })
-      }
+      onCommit={(what) => edit.set<TypedLoad>(load, note.text(load, 'source', load.what || 'nothing', what), { what })}
     />
   )
 }
@@ -87,7 +82,7 @@ function LineValue({ loads }: { readonly loads: readonly LineLoad[] }) {
   const limits = { min: -1e7, max: 1e7 }
   return (
     <>
-      <Line reference="along its path, down" result={<Value value={force} quantity="force" />}>
+      <Line reference="along its path, downwards" result={<Value value={force} quantity="force" />}>
         <QuantityField {...fieldOf(loads, 'value', 'line load', 'lineLoad', limits)} /> ·{' '}
         <Value value={length} quantity="length" strong={false} />
         <Several records={loads} textOf={(load) => valuesText(load, 'lineLoad', format)} />
@@ -97,10 +92,10 @@ function LineValue({ loads }: { readonly loads: readonly LineLoad[] }) {
           {...fieldOf(loads, 'endValue', 'line load at its end', 'lineLoad', {
             ...limits,
             optional: true,
-            placeholder: 'the same',
+            placeholder: 'uniform',
           })}
         />
-        {loads.some(({ endValue }) => endValue !== null) && ', straight along its path as drawn'}
+        {loads.some(({ endValue }) => endValue !== null) && ', varying linearly along its path'}
       </Line>
     </>
   )
@@ -119,7 +114,7 @@ function PointValue({ loads }: { readonly loads: readonly PointLoad[] }) {
   const format = useFormat()
   const force = loads.reduce((sum, { value }) => sum + value, 0)
   return (
-    <Line reference="at its point, down" result={<Value value={force} quantity="force" />}>
+    <Line reference="at its point, downwards" result={<Value value={force} quantity="force" />}>
       <QuantityField {...fieldOf(loads, 'value', 'point load', 'force', { min: -1e9, max: 1e9 })} />
       <Several records={loads} textOf={({ value }) => formatQuantity(value, 'force', format)} />
     </Line>
@@ -139,7 +134,7 @@ function AreaValues({ loads }: { readonly loads: readonly AreaLoad[] }) {
   return (
     <>
       <Line
-        reference={mayLie ? 'over its area in plan' : 'per area of plan, down'}
+        reference={mayLie ? 'over its plan area' : 'per plan area, downwards'}
         result={<Value value={area} quantity="area" strong={false} />}
       >
         <QuantityField {...fieldOf(loads, 'value', 'area load', 'pressure', { min: -1e6, max: 1e6 })} />
@@ -147,7 +142,7 @@ function AreaValues({ loads }: { readonly loads: readonly AreaLoad[] }) {
       </Line>
       {mayLie && (
         <Line reference="measured">
-          <Choice {...choiceOf(loads, 'measured', 'measured', { label: 'Measured', options: measures })} />
+          <Choice {...choiceOf(loads, 'measured', 'measured', { label: 'Direction and area', options: measures })} />
           <Several records={loads} textOf={({ measured }) => wordOf(measures, measured)} />
         </Line>
       )}
@@ -157,14 +152,14 @@ function AreaValues({ loads }: { readonly loads: readonly AreaLoad[] }) {
             min: -1e6,
             max: 1e6,
             optional: true,
-            placeholder: 'the same',
+            placeholder: 'uniform',
           })}
         />
         {loads.some(({ endValue }) => endValue !== null) && (
           <>
-            , straight along{' '}
+            , varying linearly along{' '}
             <QuantityField
-              {...fieldOf(loads, 'angle', 'way of the area load', 'angle', { min: -2 * Math.PI, max: 2 * Math.PI })}
+              {...fieldOf(loads, 'angle', 'direction of variation', 'angle', { min: -2 * Math.PI, max: 2 * Math.PI })}
             />{' '}
             from east
           </>
@@ -178,13 +173,18 @@ function AreaValues({ loads }: { readonly loads: readonly AreaLoad[] }) {
 function NatureLine({ loads }: { readonly loads: readonly TypedLoad[] }) {
   const choiceOf = useChoiceOf()
   const uses = useUses()
+  const terms = useTerms()
+  const natures = [
+    ['permanent', terms.permanent],
+    ['imposed', terms.imposed],
+  ] as const
   return (
     <Line reference="acts as">
       <Choice {...choiceOf(loads, 'nature', 'acts as', { label: 'Nature of the load', options: natures })} />{' '}
       {loads.every(({ nature }) => nature === 'imposed') && (
         <Choice {...choiceOf(loads, 'use', 'use', { ...uses, label: 'Use of the load' })} />
       )}
-      <Several records={loads} textOf={({ nature: word, use: of }) => (of ? `${word}, ${of}` : word)} />
+      <Several records={loads} textOf={({ nature, use: of }) => (of ? `${terms[nature]}, ${of}` : terms[nature])} />
     </Line>
   )
 }
@@ -202,7 +202,7 @@ export const TypedLoadsOfLayout = memo(function TypedLoadsOfLayout({
   const loads = all.filter((load) => load.layout === layout.id).sort((a, b) => byNumber.compare(a.label, b.label))
   return (
     <Section title="Line, point and area loads">
-      {loads.length === 0 && <Note>None: draw one for a stair flight, a machine or a facade.</Note>}
+      {loads.length === 0 && <Note>None yet. Draw one for a stair, equipment or a facade.</Note>}
       {loads.map((load) => (
         <PickLine
           key={load.id}

@@ -9,6 +9,7 @@ import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 import { useUses } from './useUses'
+import { useTerms } from '../../compute/useTerms'
 
 /** The clause that a value of the standard is from, and whether it is remembered. */
 export function clauseOf(traced: Traced | null | undefined, otherwise: string) {
@@ -27,9 +28,10 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
   const fieldOf = useFieldOf()
   const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === loadKey.id)
   const uses = useUses()
+  const terms = useTerms()
   return (
     <Line
-      reference={clauseOf(loads?.imposed, 'imposed')}
+      reference={clauseOf(loads?.imposed, terms.imposed)}
       result={
         loads?.imposed && (
           <Value value={loads.imposed.value} quantity="pressure" address={`key:${loadKey.id}:imposed`} />
@@ -41,11 +43,11 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
         <>
           <SymbolText name={loads?.imposed?.symbol ?? 'q'} />{' '}
           <QuantityField
-            {...fieldOf(loadKey, 'imposed', `typed imposed load of ${loadKey.name}`, 'pressure', {
+            {...fieldOf(loadKey, 'imposed', `entered ${terms.imposed} load of ${loadKey.name}`, 'pressure', {
               min: 0,
               max: 1e6,
               optional: true,
-              placeholder: 'by use',
+              placeholder: 'from the use',
             })}
           />
         </>
@@ -55,11 +57,11 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
           {' '}
           stored up to{' '}
           <QuantityField
-            {...fieldOf(loadKey, 'storageHeight', `height of what is stored on ${loadKey.name}`, 'length', {
+            {...fieldOf(loadKey, 'storageHeight', `storage height on ${loadKey.name}`, 'length', {
               min: 0,
               max: 100,
               optional: true,
-              placeholder: loads.imposed ? 'least value' : 'height',
+              placeholder: loads.imposed ? 'minimum value' : 'height',
             })}
           />
         </>
@@ -85,10 +87,10 @@ function Reduced({ loadKey, loads }: { readonly loadKey: LoadKey; readonly loads
         <>
           {', '}
           <Choice
-            {...choiceOf(loadKey, 'reducible', 'reduction for area or storeys', {
+            {...choiceOf(loadKey, 'reducible', 'reduction by area or storeys', {
               label: `Reduction of ${loadKey.name}`,
               options: [
-                ['byUse', 'as its use says'],
+                ['byUse', 'as for its use'],
                 ['never', 'never reduced'],
               ],
             })}

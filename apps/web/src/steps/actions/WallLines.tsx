@@ -27,10 +27,10 @@ import { PlaceOfWalls } from './PlaceOfWalls'
 import { WallPicture } from './WallPicture'
 
 export const heightRules = [
-  ['lessBeam', 'storey less beam'],
-  ['lessSlab', 'storey less slab'],
-  ['lessBoth', 'storey less beam and slab'],
-  ['storey', 'whole storey, as a facade'],
+  ['lessBeam', 'storey height less beam depth'],
+  ['lessSlab', 'storey height less slab depth'],
+  ['lessBoth', 'storey height less beam and slab depth'],
+  ['storey', 'full storey height (facade)'],
   ['typed', 'typed'],
 ] as const
 
@@ -106,7 +106,7 @@ export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: re
       <MakeLines runs={runs} />
       <Line reference="net height">
         <Choice
-          label="Rule for the net height"
+          label="Net height"
           value={rule}
           placeholder={severalWord}
           options={heightRules}
@@ -135,12 +135,12 @@ export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: re
       <Later after={3}>
         <Line reference="path">
           <Choice
-            label="Whether the wall returns to its start"
+            label="Closed or open"
             value={closed === null ? null : pathOf(closed)}
             placeholder={severalWord}
             options={[
-              ['closed', 'returns to its start'],
-              ['open', 'ends at its last point'],
+              ['closed', 'closed'],
+              ['open', 'open'],
             ]}
             onChange={(value) =>
               edit.setEach(
@@ -186,11 +186,11 @@ function MakeLines({ runs }: { readonly runs: readonly WallRun[] }) {
         {layered.length === 0 && (
           <>
             <QuantityField {...fieldOf(runs, 'weight', 'weight of the wall', 'pressure', { min: 0, max: 1e5 })} /> of
-            wall face
+            wall area
           </>
         )}{' '}
         <Choice
-          label="How the wall weighs"
+          label="Wall weight from"
           value={layered.length === 0 ? 'typed' : layered.length === runs.length ? 'layers' : null}
           placeholder={severalWord}
           options={weighings}

@@ -66,14 +66,14 @@ export function WallPicture({ run, head, height }: WallPictureProps) {
           x={left + 130}
           from={y(storey)}
           to={y(storey - beam)}
-          text={`beam ${show(beam)}${takesOff(run.heightRule, 'beam') ? '' : ', not taken off'}`}
+          text={`beam ${show(beam)}${takesOff(run.heightRule, 'beam') ? '' : ', not deducted'}`}
         />
       )}
       {slab > 0 && (
         <text
           x={left + 118}
           y={y(storey) - 5}
-        >{`slab ${show(slab)}${takesOff(run.heightRule, 'slab') ? '' : ', not taken off'}`}</text>
+        >{`slab ${show(slab)}${takesOff(run.heightRule, 'slab') ? '' : ', not deducted'}`}</text>
       )}
     </SheetPicture>
   )

@@ -19,11 +19,11 @@ const spans = [
   ['upright', 'from floor to floor'],
   ['level', 'from column to column'],
   ['twoWay', 'to the nearest member'],
-  ['surrounding', 'to what is on its border'],
+  ['surrounding', 'to the members on its border'],
 ] as const
 
 const overOpenings = [
-  ['bridged', 'run on over them'],
+  ['bridged', 'continuous past them'],
   ['interrupting', 'end at them'],
 ] as const
 
@@ -41,12 +41,12 @@ export const WallSurfaceLines = memo(function WallSurfaceLines({ surfaces, level
   return (
     <>
       <PressureLines surfaces={surfaces} />
-      <Section title={alone ? 'The surface' : `${surfaces.length} surfaces`}>
+      <Section title={alone ? 'Surface' : `${surfaces.length} surfaces`}>
         <Extent surfaces={surfaces} />
         {alone && <Openings surface={first} />}
         <Note>
-          It stands in the storey under this level, and weighs nothing: what the wall weighs is a wall run. Braces and
-          ties in its plane take none of the pressure; beams, columns, girts and posts do.
+          In the storey below this level. No self-weight: add a wall run for that. Beams, columns, girts and posts in
+          its plane resist the pressure; braces and ties do not.
         </Note>
         <ConcernsHere ids={surfaces.map(({ id }) => id).join()} />
       </Section>
@@ -68,18 +68,18 @@ function Extent({ surfaces }: { readonly surfaces: readonly WallSurface[] }) {
   return (
     <>
       <Line reference={surfaces.length === 1 ? 'label' : 'together'} result={formatQuantity(length, 'length', format)}>
-        {surfaces.length === 1 && <NameField label="Label of the wall surface" record={first} />}
+        {surfaces.length === 1 && <NameField label="Label of the pressure surface" record={first} />}
       </Line>
       <Line reference="spans">
         <Choice {...choiceOf(surfaces, 'sharing', 'spans', { label: 'How the surface spans', options: spans })} />
         <Several records={surfaces} textOf={({ sharing }) => wordOf(spans, sharing)} />
       </Line>
-      <Line reference="goes up">
-        <QuantityField {...fieldOf(surfaces, 'above', 'height past the level', 'length', { min: 0, max: 20 })} /> past
+      <Line reference="top">
+        <QuantityField {...fieldOf(surfaces, 'above', 'height above the level', 'length', { min: 0, max: 20 })} /> above
         the level or roof
         <Several records={surfaces} textOf={({ above }) => formatQuantity(above, 'length', format)} />
       </Line>
-      <Line reference="goes down">
+      <Line reference="bottom">
         <QuantityField
           {...fieldOf(surfaces, 'depth', 'depth of the surface', 'length', {
             min: 0.01,
@@ -128,7 +128,7 @@ function Openings({ surface }: { readonly surface: WallSurface }) {
           <Choice
             {...choiceOf(surface, 'overOpenings', 'strips', { label: 'Strips at openings', options: overOpenings })}
           />{' '}
-          <small>An opening takes no pressure. A window that does is no opening here.</small>
+          <small>Enter only voids that take no pressure; glazing stays part of the surface.</small>
         </Line>
       )}
     </>

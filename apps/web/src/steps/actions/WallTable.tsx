@@ -27,8 +27,8 @@ export function WallTable({ layout }: { readonly layout: Layout }) {
   return (
     <TableSection
       title="Walls from a table"
-      about="A row to each wall run, for this layout."
-      help="Headings: from, to, weight; via for places that it passes; height where it is typed, or less: beam, slab, both, nothing; openings as a part (0.2, 20 %) or by sizes; label; or x1, y1, x2, y2 in place of from and to. Units as in “weight, kN/m²”."
+      about="One row per wall run, for this layout."
+      help="Headings: from, to, weight; via for intermediate points; height, or less: beam, slab, both, nothing; openings as a ratio (0.2, 20 %) or by sizes; label; or x1, y1, x2, y2 instead of from and to. Units as in “weight, kN/m²”."
       label="Table of walls"
       example={'from,to,weight,less\nA1,A3,2.9 kN/m²,both'}
       limit={wallTableLimits.characters}

@@ -15,7 +15,7 @@ export function WindSheet({ caseId }: { readonly caseId: string }) {
   const result = wind?.results.find(({ direction }) => direction.id === windDirectionOf(caseId))
   if (!wind) return <PressureAlone caseId={caseId} />
   return (
-    <Sheet title={result ? capital(result.direction.name) : 'Wind'} scope="on the walls of the stated rectangle">
+    <Sheet title={result ? capital(result.direction.name) : 'Wind'} scope="on the walls of the entered rectangle">
       <BodyLines result={result} extent={wind.extent} />
       {result && <Coefficients result={result} caseId={caseId} />}
       {result && <StoreyForces result={result} caseId={caseId} />}
@@ -29,7 +29,7 @@ function PressureAlone({ caseId }: { readonly caseId: string }) {
   const applied = useAnswer({ kind: 'why', address: `applied:${caseId}` })
   const terms = applied?.basis.kind === 'sum' ? applied.basis.terms : []
   return (
-    <Sheet title="Wind" scope="as pressure on wall surfaces">
+    <Sheet title="Wind" scope="as pressure on pressure surfaces">
       <Section title="Storey forces">
         {terms.map(({ label, value, address }) => (
           <Line key={label} result={<Value value={value} quantity="force" address={address} />}>
@@ -37,8 +37,8 @@ function PressureAlone({ caseId }: { readonly caseId: string }) {
           </Line>
         ))}
         <Note>
-          No wind is derived here: pressures typed for wall surfaces stand for it. Pick one on the plan to see who takes
-          what.
+          No wind is derived in this version; pressures entered for pressure surfaces are used. Select one on the plan
+          to see its supporting members.
         </Note>
       </Section>
       <ConcernsHere codes="wind." />
@@ -52,11 +52,11 @@ function BodyLines({ result, extent }: { readonly result: WindResult | undefined
   const fieldOf = useFieldOf()
   const [part] = useRecords('buildingPart')
   return (
-    <Section title="The body in the wind">
+    <Section title="Building envelope for wind">
       {result && (
         <>
           <Line
-            reference={part?.extent ? 'as stated' : 'round the columns'}
+            reference={part?.extent ? 'as entered' : 'around the columns'}
             result={<Value value={result.b} quantity="length" />}
           >
             <SymbolText name="b" /> across, and <SymbolText name="d" /> ={' '}
@@ -95,7 +95,7 @@ const sides = [
   ['y1', 'north'],
 ] as const
 
-/** The rectangle in the wind: it goes round the columns until it is stated. */
+/** The rectangle in the wind: it goes around the columns until it is stated. */
 function ExtentLine({ part, extent }: { readonly part: BuildingPart; readonly extent: Box | null }) {
   const edit = useEdit()
   const format = useFormat()
@@ -106,24 +106,21 @@ function ExtentLine({ part, extent }: { readonly part: BuildingPart; readonly ex
         reference="rectangle"
         result={
           extent && (
-            <Button kind="link" onPress={() => edit.set(part, 'Rectangle in the wind stated', { extent })}>
-              state it
+            <Button kind="link" onPress={() => edit.set(part, 'Wind rectangle entered', { extent })}>
+              enter it
             </Button>
           )
         }
       >
-        round the columns above ground
+        aaround the columns above ground
       </Line>
     )
   return (
     <Line
       reference="rectangle"
       result={
-        <Button
-          kind="link"
-          onPress={() => edit.set(part, 'Rectangle in the wind round the columns again', { extent: null })}
-        >
-          round the columns
+        <Button kind="link" onPress={() => edit.set(part, 'Wind rectangle set to the columns', { extent: null })}>
+          around the columns
         </Button>
       }
     >
@@ -131,14 +128,14 @@ function ExtentLine({ part, extent }: { readonly part: BuildingPart; readonly ex
         <span key={side}>
           {name}{' '}
           <QuantityField
-            label={`${name} side of the rectangle in the wind`}
+            label={`${name} side of the wind rectangle`}
             quantity="length"
             format={format}
             value={stated[side]}
             onCommit={(value) =>
               value === null
-                ? 'A side has a place.'
-                : edit.set(part, `Rectangle in the wind: ${name} ${formatQuantity(value, 'length', format)}`, {
+                ? 'Enter the position of the side.'
+                : edit.set(part, `Wind rectangle: ${name} ${formatQuantity(value, 'length', format)}`, {
                     extent: { ...stated, [side]: value },
                   })
             }
@@ -238,7 +235,7 @@ function StoreyForces({ result, caseId }: { readonly result: WindResult; readonl
         along the wind
       </Line>
       <Beside caseId={caseId} derived={result.total} />
-      <Note>What holds them in every storey stands in Paths; they are handed over to the frame analysis as well.</Note>
+      <Note>Their distribution per storey is shown in Paths; they are also exported to the frame analysis.</Note>
     </Section>
   )
 }
@@ -250,8 +247,8 @@ function Beside({ caseId, derived }: { readonly caseId: string; readonly derived
   if (!balance || Math.abs(beside) < 1) return null
   return (
     <>
-      <Line reference="beside it" result={<Value value={beside} quantity="force" />}>
-        pressure on wall surfaces outside of the rectangle
+      <Line reference="outside it" result={<Value value={beside} quantity="force" />}>
+        pressure on pressure surfaces outside the rectangle
       </Line>
       <Line reference="all" result={<Value value={balance.applied} quantity="force" address={`applied:${caseId}`} />}>
         along the wind

@@ -29,7 +29,7 @@ export function BasisPicture() {
       <Head>
         <h3>{basis.place === '' ? 'The site' : basis.place}</h3>
         <Segmented
-          label="What is shown of the site"
+          label="View of the site"
           value={view}
           options={[
             ['pressure', 'pressure'],
@@ -49,7 +49,7 @@ export function BasisPicture() {
           <Pair>
             <TerrainSection terrain={terrain} said={said} height={profile.points.at(-1)?.z ?? 12} />
             <Later after={6}>
-              <Suspense fallback={<p>One moment …</p>}>
+              <Suspense fallback={<p>Loading …</p>}>
                 <ProfileChart profile={profile} />
               </Suspense>
             </Later>
@@ -59,7 +59,7 @@ export function BasisPicture() {
       ) : (
         <p>
           {rule
-            ? 'No site yet. Type the wind velocity on the sheet, and the pressure over height is drawn here.'
+            ? 'No site yet. Enter the wind velocity on the sheet to see the pressure over height.'
             : `Wind is not derived by ${name} in this version, so no site is drawn.`}
         </p>
       )}

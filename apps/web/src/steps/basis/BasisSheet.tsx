@@ -18,7 +18,7 @@ export function BasisSheet() {
   useEffect(() => siteOf(projectId), [projectId])
   if (!basis) return null
   return (
-    <Sheet title="Basis" scope="of the whole project">
+    <Sheet title="Basis" scope="of the project">
       <FamilyLines basis={basis} />
       <Later>
         <SiteLines basis={basis} />

@@ -22,7 +22,7 @@ import { SetFiles } from './SetFiles'
 const none = ' none'
 const consequenceClasses = [
   ['CC1', 'CC1 · low'],
-  ['CC2', 'CC2 · usual'],
+  ['CC2', 'CC2 · medium'],
   ['CC3', 'CC3 · high'],
 ] as const
 const riskCategories = [
@@ -53,19 +53,19 @@ export function FamilyLines({ basis }: { readonly basis: Basis }) {
   return (
     <Section title="Standard">
       <Line reference="family">
-        <Choice label="Family of standards" value={basis.family} options={familyOptions} onChange={chooseFamily} />{' '}
+        <Choice label="Design standards" value={basis.family} options={familyOptions} onChange={chooseFamily} />{' '}
         <small>{familyOf(basis.family).documents}</small>
       </Line>
       {asked && otherwise && (
         <Warm role="alert">
           The wind velocity of {formatQuantity(otherwise.velocity, 'velocity', format)} is a {otherwise.here}. In{' '}
-          {familyOf(asked).name} it is a {otherwise.there}, so it is emptied, to be given anew; undo brings it back.
+          {familyOf(asked).name} it is a {otherwise.there}, so it is cleared. Enter it again; Undo restores it.
           <div>
             <Button kind="warm" onPress={() => change(asked)}>
               Change to {familyOf(asked).name}
             </Button>{' '}
             <Button kind="warm" onPress={() => setAsked(null)}>
-              Stay with {familyOf(basis.family).name}
+              Keep {familyOf(basis.family).name}
             </Button>
           </div>
         </Warm>
@@ -96,7 +96,7 @@ export function FamilyLines({ basis }: { readonly basis: Basis }) {
               edit.set(basis, note.text(basis, 'risk category', basis.riskCategory, riskCategory), { riskCategory })
             }
           />{' '}
-          <small>for snow, wind and earthquake; it changes no load of this version</small>
+          <small>for snow, wind and earthquake; no effect on loads in this version</small>
         </Line>
       )}
       <ConcernsHere codes="layer." />
@@ -128,7 +128,7 @@ function SetLine({ basis }: { readonly basis: Basis }) {
         label={setWords[basis.family]}
         value={national?.name ?? none}
         options={[
-          [none, basis.family === 'EN' ? 'none: recommended values' : recommended.name],
+          [none, basis.family === 'EN' ? 'none (recommended values)' : recommended.name],
           ...names.map((name) => [name, name] as const),
         ]}
         onChange={choose}
@@ -138,8 +138,8 @@ function SetLine({ basis }: { readonly basis: Basis }) {
 }
 
 const setWords: Readonly<Record<FamilyId, string>> = {
-  EN: 'National set',
+  EN: 'National Annex',
   ASCE: 'Edition',
-  IS: 'Set of values',
-  BS: 'Set of values',
+  IS: 'Value set',
+  BS: 'Value set',
 }

@@ -15,10 +15,10 @@ export function PressureChain() {
   if (!rule) return null
   return (
     <Section title={`${rule.name} at the top`}>
-      {!profile && <Note>No velocity yet, so no wind. Type it above.</Note>}
+      {!profile && <Note>No velocity yet, so no wind. Enter it above.</Note>}
       {profile && (
         <Line reference="height" result={<Value value={profile.top} quantity="length" />}>
-          <SymbolText name="z" /> of the top with its parapet
+          <SymbolText name="z" /> of the top, including the parapet
         </Line>
       )}
       {traced && <Chain traced={traced} address={address} />}

@@ -14,7 +14,7 @@ import { useFormat } from '../../compute/SessionContext'
 import { Later } from '../../ui/Later'
 import { chartMargins } from './TerrainSection'
 
-/** Pressure of the wind over height; the heights are those of the section beside it. */
+/** Wind pressure over height; the heights are those of the section beside it. */
 export function ProfileChart({ profile }: { readonly profile: WindProfile }) {
   const format = useFormat()
   const { points, top, topPressure } = profile
@@ -31,7 +31,7 @@ export function ProfileChart({ profile }: { readonly profile: WindProfile }) {
         layout="vertical"
         margin={chartMargins}
         accessibilityLayer={false}
-        aria-label="Pressure of the wind over height"
+        aria-label="Wind pressure over height"
       >
         {/* the chart draws itself anew for each part: all parts at once would be one long task */}
         <Later>

@@ -10,9 +10,9 @@ type Fact = 'number' | 'client' | 'author' | 'checker' | 'date'
 
 const facts: readonly (readonly [field: Fact, label: string, placeholder: string, limit: number])[] = [
   ['number', 'Project number', 'none yet', 60],
-  ['client', 'Client', 'who it is for', 120],
-  ['author', 'Author', 'who calculates', 120],
-  ['checker', 'Checker', 'who checks', 120],
+  ['client', 'Client', 'name of the client', 120],
+  ['author', 'Author', 'prepared by', 120],
+  ['checker', 'Checker', 'checked by', 120],
   ['date', 'Date', '2026-11-25', 20],
 ]
 
@@ -28,7 +28,7 @@ export function ProjectLines({ basis }: { readonly basis: Basis }) {
   const note = useNote()
   const fieldOf = useFieldOf()
   const setFact = (field: Fact, label: string, text: string): string | undefined => {
-    if (field === 'date' && text !== '' && !isDay(text)) return 'Type the day as year-month-day, such as 2026-11-25.'
+    if (field === 'date' && text !== '' && !isDay(text)) return 'Enter the date as year-month-day, e.g. 2026-11-25.'
     return edit.set(basis, note.text(basis, label.toLowerCase(), basis[field] || 'none', text || 'none'), {
       [field]: text,
     })
@@ -42,7 +42,7 @@ export function ProjectLines({ basis }: { readonly basis: Basis }) {
           maxLength={120}
           onCommit={(name) =>
             name === ''
-              ? 'A project needs a name.'
+              ? 'Enter a project name.'
               : edit.set(basis, note.text(basis, 'name', basis.name, name), { name })
           }
         />
@@ -65,19 +65,19 @@ export function ProjectLines({ basis }: { readonly basis: Basis }) {
             min: 1,
             max: 500,
             optional: true,
-            placeholder: 'not said',
+            placeholder: 'not given',
           })}
         />{' '}
-        years <small>(50 for buildings, 10 to 25 for parts to be replaced, 100 for monuments)</small>
+        years <small>(50 for buildings, 10 to 25 for replaceable parts, 100 for monuments)</small>
       </Line>
       <Line reference="load paths">
-        members support a panel up to{' '}
-        <QuantityField {...fieldOf(basis, 'supportReach', 'reach of supports', 'smallLength', reachBounds)} /> off it,
-        and strips where they stand at more than{' '}
-        <QuantityField {...fieldOf(basis, 'spanLimit', 'least angle to the span', 'angle', spanLimitBounds)} /> to the
-        span <small>(a panel may have its own)</small>
+        members support a panel within{' '}
+        <QuantityField {...fieldOf(basis, 'supportReach', 'support tolerance', 'smallLength', reachBounds)} /> of it,
+        and strips at more than{' '}
+        <QuantityField {...fieldOf(basis, 'spanLimit', 'minimum angle to the span', 'angle', spanLimitBounds)} /> to the
+        span <small>(can be set per panel)</small>
       </Line>
-      <Line reference="shown in">
+      <Line reference="units shown">
         <Choice
           label="Units"
           value={basis.units}

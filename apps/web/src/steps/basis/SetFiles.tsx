@@ -37,10 +37,7 @@ export function SetFiles({ basis: { family }, national }: SetFilesProps) {
       const [{ path, problem: sentence }] = read.problems
       return path === '' ? sentence : `${path}: ${sentence}`
     }
-    return edit.apply(
-      `Set of values from a file: ${read.set.name}`,
-      nationalSetEdits(getDocument(), read.set, Math.random),
-    )
+    return edit.apply(`Value set from a file: ${read.set.name}`, nationalSetEdits(getDocument(), read.set, Math.random))
   }
   const choose = (file: File) => {
     load(file).then(
@@ -51,14 +48,14 @@ export function SetFiles({ basis: { family }, national }: SetFilesProps) {
   return (
     <Files>
       <Button kind="link" onPress={save} aria-label={`Save ${national?.name ?? 'the values'} as a file`}>
-        save
+        export
       </Button>{' '}
       <FileButton
         kind="link"
-        label="File with a set of values"
+        label="Value set file"
         accept=".json,application/json"
         onFile={choose}
-        aria-label="Load a set of values from a file"
+        aria-label="Import a value set from a file"
       >
         load
       </FileButton>

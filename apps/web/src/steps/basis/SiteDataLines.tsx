@@ -51,16 +51,16 @@ export function SiteDataLines({ basis }: { readonly basis: Basis }) {
         reference="by address"
         result={
           <Button kind="link" isDisabled={busy || basis.place === ''} onPress={() => void lookUp(basis.place)}>
-            {busy ? 'asking …' : 'Look it up'}
+            {busy ? 'searching …' : 'Search'}
           </Button>
         }
       >
-        {basis.place === '' ? 'Type a place above, or click it on the map.' : basis.place}
+        {basis.place === '' ? 'Enter an address above, or click on the map.' : basis.place}
       </Line>
       {problem && <Warm role="alert">{problem}</Warm>}
       {!found && basis.siteData && (
         <Note>
-          Taken from {basis.siteData.source}: {basis.siteData.windZone}, {basis.siteData.snowZone}.
+          Source: {basis.siteData.source}: {basis.siteData.windZone}, {basis.siteData.snowZone}.
         </Note>
       )}
       {found && (
@@ -75,18 +75,18 @@ export function SiteDataLines({ basis }: { readonly basis: Basis }) {
             basic wind velocity
           </Line>
           <Line reference={`snow, ${found.snowZone}`} result={<Value value={found.groundSnow} quantity="pressure" />}>
-            snow on the ground
+            ground snow load
           </Line>
-          <Line reference="terrain upwind" result={<strong>{smoothest(found.sectors)}</strong>}>
+          <Line reference="upwind terrain" result={<strong>{smoothest(found.sectors)}</strong>}>
             {found.sectors.map(({ from, terrain }) => `${from} ${terrain}`).join(' · ')}
-            <small>; the smoothest counts for all directions</small>
+            <small>; the smoothest is used for all directions</small>
           </Line>
           <Line
             lit
             reference={found.source}
             result={
               <Button kind="primary" onPress={() => take(found)}>
-                Take these values
+                Use these values
               </Button>
             }
           >

@@ -21,7 +21,7 @@ export function SiteLines({ basis }: { readonly basis: Basis }) {
     <Section title="Site">
       <Line reference="place">
         <TextLine
-          label="Place"
+          label="Address"
           value={basis.place}
           placeholder="town, street"
           maxLength={120}
@@ -32,7 +32,7 @@ export function SiteLines({ basis }: { readonly basis: Basis }) {
         <Note>
           {rule
             ? `The pressure of the wind is worked out by ${name}, and no loads of it in this version.`
-            : `Wind is not derived by ${name} in this version. What is typed here is kept, and counts again under the Eurocodes.`}
+            : `Wind is not derived to ${name} in this version. Entered values are kept and apply again under the Eurocodes.`}
         </Note>
       )}
       <Line reference={rule ? velocity.clause : 'kept'}>
@@ -70,7 +70,7 @@ export function SiteLines({ basis }: { readonly basis: Basis }) {
       <Line reference="EN 1991-1-3 4.1">
         <SymbolText name="s_k" /> ={' '}
         <QuantityField
-          {...fieldOf(basis, 'groundSnow', 'snow load on the ground', 'pressure', {
+          {...fieldOf(basis, 'groundSnow', 'ground snow load', 'pressure', {
             min: 0,
             max: 5e4,
             optional: true,
@@ -78,7 +78,7 @@ export function SiteLines({ basis }: { readonly basis: Basis }) {
           })}
         />
         <FromSite basis={basis} field="groundSnow" />
-        <small> kept; no snow load is derived yet</small>
+        <small> stored; snow loads are not derived yet</small>
       </Line>
       <ConcernsHere ids={basis.id} codes="value." />
       <ConcernsHere ids={basis.id} codes="wind." />
@@ -106,7 +106,7 @@ function FromSite({
       {' '}
       {basis[field] === siteData[field]
         ? `from ${siteData.source}${zone}`
-        : `typed; ${siteData.source} says ${formatQuantity(siteData[field], quantity[field], format)}`}
+        : `entered; ${siteData.source} says ${formatQuantity(siteData[field], quantity[field], format)}`}
     </small>
   )
 }

@@ -19,14 +19,14 @@ export function SiteMap() {
   const [zones, setZones] = useState<ZoneKind>('wind')
   const [basis] = useRecords('basis')
   useEffect(() => void loadRegion(), [])
-  if (!region) return <p>{problem ?? 'One moment …'}</p>
+  if (!region) return <p>{problem ?? 'Loading …'}</p>
   const site = found ?? basis?.siteData ?? null
   return (
     <Frame>
       <Head>
-        <span>{region.name}: click where the building stands, or choose a town</span>
+        <span>{region.name}: click the building site, or choose a town</span>
         <Segmented
-          label="Zones on the map"
+          label="Zones shown"
           value={zones}
           options={[
             ['wind', 'wind zones'],
@@ -45,7 +45,7 @@ export function SiteMap() {
           </li>
         ))}
       </Towns>
-      <p role="status">{busy ? 'Asking …' : (problem ?? '')}</p>
+      <p role="status">{busy ? 'Searching …' : (problem ?? '')}</p>
       {found && <SiteProfile site={found} />}
     </Frame>
   )

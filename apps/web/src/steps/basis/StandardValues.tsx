@@ -58,7 +58,7 @@ const ValueLine = memo(function ValueLine({ entry }: { readonly entry: ResolvedV
   const isOwn = layer === ownLayerName
   const set = (next: number | null) =>
     edit.apply(
-      `${meaning.symbol} ${meaning.name}: ${next === null ? 'as the standard' : 'own value'}`,
+      `${meaning.symbol} ${meaning.name}: ${next === null ? 'from the standard' : 'project value'}`,
       ownValueEdits(getDocument(), key, next, Math.random),
     )
   return (
@@ -84,13 +84,13 @@ const ValueLine = memo(function ValueLine({ entry }: { readonly entry: ResolvedV
         value={value}
         min={meaning.min}
         max={meaning.max}
-        onCommit={(next) => (next === null ? 'Type a value.' : set(next))}
+        onCommit={(next) => (next === null ? 'Enter a value.' : set(next))}
       />
       {isOwn && (
         <>
           {' '}
-          <Button kind="link" onPress={() => set(null)} aria-label={`Take back ${meaning.symbol} ${meaning.name}`}>
-            take back
+          <Button kind="link" onPress={() => set(null)} aria-label={`Revert ${meaning.symbol} ${meaning.name}`}>
+            revert
           </Button>
         </>
       )}

@@ -51,9 +51,9 @@ export function UseTable() {
       'use',
       `${imposedSymbols[0]}, ${unitOf('pressure', format)}`,
       `${imposedSymbols[1]}, ${unitOf('force', format)}`,
-      `on a barrier, ${unitOf('lineLoad', format)}`,
-      'may be reduced',
-      'taken by',
+      `barrier load, ${unitOf('lineLoad', format)}`,
+      'reducible',
+      'used by',
     ],
     ...Object.entries(standard.uses).map(([id, use]) => [
       titleOfUse(id, use),
@@ -63,18 +63,19 @@ export function UseTable() {
       takersOf(id).join(', '),
     ]),
   ]
+  const title = `${familyOf(standard.family).actionNames.imposed} loads by use`
   const remembered = standard.values.some(({ key, fromMemory }) => key.startsWith('imposed.') && fromMemory)
   return (
     <Frame>
       <h4>
-        Imposed loads by use{' '}
+        {title}{' '}
         <small>
           {standard.layers.join(' + ')}
           <FromMemory shown={remembered} />
         </small>{' '}
-        <TableOut name="imposed loads by use" rows={rows} />
+        <TableOut name={title.toLowerCase()} rows={rows} />
       </h4>
-      <table aria-label="Imposed loads by use">
+      <table aria-label={title}>
         <thead>
           <tr>
             <th>use</th>
@@ -84,9 +85,9 @@ export function UseTable() {
             <th>
               <SymbolText name={imposedSymbols[1]} /> {unitOf('force', format)}
             </th>
-            <th>on a barrier {unitOf('lineLoad', format)}</th>
-            <th>may be reduced</th>
-            <th>taken by</th>
+            <th>barrier load {unitOf('lineLoad', format)}</th>
+            <th>reducible</th>
+            <th>used by</th>
           </tr>
         </thead>
         <tbody>

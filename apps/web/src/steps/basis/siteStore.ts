@@ -30,7 +30,7 @@ export function siteOf(project: string): void {
 
 export const showSite = (view: SiteState['view']): void => useSite.setState({ view })
 
-const away = 'The site-data service does not answer. Every value can be typed instead.'
+const away = 'The site-data service is not responding. All values can be entered by hand.'
 
 /** Asks for a place; the newest question counts, whatever order the answers come in. */
 async function ask(query: string): Promise<void> {

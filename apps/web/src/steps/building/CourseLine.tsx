@@ -24,14 +24,14 @@ export function CourseLine({ member }: { readonly member: Member }) {
         <>
           through {path.length} points{' '}
           <Button kind="link" onPress={() => edit.set(member, `${note.subject([member])}: straight`, withRise(0))}>
-            Make it straight
+            Make straight
           </Button>
         </>
       ) : (
         <>
           {rise === 0 ? 'straight; as an arc by' : 'an arc by'}{' '}
           <QuantityField
-            label="Rise of its arc"
+            label="Arc rise"
             quantity="length"
             format={format}
             value={rise}
@@ -46,10 +46,10 @@ export function CourseLine({ member }: { readonly member: Member }) {
             }
             onCommit={(next) => {
               if (next !== null)
-                edit.set(member, note.value([member], 'rise of its arc', 'length', rise, next), withRise(next))
+                edit.set(member, note.value([member], 'arc rise', 'length', rise, next), withRise(next))
             }}
           />{' '}
-          to its left
+          to the left (start to end)
         </>
       )}
     </Line>

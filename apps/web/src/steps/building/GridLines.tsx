@@ -40,12 +40,12 @@ export const GridLines = memo(function GridLines() {
       {axes.map(([axis, name]) => (
         <AxisLines key={axis} axis={axis} name={name} lines={lines.filter((line) => line.axis === axis)} />
       ))}
-      <Line reference="skew, rings">
+      <Line reference="skew and radial lines">
         {free.map((line) => (
           <FreeEntry key={line.id} line={line} />
         ))}
         <TextLine
-          label="Skew grid line, or lines and rings about a point"
+          label="Skew, radial or circular grid lines"
           value=""
           maxLength={200}
           placeholder="A1 to C4"
@@ -54,8 +54,8 @@ export const GridLines = memo(function GridLines() {
       </Line>
       <MovingLine />
       <Note>
-        Skew: “A1 to C4”. Round a point: “about A1: 8 lines every 45° from 0°, rings at 6, 12 m”. Labels of lines can be
-        dragged on the plan.
+        Skew: “A1 to C4”. About a point: “about A1: 8 lines every 45° from 0°, rings at 6, 12 m”. Grid line labels can
+        be dragged on the plan.
       </Note>
     </Section>
   )
@@ -104,27 +104,27 @@ function AxisLines({ axis, name, lines }: AxisLinesProps) {
         <GridEntry key={line.id} line={line} />
       ))}
       <TextLine
-        label={`Spacings that go on, ${axis}`}
+        label={`Further spacings, ${axis}`}
         value=""
         maxLength={200}
-        placeholder={`and on by ${lengthsExample('spacings', format)}`}
+        placeholder={`further spacings ${lengthsExample('spacings', format)}`}
         onCommit={(text) => (text === '' ? undefined : add((ground) => readSpacings(text, axis, ground)))}
       />
     </Line>
   )
 }
 
-/** What a line that moves does with what stands on it. */
+/** What when a line moves does with what stands on it. */
 function MovingLine() {
   const takesAlong = useGridLook((state) => state.takesAlong)
   return (
-    <Line reference="a line that moves">
+    <Line reference="when a line moves">
       <Choice
-        label="What a grid line that moves does"
+        label="When a grid line moves"
         value={takesAlong ? 'takes' : 'leaves'}
         options={[
-          ['takes', 'takes what stands on it along'],
-          ['leaves', 'leaves what stands on it'],
+          ['takes', 'moves attached members'],
+          ['leaves', 'leaves members in place'],
         ]}
         onChange={(chosen) => useGridLook.setState({ takesAlong: chosen === 'takes' })}
       />
@@ -169,7 +169,7 @@ function PlaceField({ line }: { readonly line: GridLine }) {
   const takesAlong = useGridLook((state) => state.takesAlong)
   return (
     <QuantityField
-      label={`place of grid line ${line.label}`}
+      label={`position of grid line ${line.label}`}
       quantity="length"
       format={format}
       value={line.at}
@@ -180,7 +180,7 @@ function PlaceField({ line }: { readonly line: GridLine }) {
       onDraft={(at) => setDraft(typeof at === 'number' ? gridMoveEdits(getDocument(), line, at, takesAlong) : null)}
       onCommit={(at) =>
         at === null
-          ? 'Type a place.'
+          ? 'Enter a position.'
           : edit.apply(
               note.value(line, 'place', 'length', line.at, at),
               gridMoveEdits(getDocument(), line, at, takesAlong),

@@ -47,8 +47,8 @@ const none = 'none'
 
 /** Copies of its layout that a level can have for its own: as a choice, and as the history says it. */
 const ownCopies: Readonly<Record<OwnReach, { readonly words: string; readonly note: (level: string) => string }>> = {
-  this: { words: 'a copy of its own', note: (level) => `Own layout for level ${level}` },
-  up: { words: 'a copy from here up', note: (level) => `Own layout from level ${level} up` },
+  this: { words: 'make independent', note: (level) => `Independent layout for level ${level}` },
+  up: { words: 'make independent from here up', note: (level) => `Independent layout from level ${level} up` },
 }
 
 /** Levels from the roof down: name, height of the storey below, elevation, layout. */
@@ -77,7 +77,7 @@ export const LevelLines = memo(function LevelLines() {
     if (text === '') return undefined
     const read = parseQuantity(text, 'length', format)
     if (!read.ok) return read.problem
-    if (Math.abs(read.value) > 500) return 'A level is added within 500 m of the datum.'
+    if (Math.abs(read.value) > 500) return 'A level must be within 500 m of the datum.'
     return edit.apply(
       `New level at ${text} ${unitOf('length', format)}`,
       levelAtEdits(getDocument(), read.value, Math.random),
@@ -94,22 +94,22 @@ export const LevelLines = memo(function LevelLines() {
       aside={
         <span>
           <Button kind="link" onPress={add}>
-            Add a level on top
+            Add level on top
           </Button>
           {' · '}
           <Button kind="link" onPress={addLayout}>
-            Add a layout
+            Add layout
           </Button>
         </span>
       }
     >
-      <Line reference="and on up">
-        <TextLine label="Storeys that go on up" value="" maxLength={200} placeholder={example} onCommit={addSeveral} />
+      <Line reference="more storeys">
+        <TextLine label="More storeys" value="" maxLength={200} placeholder={example} onCommit={addSeveral} />
       </Line>
-      <Line reference="one more">
+      <Line reference="add level">
         at elevation{' '}
         <TextLine
-          label="Elevation of one more level"
+          label="Elevation of add level level"
           value=""
           maxLength={40}
           placeholder={formatValue(between, 'length', format)}
@@ -135,8 +135,8 @@ function GroundLine() {
   if (!basis) return null
   return (
     <Line reference="ground">
-      at <QuantityField {...fieldOf(basis, 'ground', 'height of the ground', 'length', { min: -500, max: 2000 })} />{' '}
-      beside the building
+      at <QuantityField {...fieldOf(basis, 'ground', 'ground level', 'length', { min: -500, max: 2000 })} /> beside the
+      building
     </Line>
   )
 }
@@ -193,7 +193,7 @@ function LevelLine({ level, layoutId, isBase }: LevelLineProps) {
             }
             onCommit={(value) =>
               value === null
-                ? 'Type a height.'
+                ? 'Enter a height.'
                 : edit.apply(
                     note.value(level, 'storey height', 'length', height, value),
                     storeyHeightEdits(getDocument(), level, value),
@@ -208,7 +208,7 @@ function LevelLine({ level, layoutId, isBase }: LevelLineProps) {
         onDraft={(value) => setDraft(typeof value === 'number' ? moved(value, undefined) : null)}
         onCommit={(value, text) =>
           value === null
-            ? 'Type an elevation.'
+            ? 'Enter an elevation.'
             : edit.apply(
                 note.value(level, 'elevation', 'length', level.elevation, value),
                 moved(value, { path: 'elevation', text }),

@@ -20,6 +20,7 @@ import { RakeLine } from './RakeLine'
 import { StockChoices } from './StockChoices'
 import { CourseLine } from './CourseLine'
 import { TrussLines } from './TrussLines'
+import { useTerms } from '../../compute/useTerms'
 
 const roles = [
   ['beam', 'beam'],
@@ -42,13 +43,13 @@ const releases = [
 ] as const
 
 const spanWays = [
-  ['simple', 'each span by itself'],
-  ['continuous', 'continuous over its supports'],
+  ['simple', 'simply supported spans'],
+  ['continuous', 'continuous over supports'],
 ] as const
 
 const takings = [
-  ['yes', 'takes load of panels and walls'],
-  ['no', 'takes none'],
+  ['yes', 'loaded by panels and walls'],
+  ['no', 'not loaded by panels or walls'],
 ] as const
 
 /** Section, material and ends of the picked members; where they differ, each value stands there with its count. */
@@ -139,18 +140,14 @@ function Taking({ beams }: { readonly beams: readonly Member[] }) {
   )
 }
 
-const actions = [
-  ['permanent', 'permanent'],
-  ['imposed', 'imposed'],
-  ['roof', 'roof access'],
-  ['construction', 'construction'],
-] as const
+const actions = ['permanent', 'imposed', 'roof', 'construction'] as const
 
 /** Actions of which members that take load take none all the same. */
 function SparedActions({ beams }: { readonly beams: readonly Member[] }) {
+  const terms = useTerms()
   const edit = useEdit()
   const note = useNote()
-  const toggle = (action: (typeof actions)[number][0], name: string, none: boolean) =>
+  const toggle = (action: (typeof actions)[number], name: string, none: boolean) =>
     edit.setEach(
       beams,
       `${note.subject(beams)}: ${none ? 'no' : 'its'} share of ${name} load`,
@@ -161,15 +158,15 @@ function SparedActions({ beams }: { readonly beams: readonly Member[] }) {
       }),
     )
   return (
-    <Line reference="but none of">
-      <Words role="group" aria-label="Takes none of">
-        {actions.map(([action, name]) => (
+    <Line reference="except">
+      <Words role="group" aria-label="Excluded load of">
+        {actions.map((action) => (
           <ToggleWord
             key={action}
             isSelected={beams.every(({ sparedActions }) => sparedActions.includes(action))}
-            onChange={(none) => toggle(action, name, none)}
+            onChange={(none) => toggle(action, terms[action], none)}
           >
-            {name}
+            {terms[action]}
           </ToggleWord>
         ))}
       </Words>
@@ -210,10 +207,10 @@ function ByRule({ beams }: { readonly beams: readonly Member[] }) {
   const note = useNote()
   const differ = useDocumentState(({ document }) => releaseEdits(document, beams).length > 0)
   if (!differ) return null
-  const rule = () => edit.apply(`${note.subject(beams)}: ends by rule`, releaseEdits(getDocument(), beams))
+  const rule = () => edit.apply(`${note.subject(beams)}: ends by default`, releaseEdits(getDocument(), beams))
   return (
     <Button kind="link" onPress={rule}>
-      Fix what goes on in line, pin the rest
+      Fix collinear ends, pin the others
     </Button>
   )
 }
@@ -230,7 +227,7 @@ function Weight({ member, sections }: { readonly member: Member; readonly sectio
   if (member.role === 'wall')
     return (
       <Line
-        reference="own weight"
+        reference="self-weight"
         result={
           <Value
             value={factor * section.width * material.unitWeight * (1 - member.openShare)}
@@ -244,13 +241,13 @@ function Weight({ member, sections }: { readonly member: Member; readonly sectio
         <QuantityField
           {...fieldOf([member], 'openShare', 'share of openings in the wall', 'factor', { min: 0, max: 1 })}
         />{' '}
-        of it for openings
+        for openings
         <TimesFactor />
       </Line>
     )
   return (
     <Line
-      reference="own weight"
+      reference="self-weight"
       result={
         <Value
           value={factor * section.area * material.unitWeight}

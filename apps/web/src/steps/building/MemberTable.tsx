@@ -17,7 +17,7 @@ export function MemberTable({ layout }: { readonly layout: Layout }) {
         problems,
         count,
         labels: members.map(({ label }) => label),
-        beside: sections.length === 0 ? 'nothing else is new' : `new: ${sections.map(({ name }) => name).join(', ')}`,
+        beside: sections.length === 0 ? 'nothing else is added' : `new: ${sections.map(({ name }) => name).join(', ')}`,
         add: () => edit.add(`Members from a table: ${count}`, [...sections, ...members]),
       }
     },
@@ -26,8 +26,8 @@ export function MemberTable({ layout }: { readonly layout: Layout }) {
   return (
     <TableSection
       title="Members from a table"
-      about={`A row to each member, for the layout “${layout.name}”.`}
-      help="Headings: label, role, from, to, section, material; or x1, y1, x2, y2 in place of from and to, with a unit as in “x1, mm”; via for places that a bent member passes, or rise for an arc; z1 and z2 for braces, girts, ties, posts, chords and members of trusses (web)."
+      about={`One row per member, for the layout “${layout.name}”.`}
+      help="Headings: label, role, from, to, section, material; or x1, y1, x2, y2 instead of from and to, with a unit as in “x1, mm”; via for intermediate points of cranked members, or rise for an arc; z1 and z2 for braces, girts, ties, posts, chords and truss members (web)."
       label="Table of members"
       example={'label,from,to,section\nB40,A1 + 1.5 m north,A2 + 1.5 m north,IPE 300'}
       limit={memberTableLimits.characters}

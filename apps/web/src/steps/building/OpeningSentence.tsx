@@ -11,7 +11,7 @@ import { StepLayout } from '../../sheet/StepLayout'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 
-/** A new building begins with one sentence; the drawing grows while it is typed. */
+/** New building begins with one sentence; the drawing grows while it is typed. */
 export function OpeningSentence() {
   const edit = useEdit()
   const [basis] = useRecords('basis')
@@ -31,7 +31,7 @@ export function OpeningSentence() {
       name="New building"
       drawing={
         <Drawing
-          name="Drawing, the building of the sentence"
+          name="Drawing of the described building"
           scene={scene}
           picked={[]}
           onPick={() => undefined}
@@ -39,12 +39,12 @@ export function OpeningSentence() {
         />
       }
       sheet={
-        <Sheet title="A new building">
+        <Sheet title="New building">
           <Note>
-            Say what it is. Everything can be changed afterwards; sections are assumed and marked so. A frame of bays
-            and storeys, or{' '}
+            Describe it in one line. Everything can be edited later; sections are assumed and marked as such. A frame of
+            bays and storeys, or{' '}
             <Button kind="link" onPress={() => setText(text === hallSentence ? openingSentence : hallSentence)}>
-              {text === hallSentence ? 'begin with a frame' : 'begin with a hall'}
+              {text === hallSentence ? 'start with a frame' : 'start with a hall'}
             </Button>
             .
           </Note>
@@ -67,7 +67,7 @@ export function OpeningSentence() {
             )}
             {refused && <Problem role="alert">{refused}</Problem>}
             <Button kind="primary" isDisabled={!read.ok} onPress={build}>
-              Build this
+              Build
             </Button>
           </Foot>
         </Sheet>

@@ -20,8 +20,8 @@ import { SharingLines } from './SharingLines'
 
 const edgeChoices = [
   ['drawn', 'as drawn'],
-  ['ring', 'follow its ring of beams'],
-  ['rings', 'follow the beams round it'],
+  ['ring', 'follow the enclosing beams'],
+  ['rings', 'follow the surrounding beams'],
 ] as const
 
 /** Span, slab and rules of the picked panels. */
@@ -66,7 +66,7 @@ function SlabEdgeLine({ panels }: { readonly panels: readonly Panel[] }) {
     const all = recordsOf(getDocument(), 'panel')
     return edit.setEach(
       panels,
-      `${note.subject(panels)}: free edges ${by > 0 ? 'out' : 'back'} by ${formatQuantity(Math.abs(by), 'length', format)}`,
+      `${note.subject(panels)}: slab edge ${by > 0 ? 'out' : 'in'} by ${formatQuantity(Math.abs(by), 'length', format)}`,
       (panel) => ({
         outline: edgeMoved(
           panel,
@@ -78,9 +78,9 @@ function SlabEdgeLine({ panels }: { readonly panels: readonly Panel[] }) {
   }
   return (
     <Line reference="slab edge">
-      free edges out by{' '}
+      slab edge overhang{' '}
       <QuantityField
-        label="Free edges out by"
+        label="Slab edge overhang"
         quantity="length"
         format={format}
         value={null}
@@ -116,9 +116,7 @@ function JoistLine({ panels }: { readonly panels: readonly Panel[] }) {
   }
   const preview = (text: string) => {
     const found = made(text)
-    return found.ok
-      ? `Enter makes ${found.joists.length} ${found.joists.length === 1 ? 'joist' : 'joists'}.`
-      : undefined
+    return found.ok ? `Enter adds ${found.joists.length} ${found.joists.length === 1 ? 'joist' : 'joists'}.` : undefined
   }
   return (
     <Line reference="joists">

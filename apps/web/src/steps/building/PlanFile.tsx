@@ -28,15 +28,15 @@ export function PlanFile({ layout }: { readonly layout: Layout }) {
       .finally(() => setReading(false))
   return (
     <Section
-      title="Plan from a drawing"
+      title="Import a plan (DXF)"
       aside={
         plan ? (
           <Button kind="link" onPress={() => setPlan(null)}>
-            Put it away
+            Close
           </Button>
         ) : (
           <FileButton kind="link" label="DXF drawing of a plan" accept=".dxf" onFile={choose}>
-            Load a DXF file
+            Import DXF file
           </FileButton>
         )
       }
@@ -65,7 +65,7 @@ type UnitText = (typeof units)[number][0]
 
 const origins = [
   ['asDrawn', 'as drawn'],
-  ['corner', 'with its south-west corner at 0, 0'],
+  ['corner', 'south-west corner at 0, 0'],
 ] as const
 type Origin = (typeof origins)[number][0]
 
@@ -97,7 +97,7 @@ function PlanLayers({ plan, layout, onDone }: PlanLayersProps) {
     })
   }, [plan, document, layout, uses, unit, origin])
   const add = () => {
-    const sentence = edit.add(`Plan from a drawing: ${read.words}`, read.records)
+    const sentence = edit.add(`Import a plan (DXF): ${read.words}`, read.records)
     setRefused(sentence ?? null)
     if (sentence === undefined) onDone()
   }
@@ -105,10 +105,10 @@ function PlanLayers({ plan, layout, onDone }: PlanLayersProps) {
     <>
       <Line reference="unit">
         drawn in <Choice label="Unit of the drawing" value={unit} options={units} onChange={setUnit} />
-        {plan.unit === null && <small> the drawing does not say</small>}
+        {plan.unit === null && <small> not given in the drawing</small>}
       </Line>
       <Line reference="place">
-        <Choice label="Place of the drawing" value={origin} options={origins} onChange={setOrigin} />
+        <Choice label="Position of the drawing" value={origin} options={origins} onChange={setOrigin} />
       </Line>
       {plan.layers.map(({ name, paths, rings, points }) => (
         <Line
@@ -116,7 +116,7 @@ function PlanLayers({ plan, layout, onDone }: PlanLayersProps) {
           reference={name === '' ? 'no layer' : name}
           result={
             <Choice
-              label={`What layer ${name} is`}
+              label={`Layer ${name} is`}
               value={own(uses, name) ?? 'none'}
               options={layerOptions}
               onChange={(use) => setUses({ ...uses, [name]: use })}
@@ -132,14 +132,14 @@ function PlanLayers({ plan, layout, onDone }: PlanLayersProps) {
       ))}
       {Object.keys(plan.leftOut).length > 0 && (
         <Note>
-          Not taken over:{' '}
+          Not imported:{' '}
           {Object.entries(plan.leftOut)
             .map(([type, count]) => `${count} ${type}`)
             .join(', ')}
           .
         </Note>
       )}
-      {read.leftOut.length > 0 && <Note>Left out: {read.leftOut.join(', ')}.</Note>}
+      {read.leftOut.length > 0 && <Note>Skipped: {read.leftOut.join(', ')}.</Note>}
       {(refused ?? read.problem) !== null && <Problem role="alert">{refused ?? read.problem}</Problem>}
       {read.records.length > 0 && (
         <Line
@@ -147,7 +147,7 @@ function PlanLayers({ plan, layout, onDone }: PlanLayersProps) {
           reference="new"
           result={
             <Button kind="primary" onPress={add}>
-              Bring them in
+              Import
             </Button>
           }
         >

@@ -23,9 +23,9 @@ export function RakeLine({ member }: { readonly member: Member }) {
     <Line reference="rakes">
       its {end}{' '}
       <TextLine
-        label={`How far its ${end} lies aside`}
+        label={`Horizontal offset of its ${end} lies aside`}
         value={far ? shiftText([far[0] - at[0], far[1] - at[1]], format) : ''}
-        placeholder={hangs ? 'straight up' : 'straight down'}
+        placeholder={hangs ? 'vertical' : 'vertical'}
         maxLength={40}
         onCommit={commit}
       />

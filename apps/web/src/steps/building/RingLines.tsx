@@ -8,11 +8,11 @@ import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 
 const floorChoices = [
-  ['drawn', 'no panel by itself'],
-  ['everyRing', 'a panel by itself'],
+  ['drawn', 'no panel automatically'],
+  ['everyRing', 'a panel automatically'],
 ] as const
 
-/** Whether rings of beams get a floor by themselves, and those without one, filled in one step. */
+/** Whether enclosed bays get a floor by themselves, and those without one, filled in one step. */
 export const RingLines = memo(function RingLines({ layout }: { readonly layout: Layout }) {
   const getDocument = useGetDocument()
   const edit = useEdit()
@@ -20,7 +20,7 @@ export const RingLines = memo(function RingLines({ layout }: { readonly layout: 
   const length = useAnswer({ kind: 'openRings', layoutId: layout.id })?.count ?? 0
   const fill = () => {
     const made = panelsInRings(getDocument(), layout, Math.random)
-    edit.add(`${made.length === 1 ? 'A panel' : `${made.length} panels`} in rings of beams`, made)
+    edit.add(`${made.length === 1 ? 'A panel' : `${made.length} panels`} in beam bays`, made)
   }
   return (
     <Section
@@ -28,24 +28,24 @@ export const RingLines = memo(function RingLines({ layout }: { readonly layout: 
       aside={
         length > 0 && (
           <Button kind="link" onPress={fill}>
-            {length === 1 ? 'Fill it with a panel' : `Fill them with ${length} panels`}
+            {length === 1 ? 'Add a panel' : `Add ${length} panels`}
           </Button>
         )
       }
     >
-      <Line reference="rings of beams">
-        each new one gets{' '}
+      <Line reference="enclosed bays">
+        new bays get{' '}
         <Choice
-          {...choiceOf(layout, 'floors', 'each new ring of beams', {
-            label: 'Each new ring of beams gets',
+          {...choiceOf(layout, 'floors', 'new bays', {
+            label: 'New bays get',
             options: floorChoices,
           })}
         />
       </Line>
       {length > 0 && (
         <Note>
-          {length === 1 ? 'One ring' : `${length} rings`} of beams on “{layout.name}” {length === 1 ? 'has' : 'have'} no
-          floor. Voids can stay so.
+          {length === 1 ? 'One bay' : `${length}bays`} enclosed by beams on “{layout.name}”{' '}
+          {length === 1 ? 'has' : 'have'} no floor panel. Leave voids without one.
         </Note>
       )}
     </Section>

@@ -18,12 +18,12 @@ import { QuantityField } from '../../ui/QuantityField'
 import { SparedMembers } from './SparedMembers'
 
 const overhangs = [
-  ['lever', 'by lever on the end span'],
-  ['tributary', 'to the last support'],
+  ['lever', 'cantilever statics (uplift kept)'],
+  ['tributary', 'all to the last support'],
 ] as const
 const openingRules = [
-  ['bridged', 'the deck bridges them'],
-  ['interrupting', 'they interrupt the span'],
+  ['bridged', 'strips span across openings'],
+  ['interrupting', 'openings interrupt the span'],
 ] as const
 
 interface SharingLinesProps {
@@ -38,7 +38,7 @@ export function SharingLines({ panels, set }: SharingLinesProps) {
     <>
       <Line reference="sharing">
         <Choice
-          label="Sharing"
+          label="Sharing rule"
           value={shared(panels.map(({ sharing }) => sharing))}
           placeholder={severalWord}
           options={sharingChoices}
@@ -57,7 +57,7 @@ function SpanLines({ panels, set }: SharingLinesProps) {
   const fieldOf = useFieldOf()
   const format = useFormat()
   const turn = () =>
-    set('span turned', ({ spanAngle }) => ({
+    set('span direction rotated', ({ spanAngle }) => ({
       spanAngle: spanAngle >= Math.PI / 2 - 1e-9 ? spanAngle - Math.PI / 2 : spanAngle + Math.PI / 2,
     }))
   return (
@@ -66,7 +66,7 @@ function SpanLines({ panels, set }: SharingLinesProps) {
         reference="span"
         result={
           <Button kind="link" onPress={turn}>
-            turn the span
+            rotate the span
           </Button>
         }
       >
@@ -113,10 +113,10 @@ function SupportLines({ panels, set }: SharingLinesProps) {
   const usual = (value: number, quantity: 'smallLength' | 'angle') => formatValue(value, quantity, format)
   return (
     <>
-      <Line reference="takes no load">
-        members that run{' '}
+      <Line reference="not loaded">
+        members running at{' '}
         <QuantityField
-          {...fieldOf(panels, 'sparedAngle', 'direction of members that take none', 'angle', {
+          {...fieldOf(panels, 'sparedAngle', 'direction of excluded members', 'angle', {
             min: -2 * Math.PI,
             max: 2 * Math.PI,
             optional: true,
@@ -131,25 +131,25 @@ function SupportLines({ panels, set }: SharingLinesProps) {
         {spared.some((value) => value !== null) && (
           <>
             {' '}
-            <Button kind="link" onPress={() => set('all members take load', () => ({ sparedAngle: null }))}>
-              let all take load
+            <Button kind="link" onPress={() => set('all members loaded', () => ({ sparedAngle: null }))}>
+              load all members
             </Button>
           </>
         )}
       </Line>
       <SparedMembers panels={panels} />
-      <Line reference="supported by">
-        members up to{' '}
+      <Line reference="supports considered">
+        members within{' '}
         <QuantityField
-          {...fieldOf(panels, 'supportReach', 'reach of supports', 'smallLength', {
+          {...fieldOf(panels, 'supportReach', 'support tolerance', 'smallLength', {
             ...reachBounds,
             optional: true,
             placeholder: usual(basis.supportReach, 'smallLength'),
           })}
         />{' '}
-        off it, at more than{' '}
+        of it, at more than{' '}
         <QuantityField
-          {...fieldOf(panels, 'spanLimit', 'least angle to the span', 'angle', {
+          {...fieldOf(panels, 'spanLimit', 'minimum angle to the span', 'angle', {
             ...spanLimitBounds,
             optional: true,
             placeholder: usual(basis.spanLimit, 'angle'),

@@ -22,7 +22,7 @@ export function SlopeLines({ slopes }: { readonly slopes: readonly Slope[] }) {
   const plan = Math.abs(signedArea(first.outline))
   const top = largest(first.outline.map((corner) => heightOn(first, corner)))
   const turn = () =>
-    edit.setEach(slopes, `${note.subject(slopes)}: fall turned`, ({ uphill }) => ({
+    edit.setEach(slopes, `${note.subject(slopes)}: fall direction rotated`, ({ uphill }) => ({
       uphill: uphill > Math.PI ? uphill - 1.5 * Math.PI : uphill + Math.PI / 2,
     }))
   return (
@@ -40,23 +40,25 @@ export function SlopeLines({ slopes }: { readonly slopes: readonly Slope[] }) {
         reference="uphill"
         result={
           <Button kind="link" onPress={turn}>
-            turn the fall
+            rotate the fall
           </Button>
         }
       >
         <QuantityField
-          {...fieldOf(slopes, 'uphill', 'way uphill from east, anticlockwise', 'angle', { min: -7, max: 7 })}
+          {...fieldOf(slopes, 'uphill', 'direction uphill, from east, anticlockwise', 'angle', { min: -7, max: 7 })}
         />{' '}
         from east
       </Line>
       <Line reference="lowest edge">
-        <QuantityField {...fieldOf(slopes, 'eaves', 'lowest edge over the level', 'length', { min: -200, max: 200 })} />{' '}
-        over the level
+        <QuantityField
+          {...fieldOf(slopes, 'eaves', 'lowest edge above the level', 'length', { min: -200, max: 200 })}
+        />{' '}
+        above the level
       </Line>
       {slopes.length === 1 && (
         <>
           <Line reference="highest edge" result={<Value value={top} quantity="length" />}>
-            over the level
+            above the level
           </Line>
           <Line reference="true area" result={<Value value={plan * areaStretch(first)} quantity="area" />}>
             <Value value={plan} quantity="area" strong={false} /> in plan / cos{' '}
@@ -65,9 +67,7 @@ export function SlopeLines({ slopes }: { readonly slopes: readonly Slope[] }) {
           <SlopePicture slope={first} />
         </>
       )}
-      <Note>
-        Members, slabs and build-ups weigh by their true length and area; imposed loads go by the area in plan.
-      </Note>
+      <Note>Self-weight and build-ups use true lengths and areas; imposed loads use plan area.</Note>
       <ConcernsHere ids={slopes.map(({ id }) => id).join()} />
     </Section>
   )

@@ -5,7 +5,7 @@ import { Line } from '../../sheet/Sheet'
 import { severalWord } from '../../sheet/several'
 import { TextLine } from '../../ui/TextLine'
 
-/** Single members that take none of these panels, by their labels. */
+/** Single members that take no load of these panels, by their labels. */
 export function SparedMembers({ panels }: { readonly panels: readonly Panel[] }) {
   const document = useDocument()
   const getDocument = useGetDocument()
@@ -17,7 +17,7 @@ export function SparedMembers({ panels }: { readonly panels: readonly Panel[] })
     const read = panels.map((panel) => [panel, readMemberLabels(text, getDocument(), panel.layout)] as const)
     for (const [, found] of read) if (!found.ok) return found.problem
     return edit.apply(
-      `${note.subject(panels)}: ${text === '' ? 'no member spared' : `${text} take none`}`,
+      `${note.subject(panels)}: ${text === '' ? 'no members excluded' : `${text} excluded`}`,
       read.map(([before, found]) => ({
         id: before.id,
         before,
@@ -28,9 +28,9 @@ export function SparedMembers({ panels }: { readonly panels: readonly Panel[] })
   if (!first) return null
   const same = panels.every((panel) => said(panel) === said(first))
   return (
-    <Line reference="nor do">
+    <Line reference="excluded">
       <TextLine
-        label="Members that take none of it"
+        label="Members excluded from this panel"
         value={same ? said(first) : ''}
         placeholder={same ? 'B2, G1' : severalWord}
         maxLength={200}

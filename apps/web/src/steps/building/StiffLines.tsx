@@ -17,7 +17,7 @@ import { MaterialChoice } from './StockChoices'
 
 const sorts = (Object.keys(stiffNames) as (keyof typeof stiffNames)[]).map((sort) => [sort, stiffNames[sort]] as const)
 
-/** What holds a floor against horizontal forces: what it is, and how stiff that makes it. */
+/** What holds a floor against horizontal forces: type, and how stiff that makes it. */
 export function StiffLines({ elements }: { readonly elements: readonly StiffElement[] }) {
   const choiceOf = useChoiceOf()
   const fieldOf = useFieldOf()
@@ -28,15 +28,15 @@ export function StiffLines({ elements }: { readonly elements: readonly StiffElem
   const sort = shared(elements.map((element) => element.sort))
   const [a, b] = first.path
   return (
-    <Section title={alone ? 'Stiff element' : `${elements.length} stiff elements`}>
-      <Line reference={alone ? 'label' : 'what it is'}>
+    <Section title={alone ? 'Lateral element' : `${elements.length} lateral elements`}>
+      <Line reference={alone ? 'label' : 'type'}>
         {alone && (
           <>
             <NameField label="Label" record={first} />
             {', a '}
           </>
         )}
-        <Choice {...choiceOf(elements, 'sort', 'what it is', { label: 'What it is', options: sorts })} />
+        <Choice {...choiceOf(elements, 'sort', 'type', { label: 'Type', options: sorts })} />
         {alone && a && b && (
           <>
             {' of '}
@@ -59,8 +59,8 @@ export function StiffLines({ elements }: { readonly elements: readonly StiffElem
       )}
       {alone && level && sort !== 'given' && <Stiffness address={`stiffness:${expanded(first.id, level.id)}`} />}
       <Note>
-        It holds this level along its line, from here down to the next, and weighs nothing here: weigh a wall as a wall
-        run. What it takes of the storey forces stands in Paths, in a case of wind.
+        Resists horizontal force along its line from this level to the next below. No self-weight: add a wall run for
+        that. Its share of the storey forces is shown in Paths.
       </Note>
       <ConcernsHere ids={elements.map(({ id }) => id).join()} />
     </Section>
@@ -73,7 +73,7 @@ function Stiffness({ address }: { readonly address: string }) {
   if (!traced) return null
   return (
     <Line reference="estimated" result={<Value value={traced.value} quantity="stiffness" address={address} />}>
-      <SymbolText name="k" /> along it, of one storey
+      <SymbolText name="k" /> along its line, per storey
     </Line>
   )
 }
@@ -86,15 +86,15 @@ function Diagonals({ elements }: { readonly elements: readonly StiffElement[] })
   return (
     <Line reference="diagonals">
       <Choice
-        label="Diagonals that act at a time"
+        label="Active diagonals"
         value={shared(elements.map(({ diagonals }) => (diagonals === 2 ? 'two' : 'one')))}
         placeholder={severalWord}
         options={[
-          ['one', 'one at a time, in tension,'],
-          ['two', 'two at a time'],
+          ['one', 'one at a time (tension only),'],
+          ['two', 'both'],
         ]}
         onChange={(count) =>
-          edit.setEach(elements, say(`${count} diagonals at a time`), () => ({ diagonals: count === 'two' ? 2 : 1 }))
+          edit.setEach(elements, say(`${count} active diagonals`), () => ({ diagonals: count === 'two' ? 2 : 1 }))
         }
       />{' '}
       of{' '}

@@ -67,7 +67,7 @@ function AssumedMark({ section }: { readonly section: SectionRecord | undefined 
   if (!section?.assumed) return null
   return (
     <Button kind="warm" onPress={() => edit.set(section, `Section ${section.name} confirmed`, { assumed: false })}>
-      assumed; confirm it
+      assumed; confirm
     </Button>
   )
 }

@@ -31,7 +31,7 @@ export const StockLines = memo(function StockLines() {
         title="Sections"
         aside={
           <Button kind="link" onPress={() => setAdding('section')}>
-            Add a section
+            Add section
           </Button>
         }
       >
@@ -47,7 +47,7 @@ export const StockLines = memo(function StockLines() {
         title="Materials"
         aside={
           <Button kind="link" onPress={() => setAdding('material')}>
-            Add a material
+            Add material
           </Button>
         }
       >
@@ -118,7 +118,7 @@ function NewMaterial({ onDone }: NewProps) {
         onChoose={choose}
         onText={(name) =>
           name === ''
-            ? 'A material needs a name.'
+            ? 'Enter a material name.'
             : add({ name: cut(name, 60), unitWeight: 24_000, elasticModulus: 30e9, source: '' })
         }
         onLeave={onDone}

@@ -18,7 +18,7 @@ const roles = (Object.keys(strutNames) as (keyof typeof strutNames)[]).map(
   (role) => [role, strutNames[role].toLowerCase()] as const,
 )
 
-/** Heights and section of the picked members in space. */
+/** Heights and section of the picked secondary members. */
 export function StrutLines({ struts }: { readonly struts: readonly Strut[] }) {
   const sections = useRecords('section')
   const edit = useEdit()
@@ -32,7 +32,7 @@ export function StrutLines({ struts }: { readonly struts: readonly Strut[] }) {
   const [a, b] = first.path
   const length = a && b ? Math.hypot(distance(a, b), first.endHeight - first.startHeight) : 0
   return (
-    <Section title={struts.length === 1 ? 'Member in space' : `${struts.length} members in space`}>
+    <Section title={struts.length === 1 ? 'Secondary member' : `${struts.length} secondary members`}>
       <Line reference={struts.length === 1 ? 'label' : 'role'}>
         {struts.length === 1 && (
           <>
@@ -51,18 +51,18 @@ export function StrutLines({ struts }: { readonly struts: readonly Strut[] }) {
       <Line reference="heights">
         from{' '}
         <QuantityField
-          {...fieldOf(struts, 'startHeight', 'height of its start over the level', 'length', { min: -200, max: 200 })}
+          {...fieldOf(struts, 'startHeight', 'height of its start above the level', 'length', { min: -200, max: 200 })}
         />{' '}
         to{' '}
         <QuantityField
-          {...fieldOf(struts, 'endHeight', 'height of its end over the level', 'length', { min: -200, max: 200 })}
+          {...fieldOf(struts, 'endHeight', 'height of its end above the level', 'length', { min: -200, max: 200 })}
         />{' '}
-        over the level
+        above the level
       </Line>
       <StockChoices records={struts} />
       {struts.length === 1 && section && material?.kind === 'material' && (
         <Line
-          reference="own weight"
+          reference="self-weight"
           result={<Value value={factor * section.area * material.unitWeight * length} quantity="force" />}
         >
           <SymbolText name="G" /> = A · γ · l ={' '}
@@ -76,8 +76,8 @@ export function StrutLines({ struts }: { readonly struts: readonly Strut[] }) {
         </Line>
       )}
       <Note>
-        Half of its weight goes to the beam, column or panel at each end, as they are in plan: of a post both halves go
-        to what it meets there. One that brings its weight to the ground is drawn as a column.
+        Half of its weight is transferred to the beam, column or panel at each end in plan; both halves of a post to
+        what it meets there. If its weight goes to the ground, draw a column instead.
       </Note>
       <ConcernsHere ids={struts.map(({ id }) => id).join()} />
     </Section>

@@ -70,7 +70,7 @@ export function TrussLines({ member, truss }: { readonly member: Member; readonl
           min={0.05}
           max={20}
           onCommit={(depth) =>
-            depth === null ? 'A truss has a depth.' : set(`depth ${formatQuantity(depth, 'length', format)}`, { depth })
+            depth === null ? 'Enter a truss depth.' : set(`depth ${formatQuantity(depth, 'length', format)}`, { depth })
           }
         />{' '}
         between the chords
@@ -84,7 +84,7 @@ export function TrussLines({ member, truss }: { readonly member: Member; readonl
           min={2}
           max={60}
           onCommit={(bays) =>
-            bays === null || !Number.isInteger(bays) ? 'A whole number from 2 to 60.' : set(`${bays} bays`, { bays })
+            bays === null || !Number.isInteger(bays) ? 'Enter an integer from 2 to 60.' : set(`${bays} bays`, { bays })
           }
         />{' '}
         <Choice
@@ -126,12 +126,12 @@ function TrussWeight({ member, truss, lengths: { top, bottom, web } }: TrussWeig
   const volume = areaOf(member.section) * top + areaOf(truss.bottomSection) * bottom + areaOf(truss.webSection) * web
   return (
     <Line
-      reference="own weight"
+      reference="self-weight"
       result={
         <Value value={factor * volume * material.unitWeight} quantity="force" address={`beamWeight:${member.id}`} />
       }
     >
-      all parts by their lengths, joints not counted
+      all bars by length, connections excluded
       <TimesFactor />
     </Line>
   )

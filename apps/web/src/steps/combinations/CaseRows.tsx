@@ -16,7 +16,7 @@ const isPush = (action: string): boolean => action === 'wind' || action === 'lat
 
 /** Actions one under another, each with the pictures of its cases and how they act. */
 export function CaseRows({ overview }: { readonly overview: Overview }) {
-  if (overview.actions.length === 0) return <Page>No load yet, so there is nothing to combine.</Page>
+  if (overview.actions.length === 0) return <Page>No loads yet, so nothing to combine.</Page>
   return (
     <Page>
       {overview.actions.map((action) => (
@@ -75,7 +75,7 @@ function Excluded({ overview: { actions, exclusions } }: { readonly overview: Ov
       first &&
       second && (
         <Never key={`${a} ${b}`}>
-          {first} is never taken with {second.toLowerCase()} ({clause}).
+          {first} is not combined with {second.toLowerCase()} ({clause}).
         </Never>
       )
     )

@@ -47,13 +47,12 @@ export function CombinationTable({ rule, overview }: { readonly rule: RuleView; 
   const rows = rowsOf(rule, overview, columns, format)
   return (
     <Section
-      title={`${rule.name}, written out`}
-      aside={<TableOut name="combinations written out" rows={() => [headings, ...rows]} />}
+      title={`${rule.name}, listed`}
+      aside={<TableOut name="combinations listed" rows={() => [headings, ...rows]} />}
     >
       {Number(rule.count) > listLimit && (
         <Note>
-          The first {listLimit} of {rule.count}. Envelopes are found from the structure and need no list; the CSV file
-          holds more.
+          The first {listLimit} of {rule.count}. Envelopes do not need this list; the CSV file has more.
         </Note>
       )}
       <Scroll tabIndex={0} role="region" aria-label={`Combinations of ${rule.name}`}>

@@ -17,7 +17,7 @@ export function CombinationsSheet({ overview }: { readonly overview: Overview })
   if (rules.length === 0)
     return (
       <Sheet title="Combinations">
-        <Note>No action yet: nothing to combine.</Note>
+        <Note>No actions yet, so nothing to combine.</Note>
       </Sheet>
     )
   // a set of rules that an envelope was looked at by stands for its first rule
@@ -38,7 +38,7 @@ export function CombinationsSheet({ overview }: { readonly overview: Overview })
         </Section>
       ))}
       <ReductionChoice />
-      <Section title="In all">
+      <Section title="Total">
         <Line lit result={<strong>{overview.figures.combinations}</strong>}>
           combinations, from {overview.figures.cases} cases
         </Line>
@@ -85,7 +85,7 @@ const RuleLine = ({ rule, chosen, onChoose, onOpen }: RuleLineProps) => (
     </Button>
     <div>
       <Expression expression={rule.expression} />
-      {rule.waitsFor !== null && <small>counts once there is a case of {rule.waitsFor}</small>}
+      {rule.waitsFor !== null && <small>applies once there is a case of {rule.waitsFor}</small>}
     </div>
   </Line>
 )

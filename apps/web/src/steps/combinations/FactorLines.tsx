@@ -29,16 +29,16 @@ export function FactorLines({ rule, overview }: { readonly rule: RuleView; reado
           ))}
         </Section>
       )}
-      <Section title={`What ${rule.name.toLowerCase()} gives each case`}>
+      <Section title={`Factors of each case: ${rule.name.toLowerCase()} gives each case`}>
         <Line reference="permanent" result={rule.permanent.map(show).join(' or ')}>
-          all permanent cases alike
+          all permanent cases have the same factor
         </Line>
         {rule.factors.map(({ caseId, name, leading, accompanying }) => (
           <Line key={caseId} result={`${leading === null ? '–' : show(leading)} / ${show(accompanying)}`}>
             {name}
           </Line>
         ))}
-        <Note>Leading / accompanying. A case that helps is left out.</Note>
+        <Note>Leading / accompanying. Favourable variable cases are omitted.</Note>
       </Section>
     </>
   )
@@ -70,7 +70,7 @@ function Factor({ parameter }: FactorProps) {
       max={meaning.max}
       onCommit={(next) =>
         next === null
-          ? 'Type a factor.'
+          ? 'Enter a factor.'
           : edit.apply(
               `${meaning.symbol} ${meaning.name}: ${formatValue(value, 'factor', format)} → ${formatValue(next, 'factor', format)}`,
               ownValueEdits(getDocument(), parameter, next, Math.random),

@@ -21,7 +21,7 @@ export function FactorsChoice({ basis }: { readonly basis: Basis }) {
       const table: ReductionTable = {
         kind: 'reductionTable',
         id: newId('reductionTable', Math.random),
-        name: `Own reduction ${tables.length + 1}`,
+        name: `Project reduction ${tables.length + 1}`,
         by: 'area',
         between: 'stepped',
         rows: [{ from: 50, factor: 0.9 }],
@@ -45,7 +45,7 @@ export function FactorsChoice({ basis }: { readonly basis: Basis }) {
         options={[
           [standard, 'of the standard'],
           ...tables.map(({ id, name }) => [id as string, name] as const),
-          [fresh, 'of a new table'],
+          [fresh, 'a new table'],
         ]}
         onChange={choose}
       />
@@ -53,28 +53,28 @@ export function FactorsChoice({ basis }: { readonly basis: Basis }) {
   )
 }
 
-/** The table in use: rows by area or storeys, and what it is for. */
+/** The table in use: rows by area or storeys, and applies to. */
 export function OwnReduction({ basis }: { readonly basis: Basis }) {
   const table = useRecord(basis.reductionTable ?? undefined)
   const edit = useEdit()
   if (table?.kind !== 'reductionTable') return null
   const remove = () =>
-    edit.apply(`${table.name} taken away: factors of the standard`, [
+    edit.apply(`${table.name} deleted: factors of the standard apply`, [
       { id: basis.id, before: basis, after: { ...basis, reductionTable: null } },
       { id: table.id, before: table, after: null },
     ])
   return (
     <Section
-      title="Own table"
+      title="Project reduction table"
       aside={
         <Button kind="link" onPress={remove}>
-          Take away
+          Delete
         </Button>
       }
     >
       <Words table={table} />
       <Rows table={table} />
-      <Note>It stands in place of the standard’s factors for floors; roofs keep those of the standard.</Note>
+      <Note>Replaces the standard’s factors for floors; roofs keep the factors of the standard.</Note>
     </Section>
   )
 }
@@ -85,12 +85,12 @@ function Words({ table }: { readonly table: ReductionTable }) {
   return (
     <>
       <Line reference="name">
-        <NameField label="Name of the own table" record={table} maxLength={60} />
+        <NameField label="Name of the table" record={table} maxLength={60} />
       </Line>
-      <Line reference="goes by">
+      <Line reference="form">
         <Choice
-          {...choiceOf(table, 'by', 'what it goes by', {
-            label: 'What the table goes by',
+          {...choiceOf(table, 'by', 'form', {
+            label: 'Form of the table',
             options: [
               ['area', 'area supported'],
               ['storeys', 'storeys supported'],
@@ -99,28 +99,30 @@ function Words({ table }: { readonly table: ReductionTable }) {
         />
         ,{' '}
         <Choice
-          {...choiceOf(table, 'between', 'between its rows', {
+          {...choiceOf(table, 'between', 'between rows', {
             label: 'Between the rows',
             options: [
-              ['stepped', 'each row up to the next'],
-              ['linear', 'in a straight line from row to row'],
+              ['stepped', 'in steps'],
+              ['linear', 'interpolated linearly'],
             ],
           })}
         />
       </Line>
-      <Line reference="is for">
+      <Line reference="applies to">
         <Choice
-          {...choiceOf(table, 'takes', 'what it is for', {
-            label: 'What the table is for',
+          {...choiceOf(table, 'takes', 'applies to', {
+            label: 'Applies to',
             options: [
-              ['columns', 'forces of columns alone'],
+              ['columns', 'column axial forces only'],
               ['all', 'columns and beams'],
             ],
           })}
         />
         , from{' '}
-        <QuantityField {...fieldOf(table, 'leastStoreys', 'least number of storeys', 'count', { min: 0, max: 200 })} />{' '}
-        storeys on
+        <QuantityField
+          {...fieldOf(table, 'leastStoreys', 'minimum number of storeys', 'count', { min: 0, max: 200 })}
+        />{' '}
+        storeys and more
       </Line>
     </>
   )
@@ -140,7 +142,7 @@ function Rows({ table }: { readonly table: ReductionTable }) {
   const last = table.rows.at(-1)
   const add = () => {
     if (last)
-      set([...table.rows, { from: last.from + (table.by === 'area' ? 50 : 1), factor: last.factor }], 'one row more')
+      set([...table.rows, { from: last.from + (table.by === 'area' ? 50 : 1), factor: last.factor }], 'row added')
   }
   return (
     <>
@@ -152,11 +154,11 @@ function Rows({ table }: { readonly table: ReductionTable }) {
             table.rows.length > 1 && (
               <Button
                 kind="link"
-                aria-label={`Take row ${i + 1} away`}
+                aria-label={`Delete row ${i + 1} away`}
                 onPress={() =>
                   set(
                     table.rows.filter((_, k) => k !== i),
-                    `row ${i + 1} taken away`,
+                    `row ${i + 1} deleted`,
                   )
                 }
               >
@@ -173,9 +175,9 @@ function Rows({ table }: { readonly table: ReductionTable }) {
             value={from}
             min={0}
             max={1e6}
-            onCommit={(value) => (value === null ? 'A row begins somewhere.' : change(i, { from: value }))}
+            onCommit={(value) => (value === null ? 'Enter where the row starts.' : change(i, { from: value }))}
           />{' '}
-          on, times{' '}
+          and more, factor{' '}
           <QuantityField
             label={`row ${i + 1} factor`}
             quantity="factor"
@@ -183,7 +185,7 @@ function Rows({ table }: { readonly table: ReductionTable }) {
             value={factor}
             min={0}
             max={1}
-            onCommit={(value) => (value === null ? 'A row has a factor.' : change(i, { factor: value }))}
+            onCommit={(value) => (value === null ? 'Enter a factor.' : change(i, { factor: value }))}
           />
           {doubts
             .filter(({ data }) => data['row'] === i + 1)
@@ -196,11 +198,11 @@ function Rows({ table }: { readonly table: ReductionTable }) {
         reference=""
         result={
           <Button kind="link" onPress={add}>
-            one row more
+            row added
           </Button>
         }
       >
-        below the first row whole
+        no reduction below the first row
       </Line>
     </>
   )

@@ -4,54 +4,58 @@ import { Line, Note, Section } from '../../sheet/Sheet'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { Choice } from '../../ui/Choice'
 import { FactorsChoice, OwnReduction } from './OwnReduction'
+import { useTerms } from '../../compute/useTerms'
+
+const capital = (word: string) => `${word.slice(0, 1).toUpperCase()}${word.slice(1)}`
 
 type Reductions = Basis['reductions']
 
-/** Where combinations take imposed load reduced for area or storeys. */
+/** How combinations use imposed load that is reducible by area or storeys. */
 export function ReductionChoice() {
   const [basis] = useRecords('basis')
   const choiceOf = useChoiceOf()
+  const { imposed } = useTerms()
   if (!basis) return null
-  // rows of a table know no psi: there it is whole or reduced
+  // rows of a table know no psi: there it is unreduced or reduced
   const hasPsi = familyOf(basis.family).ruleRows.length === 0
   const options: readonly (readonly [Reductions, string])[] = hasPsi
     ? [
-        ['nowhere', 'whole'],
-        ['withoutPsi', 'reduced where no ψ lowers it'],
-        ['lower', 'reduced, or lowered by ψ: the lower of both'],
-        ['everywhere', 'reduced, for area also beside ψ'],
+        ['nowhere', 'unreduced'],
+        ['withoutPsi', 'reduced where no ψ applies'],
+        ['lower', 'the lower of reduced and ψ-factored load'],
+        ['everywhere', 'reduced; by area also together with ψ'],
       ]
     : [
-        ['nowhere', 'whole'],
+        ['nowhere', 'unreduced'],
         ['withoutPsi', 'reduced'],
       ]
   return (
     <>
-      <Section title="Imposed load of columns and beams">
-        <Line reference="for area or storeys">
+      <Section title={`${capital(imposed)} load of columns and beams`}>
+        <Line reference="reduction by area or storeys">
           <Choice
-            {...choiceOf(basis, 'reductions', 'imposed load in combinations', {
-              label: 'Imposed load in combinations',
+            {...choiceOf(basis, 'reductions', `${imposed} load in combinations`, {
+              label: `${capital(imposed)} load in combinations`,
               options,
             })}
           />
         </Line>
         <FactorsChoice basis={basis} />
-        <Line reference="from columns on beams">
+        <Line reference="from columns on transfer beams">
           <Choice
-            {...choiceOf(basis, 'transferred', 'what comes from columns on beams', {
-              label: 'What comes from columns on beams',
+            {...choiceOf(basis, 'transferred', 'load from columns on transfer beams', {
+              label: 'Load from columns on transfer beams',
               options: [
-                ['reduced', 'reduced below the beam too'],
-                ['whole', 'whole below the beam'],
+                ['reduced', 'reduced below the transfer beam too'],
+                ['whole', 'unreduced below the transfer beam'],
               ],
             })}
           />
         </Line>
         {basis.reductions !== 'nowhere' && (
           <Note>
-            In envelopes of column forces, reactions and beam totals, by the factors in Paths; lists of combinations
-            stay as they are.
+            Applies to envelopes of column forces, reactions and beam totals, with the factors shown in Paths. Lists of
+            combinations are unchanged.
           </Note>
         )}
       </Section>

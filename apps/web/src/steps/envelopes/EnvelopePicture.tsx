@@ -69,9 +69,9 @@ function Key({ envelope: { kind, rows } }: { readonly envelope: EnvelopeInView }
   return (
     <Foot aria-label="Legend">
       <Sample aria-hidden />
-      the whole bar and the number above: most, {unit}
+      full bar and upper number: max, {unit}
       <Sample aria-hidden data-filled />
-      <span>what is filled and the number below: least, {unit}</span>
+      <span>filled part and lower number: min, {unit}</span>
     </Foot>
   )
 }

@@ -14,7 +14,7 @@ const kindOptions = [
   ['reaction', 'reactions'],
   ['columnForce', 'column forces'],
   ['storeyShear', 'storey shears'],
-  ['elementShear', 'shears of stiff elements'],
+  ['elementShear', 'lateral element shears'],
   ['beamTotal', 'beam totals'],
 ] as const
 
@@ -27,11 +27,11 @@ const components: Readonly<Record<string, string>> = {
 }
 
 const nothingYet: Readonly<Record<EnvelopeInView['kind'], string>> = {
-  reaction: 'No support yet, so no reaction.',
-  columnForce: 'No column yet, so no force in one.',
-  storeyShear: 'No wind yet, so no storey shear.',
-  elementShear: 'No stiff element yet: draw what holds the floors, in Building.',
-  beamTotal: 'No beam yet, so no load on one.',
+  reaction: 'No supports yet, so no reactions.',
+  columnForce: 'No columns yet, so no column forces.',
+  storeyShear: 'No horizontal case yet, so no storey shear.',
+  elementShear: 'No lateral elements yet. Draw walls or bracing in Building.',
+  beamTotal: 'No beams yet, so no beam loads.',
 }
 
 const referenceOf = (kind: EnvelopeInView['kind'], { component, levelName }: EnvelopeRow): string | undefined =>
@@ -51,7 +51,7 @@ function tableText(rows: readonly EnvelopeRow[], format: NumberFormat): readonly
   ]
 }
 
-/** What governs the effect in view, then most and least of all effects of its kind. */
+/** What governs the effect in view, then maximum and minimum of all effects of its kind. */
 export function EnvelopesSheet({ envelope }: { readonly envelope: EnvelopeInView }) {
   const { set, sets, kind, rows, key, choose, chooseSet, setKind } = envelope
   const [look] = useLook()
@@ -80,7 +80,10 @@ export function EnvelopesSheet({ envelope }: { readonly envelope: EnvelopeInView
       {rows.length === 0 && <Note>{nothingYet[kind]}</Note>}
       {key && <Governing set={set} effectKey={key} />}
       {rows.length > 0 && (
-        <Section title="Most and least" aside={<TableOut name="most and least" rows={() => tableText(rows, format)} />}>
+        <Section
+          title="Maximum and minimum"
+          aside={<TableOut name="maximum and minimum" rows={() => tableText(rows, format)} />}
+        >
           {shown.map((row) => (
             <Line
               key={row.key}

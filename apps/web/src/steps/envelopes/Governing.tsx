@@ -1,11 +1,18 @@
-import { formatQuantity, formatValue, type GoverningRival, type GoverningSide, largest } from '@hedrion/core'
+import {
+  formatQuantity,
+  type ActionId,
+  type Terms,
+  formatValue,
+  type GoverningRival,
+  type GoverningSide,
+  largest,
+} from '@hedrion/core'
 import styled from 'styled-components'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { markOf } from '../../drawing/marks'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
-
-const actionWords: Readonly<Record<string, string>> = { imposed: 'imposed', roof: 'roof access', wind: 'wind' }
+import { useTerms } from '../../compute/useTerms'
 
 /** The governing combinations of one effect as lines of factor · case, each with its bar. */
 export function Governing({ set, effectKey }: { readonly set: string; readonly effectKey: string }) {
@@ -13,16 +20,16 @@ export function Governing({ set, effectKey }: { readonly set: string; readonly e
   if (!view) return null
   return (
     <>
-      <Side title={`What governs ${view.label}, most`} side={view.most} address={`extreme:${set}:most:${effectKey}`} />
-      <Side title="and least" side={view.least} address={`extreme:${set}:least:${effectKey}`} />
+      <Side title={`What governs ${view.label}, max`} side={view.most} address={`extreme:${set}:most:${effectKey}`} />
+      <Side title="and min" side={view.least} address={`extreme:${set}:least:${effectKey}`} />
     </>
   )
 }
 
 /** Which combination it is: by the action that leads, or by the row of the table. */
-function whose({ leading, rule }: GoverningRival): string {
+function whose({ leading, rule }: GoverningRival, terms: Terms): string {
   if (!rule.leads) return `by ${rule.name}`
-  return leading ? `with ${actionWords[leading] ?? leading} leading` : 'with no variable action'
+  return leading ? `with ${terms[leading as ActionId] ?? leading} leading` : 'with no variable action'
 }
 
 interface SideProps {
@@ -37,15 +44,16 @@ const partOf = ({ leading, rule }: GoverningRival, action: string): string =>
 function Side({ title, side, address }: SideProps) {
   const format = useFormat()
   const most = Math.max(1e-9, largest(side.terms.map(({ value }) => Math.abs(value))))
+  const terms = useTerms()
   const { nextBest } = side
   return (
     <Section title={title}>
-      {side.terms.length === 0 && <Note>No case has an effect here.</Note>}
+      {side.terms.length === 0 && <Note>No load case contributes here.</Note>}
       {side.terms.map(({ caseId, name, action, factor, characteristic, reduction, value }) => (
         <Line key={caseId} reference={partOf(side, action)} result={<Value value={value} quantity="force" />}>
           {formatValue(factor, 'factor', format)} · {name}{' '}
           <Value value={characteristic} quantity="force" strong={false} />
-          {reduction !== 1 && <> · {formatValue(reduction, 'factor', format)} for area or storeys</>}
+          {reduction !== 1 && <> · {formatValue(reduction, 'factor', format)} by area or storeys</>}
           <Bar
             $mark={markOf(caseId)}
             style={{ width: `${(Math.abs(value) / most) * 100}%` }}
@@ -55,10 +63,10 @@ function Side({ title, side, address }: SideProps) {
         </Line>
       ))}
       <Line lit reference="sum" result={<Value value={side.value} quantity="force" address={address} />}>
-        {whose(side)}
+        {whose(side, terms)}
         {nextBest && (
           <small>
-            ; next {formatQuantity(nextBest.value, 'force', format)} {whose(nextBest)}
+            ; next {formatQuantity(nextBest.value, 'force', format)} {whose(nextBest, terms)}
           </small>
         )}
       </Line>

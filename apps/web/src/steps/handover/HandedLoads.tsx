@@ -9,9 +9,9 @@ import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 
 const ways = [
-  ['exact', 'as they are'],
-  ['pieces', 'in a few straight pieces'],
-  ['even', 'as one even value'],
+  ['exact', 'exact'],
+  ['pieces', 'few linear segments'],
+  ['even', 'one uniform load per member'],
 ] as const
 
 /** How line loads of members are handed over, and what that changes. */
@@ -21,15 +21,15 @@ export function HandedLoads({ basis }: { readonly basis: Basis }) {
   const fieldOf = useFieldOf()
   return (
     <Section title="Line loads of members">
-      <Line reference="handed over">
+      <Line reference="exported as">
         <Choice
-          label="Line loads are handed over"
+          label="Line loads are exported as"
           value={basis.handedLoads}
           options={ways}
           onChange={(handedLoads) =>
             edit.set(
               basis,
-              note.text(basis, 'line loads handed over', wordOf(ways, basis.handedLoads), wordOf(ways, handedLoads)),
+              note.text(basis, 'line loads exported as', wordOf(ways, basis.handedLoads), wordOf(ways, handedLoads)),
               { handedLoads },
             )
           }
@@ -38,7 +38,7 @@ export function HandedLoads({ basis }: { readonly basis: Basis }) {
           <>
             {': at most '}
             <QuantityField
-              {...fieldOf(basis, 'handedPieces', 'pieces of a line load', 'count', { min: 1, max: 20 })}
+              {...fieldOf(basis, 'handedPieces', 'segments of a line load', 'count', { min: 1, max: 20 })}
             />{' '}
             to a member
           </>
@@ -56,7 +56,7 @@ function Change({ keeps }: { readonly keeps: boolean }) {
   return (
     <>
       <Note>
-        {before} pieces become {after}.{' '}
+        {before} segments become {after}.{' '}
         {keeps ? 'Force and centroid of each are kept.' : 'Force is kept, the centroid is not.'}
       </Note>
       {most && (
@@ -68,7 +68,7 @@ function Change({ keeps }: { readonly keeps: boolean }) {
             </>
           }
         >
-          moment at an end of {most.label}, level {most.level}, if it were held
+          moment at an end of {most.label}, level {most.level}, if the end were restrained
         </Line>
       )}
     </>

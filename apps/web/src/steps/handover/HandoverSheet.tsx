@@ -14,16 +14,16 @@ import { HandedLoads } from './HandedLoads'
 
 const stages: readonly (readonly [ResultStage, string])[] = [
   ['cases', 'cases with their balance'],
-  ['memberLoads', 'line and point loads of members, case by case'],
-  ['turningMoments', 'what turns beams about their axes where a slab has one support only'],
-  ['storeyForces', 'storey forces, with their points'],
-  ['stiffElements', 'what stiff elements take of them, with the moment over their feet'],
-  ['thrusts', 'what raking columns and hangers do sideways to their levels'],
-  ['sidewaysLoads', 'what members take sideways of loads square to slopes and of pressure on wall surfaces'],
-  ['barriers', 'line loads of people at barriers, with their moments about the edge'],
+  ['memberLoads', 'line and point loads of members, per load case'],
+  ['turningMoments', 'torsion of beams where a slab has only one support'],
+  ['storeyForces', 'storey forces, with point of application'],
+  ['stiffElements', 'storey shear per lateral element, with base moment'],
+  ['thrusts', 'horizontal thrusts of raking columns and hangers'],
+  ['sidewaysLoads', 'horizontal member loads from loads normal to slopes and from pressure surfaces'],
+  ['barriers', 'horizontal line loads on barriers, with moments about the edge'],
   ['combinations', 'combinations with their factors'],
-  ['envelopes', 'most and least of every effect'],
-  ['replacedValues', 'values of the standard that were replaced, with what stood there'],
+  ['envelopes', 'envelopes (maximum and minimum)'],
+  ['replacedValues', 'overridden standard values'],
 ]
 
 /** The files, what is in them, and whether their sums agree with the balance. */
@@ -33,7 +33,7 @@ export function HandoverSheet() {
   if (!overview || !basis) return null
   const name = fileName(basis.name)
   return (
-    <Sheet title="Handover" scope="what a frame analysis takes">
+    <Sheet title="Handover" scope="to the frame analysis">
       <Section title="Files">
         <ProjectFileLine name={name} />
         <ResultsLine name={name} />
@@ -51,7 +51,7 @@ export function HandoverSheet() {
           the member, from its start. Storey forces are signed in global axes. JSON is in N and m, CSV in kN and m.
         </Note>
       </Section>
-      <Section title="Concerns that are open">
+      <Section title="Open concerns">
         {overview.concerns.length === 0 && <Note>None.</Note>}
         {overview.concerns.map(({ sentence }, i) => (
           <Warm key={i}>{sentence}</Warm>
@@ -70,7 +70,7 @@ function ReplacedValues() {
   const own = replaced.filter(({ layer }) => layer === ownLayerName)
   const others = replaced.length - own.length
   return (
-    <Section title="Values of the standard that were replaced">
+    <Section title="Overridden standard values">
       {own.map(({ key, meaning: { symbol, name, quantity }, value, replaced: before, clause }) => (
         <Line
           key={key}
@@ -84,12 +84,12 @@ function ReplacedValues() {
         </Line>
       ))}
       <Note>
-        {own.length === 0 && 'The project itself replaces none. '}
+        {own.length === 0 && 'None overridden in the project. '}
         {others > 0 &&
           `${standard.layers
             .slice(1)
             .filter((name) => name !== ownLayerName)
-            .join(' + ')} replaces ${others}, which the file lists.`}
+            .join(' + ')} overrides ${others}, listed in the file.`}
       </Note>
     </Section>
   )
@@ -126,12 +126,12 @@ function ProjectFileLine({ name }: { readonly name: string }) {
       <Line
         reference="JSON"
         result={
-          <Button kind="link" onPress={() => void save()} aria-label="Save the project file with its history">
+          <Button kind="link" onPress={() => void save()} aria-label="Save the project file with history">
             save
           </Button>
         }
       >
-        project file with its history, as far as it is saved
+        project file with history (saved changes only)
         {problem !== null && <FieldProblem role="alert">{problem}</FieldProblem>}
       </Line>
     </>
@@ -198,7 +198,7 @@ function FileLine({ format, save, isEmpty = false, children }: FileLineProps) {
       }
     >
       {children}
-      {state === 'failed' && ': the computation failed, try again'}
+      {state === 'failed' && ': computation failed, try again'}
     </Line>
   )
 }
@@ -209,7 +209,7 @@ function Proof() {
   const overview = useAnswer({ kind: 'overview' })
   const cases = (overview?.actions ?? []).flatMap((action) => action.cases).filter(({ balance }) => !balance.handedOn)
   return (
-    <Section title="Sum in the file = sum in the balance" aside={<small>file · balance</small>}>
+    <Section title="Total in the file = total in the balance" aside={<small>file · balance</small>}>
       {cases.map(({ id, name, balance }) => {
         const sum = sums?.[id] ?? 0
         const agrees = Math.abs(sum - balance.onMembers) <= 1e-6 * Math.max(1, Math.abs(balance.onMembers))

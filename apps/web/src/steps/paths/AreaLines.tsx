@@ -25,17 +25,17 @@ export function AreaLines({ view, picked }: { readonly view: ColumnView; readonl
   const cells = (i: number) =>
     [...(parts[i] ?? []), rows[i]?.cumulativeArea ?? 0].map((area) => formatValue(area, 'area', format))
   const text = () => [
-    ['level', ...names.map((name) => `${name}, ${unit}`), `in all, ${unit}`],
+    ['level', ...names.map((name) => `${name}, ${unit}`), `total, ${unit}`],
     ...rows.map(({ levelName }, i) => [levelName, ...cells(i)]),
   ]
   return (
     <Section
-      title={hangs ? 'Floor by use, from each level down' : 'Floor by use, from each level up'}
-      aside={<TableOut name="floor by use" label="Copy the areas" rows={text} />}
+      title={hangs ? 'Floor area by use, from each level down' : 'Floor area by use, from each level up'}
+      aside={<TableOut name="floor by use" label="Copy areas" rows={text} />}
     >
       <BesideStrip>
         <AreaStrip parts={parts} hangs={hangs} />
-        <ColumnTable aria-label="Floor by use">
+        <ColumnTable aria-label="Floor area by use">
           <thead>
             <tr>
               <th>level</th>
@@ -45,7 +45,7 @@ export function AreaLines({ view, picked }: { readonly view: ColumnView; readonl
                   {name}
                 </th>
               ))}
-              <th>in all, {unit}</th>
+              <th>total, {unit}</th>
             </tr>
           </thead>
           <tbody>
@@ -87,7 +87,9 @@ function AreaStrip({ parts, hangs }: AreaStripProps) {
       height={head + parts.length * rowHeight}
       role="img"
       aria-label={
-        hangs ? 'Floor that the hanger holds, growing upwards' : 'Floor that the column supports, growing downwards'
+        hangs
+          ? 'Floor area supported by the hanger, accumulated upwards'
+          : 'Floor area supported by the column, accumulated downwards'
       }
     >
       {parts.flatMap((areas, i) => {

@@ -34,10 +34,10 @@ export function BeamSheet({ expandedId, caseId }: { readonly expandedId: string;
         level {levelName} · {section} · {formatQuantity(length, 'length', format)}
       </Note>
       <Section
-        title="What lands on it"
+        title="Applied loads"
         aside={lands.length > 0 && <TableOut name={`${role} ${label}`} rows={() => landingTable(view, format)} />}
       >
-        {lands.length === 0 && <Note>Nothing in this case.</Note>}
+        {lands.length === 0 && <Note>No load in this case.</Note>}
         {lands.map((row, i) => (
           <LandingLine key={i} row={row} caseId={caseId} />
         ))}
@@ -45,7 +45,7 @@ export function BeamSheet({ expandedId, caseId }: { readonly expandedId: string;
           reference="sum"
           result={<Value value={total} quantity="force" address={`beam:${expandedId}:${caseId}`} />}
         >
-          all that lands
+          total load
         </Line>
         <Reduced view={view} address={`reduction:${expandedId}:${caseId}:area`} />
       </Section>
@@ -59,8 +59,8 @@ export function BeamSheet({ expandedId, caseId }: { readonly expandedId: string;
 function Supports({ view, caseId }: { readonly view: MemberView; readonly caseId: string }) {
   const format = useFormat()
   return (
-    <Section title={view.continuous ? 'Where it goes, continuous over its supports' : 'Where it goes'}>
-      {view.supports.length === 0 && <Note>Nothing carries it.</Note>}
+    <Section title={view.continuous ? 'Reactions, continuous over supports' : 'Reactions'}>
+      {view.supports.length === 0 && <Note>No supports.</Note>}
       {view.supports.map(({ s, on, label: under, reaction }, i) => (
         <Line
           key={i}
@@ -70,11 +70,11 @@ function Supports({ view, caseId }: { readonly view: MemberView; readonly caseId
           }
         >
           <SymbolText name={`R_${letter(i)}`} /> at {formatQuantity(s, 'length', format)}
-          {reaction < 0 ? ', lifts' : ''}
+          {reaction < 0 ? ', uplift' : ''}
         </Line>
       ))}
-      <SidewaysLine force={view.sideways} of="loads square to a slope" />
-      <SidewaysLine force={view.pressed} of="pressure on wall surfaces" />
+      <SidewaysLine force={view.sideways} of="loads normal to a slope" />
+      <SidewaysLine force={view.pressed} of="pressure on pressure surfaces" />
       <Turning view={view} />
       <Chords view={view} />
       <Audit view={view} />
@@ -111,7 +111,7 @@ const units = {
   hanger: ['force', 'factor'],
 } as const
 const rules = {
-  region: 'by its rule',
+  region: 'from the sharing rule',
   wall: 'net height',
   line: 'typed',
   point: 'typed',
@@ -119,9 +119,9 @@ const rules = {
   stair: 'half of the flight',
   ownWeight: 'A · γ',
   strut: 'half of A · γ · l',
-  beam: 'its reaction',
-  column: 'stands on it',
-  hanger: 'hangs from it',
+  beam: 'reaction',
+  column: 'supported column',
+  hanger: 'hanger',
 } as const
 
 function LandingLine({ row, caseId }: { readonly row: PathRow; readonly caseId: string }) {
@@ -152,7 +152,7 @@ function LandingLine({ row, caseId }: { readonly row: PathRow; readonly caseId: 
 function Reduced({ view: { reduction }, address }: { readonly view: MemberView; readonly address: string }) {
   if (!reduction) return null
   return (
-    <Line reference="reduced for area" result={<Value value={reduction.total} quantity="force" />}>
+    <Line reference="reduced by area" result={<Value value={reduction.total} quantity="force" />}>
       times <Value value={reduction.byArea} quantity="factor" address={address} /> for{' '}
       <Value value={reduction.area} quantity="area" strong={false} />
     </Line>
@@ -164,7 +164,7 @@ function Turning({ view: { turning } }: { readonly view: MemberView }) {
   if (Math.abs(turning) < 0.5) return null
   return (
     <Line reference="turning" result={<Value value={Math.abs(round(turning))} quantity="moment" />}>
-      about its axis, its {turning > 0 ? 'left' : 'right'} side down: it is to be held against this
+      about its axis, its {turning > 0 ? 'left' : 'right'} side down; torsional restraint is required
     </Line>
   )
 }
@@ -176,12 +176,12 @@ function Chords({ view: { chordMoments } }: { readonly view: MemberView }) {
     <>
       {chordMoments.map((moment, i) => (
         <Line key={i} reference="turning" result={<Value value={Math.abs(round(moment))} quantity="moment" />}>
-          about the line {letter(i)} to {letter(i + 1)}: its ends are to hold this
+          torsion about the chord {letter(i)} to {letter(i + 1)}; the ends must resist this
         </Line>
       ))}
       <Note>
-        It is bent, so that its load lies beside the straight line between two supports. The moment stays there; it is
-        in no column.
+        The member is cranked or curved, so its load is offset from the straight line between supports. This moment is
+        not transferred to columns.
       </Note>
     </>
   )
@@ -204,7 +204,7 @@ function Audit({ view }: { readonly view: MemberView }) {
         </>
       }
     >
-      {residualMoment === null ? 'force; the fixed end takes the moment' : 'force and moment left over'}
+      {residualMoment === null ? 'force; the fixed end resists the moment' : 'residual force and moment'}
     </Line>
   )
 }

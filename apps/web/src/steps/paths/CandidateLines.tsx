@@ -15,7 +15,7 @@ export function CandidateLines({ expandedId }: { readonly expandedId: string }) 
   })
   if (decided.length === 0) return null
   return (
-    <Section title="What its limits decide">
+    <Section title="Supports considered">
       {decided.map(({ expandedId: member, label, verdict, text }, i) => (
         <Line key={i} reference={references[verdict]}>
           <Button kind="link" onPress={() => change({ picked: [member] })}>
@@ -31,8 +31,8 @@ export function CandidateLines({ expandedId }: { readonly expandedId: string }) 
 const references = {
   counts: 'reach',
   offPanel: 'reach',
-  alongSpan: 'least angle',
+  alongSpan: 'minimum angle',
   spared: 'spared',
   takesNone: 'all panels',
-  inSpace: 'bears itself',
+  inSpace: 'self-weight only',
 } as const

@@ -40,8 +40,8 @@ export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: strin
       </Section>
       <AreaLines view={view} picked={expandedId} />
       <ReductionLines view={view} picked={expandedId} caseId={caseId} />
-      <Section title={`What enters this length`}>
-        {view.enters.length === 0 && <Note>Nothing in this case.</Note>}
+      <Section title={`Loads on this length`}>
+        {view.enters.length === 0 && <Note>No load in this case.</Note>}
         {view.enters.map((row, i) => (
           <Line
             key={i}
@@ -69,7 +69,7 @@ export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: strin
         >
           {words.sense}
         </Line>
-        <SidewaysLine force={view.pressed} of="pressure on wall surfaces" />
+        <SidewaysLine force={view.pressed} of="pressure on pressure surfaces" />
       </Section>
       <RakingLines view={view} caseId={caseId} />
     </Sheet>
@@ -96,7 +96,7 @@ function Lengths({ view, picked, caseId }: LengthsProps) {
             <th>area</th>
             <th>{words.gathered}</th>
             <th>levels</th>
-            <th>adds</th>
+            <th>load from level</th>
             <th>{words.end}</th>
           </tr>
         </thead>
@@ -161,7 +161,7 @@ const references: Readonly<Record<PathRow['kind'], string>> = {
 
 const enterText = ({ kind, label }: PathRow): string =>
   kind === 'ownWeight'
-    ? 'own weight'
+    ? 'self-weight'
     : kind === 'column'
       ? `column ${label} above`
       : kind === 'hanger'

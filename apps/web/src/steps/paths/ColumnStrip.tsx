@@ -26,8 +26,8 @@ export function ColumnStrip({ view, picked }: { readonly view: ColumnView; reado
       height={head + rows.length * rowHeight + 16}
       role="img"
       aria-label={[
-        hangs ? 'Force in the hanger, growing upwards' : 'Force in the column, growing downwards',
-        ...(reductions ? ['what is left of it by reduction stands solid'] : []),
+        hangs ? 'Force in the hanger, accumulated upwards' : 'Force in the column, accumulated downwards',
+        ...(reductions ? ['the reduced force is solid'] : []),
       ].join('; ')}
     >
       {rows.map(({ expandedId, top, foot }, i) => {

@@ -27,10 +27,10 @@ export function HeldStoreys({ caseId, pushed = false }: HeldStoreysProps) {
   const storey = view.storeys.find(({ levelId }) => levelId === level?.id)
   if (!view.shared)
     return (
-      <Section title="What holds the floors">
+      <Section title="Lateral stability">
         <Note>
-          Nothing is said to hold them, so storey forces are handed on as they are. Draw stiff elements in Building
-          (walls, braced bays) and each storey is shared among them.
+          No lateral elements, so storey forces are exported without distribution. Draw lateral elements (walls, braced
+          bays) in Building to distribute each storey shear among them.
         </Note>
       </Section>
     )
@@ -38,12 +38,12 @@ export function HeldStoreys({ caseId, pushed = false }: HeldStoreysProps) {
     <>
       <Storeys view={view} />
       {storey && <Elements storey={storey} caseId={caseId} />}
-      <Section title="How they share">
+      <Section title="Method of distribution">
         <WallStiffness />
         <Note>
-          Every floor moves as one rigid body. What a storey has to hold, the forces of all levels above, goes to its
-          elements by their stiffness along their lines, with the turning about the centre of stiffness. How frames and
-          walls of several storeys help each other is left to the frame analysis.
+          Each floor acts as a rigid diaphragm. The storey shear, the sum of the forces of all levels above, is
+          distributed to the elements in proportion to their stiffness, including torsion about the centre of stiffness.
+          Interaction of frames and walls over several storeys is left to the frame analysis.
         </Note>
         <ConcernsHere codes="storey." />
       </Section>
@@ -52,9 +52,9 @@ export function HeldStoreys({ caseId, pushed = false }: HeldStoreysProps) {
 }
 
 const unheldWords = {
-  nothing: 'nothing stands in it',
-  way: 'nothing runs that way',
-  turning: 'free to turn',
+  nothing: 'no lateral elements',
+  way: 'no element in this direction',
+  turning: 'no torsional restraint',
 } as const
 
 const sizeOf = ({ fx, fy }: StoreyView['force']): number => Math.hypot(fx, fy)
@@ -64,16 +64,16 @@ function Storeys({ view }: { readonly view: LateralView }) {
   const [look, change] = useLook()
   const force = unitOf('force', format)
   const moment = unitOf('moment', format)
-  const heading = ['level', `force, ${force}`, `shear under it, ${force}`, `torsion, ${moment}`]
+  const heading = ['level', `force, ${force}`, `storey shear below, ${force}`, `torsion, ${moment}`]
   const rows = view.storeys.map((storey) => ({ storey, cells: storeyCells(storey, format) }))
   return (
     <Section
-      title="What holds the floors"
+      title="Lateral stability"
       aside={
         <TableOut name="storeys" rows={() => [heading, ...rows.map(({ storey, cells }) => [storey.level, ...cells])]} />
       }
     >
-      <WideTable aria-label="Storey by storey">
+      <WideTable aria-label="By storey">
         <Heads words={heading} />
         <tbody>
           {rows.map(({ storey: { levelId, level, unheld }, cells: [first, second, third] }) => (
@@ -91,16 +91,16 @@ function Storeys({ view }: { readonly view: LateralView }) {
         </tbody>
       </WideTable>
       {Math.abs(view.intoGround) >= 1 && (
-        <Line reference="at the ground" result={<Value value={view.intoGround} quantity="force" />}>
-          goes straight into it
+        <Line reference="at ground level" result={<Value value={view.intoGround} quantity="force" />}>
+          transferred directly to ground
         </Line>
       )}
       <Line lit reference="sum" result={<Value value={view.atFoot + view.intoGround} quantity="force" />}>
-        into the ground, of <Value value={view.total} quantity="force" strong={false} />
+        to ground, of <Value value={view.total} quantity="force" strong={false} />
       </Line>
       {Math.abs(view.unheld) >= 1 && (
         <Line reference="missing" result={<Value value={view.unheld} quantity="force" />}>
-          not held
+          not resisted
         </Line>
       )}
     </Section>
@@ -122,10 +122,10 @@ function Elements({ storey, caseId }: { readonly storey: StoreyView; readonly ca
   const heading = [
     'element',
     `stiffness, ${unitOf('stiffness', format)}`,
-    `of the push, ${force}`,
-    `of turning, ${force}`,
+    `direct, ${force}`,
+    `from torsion, ${force}`,
     `takes, ${force}`,
-    `at its foot, ${unitOf('moment', format)}`,
+    `base moment, ${unitOf('moment', format)}`,
   ]
   const text = (): readonly (readonly string[])[] => [
     heading,
@@ -138,8 +138,8 @@ function Elements({ storey, caseId }: { readonly storey: StoreyView; readonly ca
   ]
   if (elements.length === 0) return null
   return (
-    <Section title={`Under level ${level}`} aside={<TableOut name={`stiff elements under ${level}`} rows={text} />}>
-      <WideTable aria-label={`Stiff elements under level ${level}`}>
+    <Section title={`Under level ${level}`} aside={<TableOut name={`lateral elements under ${level}`} rows={text} />}>
+      <WideTable aria-label={`Lateral elements under level ${level}`}>
         <Heads words={heading} />
         <tbody>
           {elements.map(({ expandedId, label, stiffness, force: taken, moment }) => (
@@ -184,9 +184,9 @@ function Elements({ storey, caseId }: { readonly storey: StoreyView; readonly ca
       {centreOfMass && <Centre name="centre of mass" at={centreOfMass} />}
       {centreOfStiffness && <Centre name="centre of stiffness" at={centreOfStiffness} />}
       <Line reference="check" result={<span>{residual < 1e-9 ? 'less than 1e-9' : residual.toExponential(1)}</span>}>
-        elements against the shear, over it
+        sum of element forces less the shear, relative
       </Line>
-      <Note>Positive towards greater x, or greater y where it runs along y.</Note>
+      <Note>Positive in +x, or in +y for elements along y.</Note>
     </Section>
   )
 }
@@ -201,8 +201,8 @@ function Centre({ name, at: [x, y] }: { readonly name: string; readonly at: read
 }
 
 const estimates: readonly (readonly [Basis['wallStiffness'], string])[] = [
-  ['bending', 'by bending alone (EN 1992-1-1, annex I)'],
-  ['bendingAndShear', 'by bending and shear of the storey'],
+  ['bending', 'bending only (EN 1992-1-1, annex I)'],
+  ['bendingAndShear', 'bending and shear of the storey'],
 ]
 
 function WallStiffness() {

@@ -19,7 +19,7 @@ const caseTable = (overview: Overview, format: NumberFormat): readonly (readonly
   [
     'case',
     ...['applied', 'at supports', 'not carried'].map((name) => `${name}, ${unitOf('force', format)}`),
-    'where it ends',
+    'outcome',
   ],
   ...allCases(overview).map(({ loadCase: { name, balance } }) => [
     name,
@@ -31,9 +31,9 @@ const caseTable = (overview: Overview, format: NumberFormat): readonly (readonly
 /** Where the load of a case ends. */
 function wayOf({ handedOn, notCarried }: Balance): string {
   const lost = Math.abs(notCarried) >= 1
-  if (handedOn === 'stiffElements') return lost ? 'not all held' : 'all held'
-  if (handedOn) return 'handed on'
-  return lost ? 'not all carried' : 'all carried'
+  if (handedOn === 'stiffElements') return lost ? 'not fully resisted' : 'fully resisted'
+  if (handedOn) return 'exported'
+  return lost ? 'not fully carried' : 'fully carried'
 }
 
 /** The building in one case: what each level applies against what reaches the supports; and all cases in short. */
@@ -49,8 +49,8 @@ export function LevelSums({ caseId, overview }: { readonly caseId: string; reado
       title="The building"
       scope={allCases(overview).find(({ loadCase }) => loadCase.id === caseId)?.loadCase.name}
     >
-      <Note>Pick a beam, a column or a panel on the drawing, or in the list.</Note>
-      <Section title="Level by level">
+      <Note>Select a beam, column or panel in the drawing or the list.</Note>
+      <Section title="By level">
         {terms.map(({ label, value, address }) => (
           <Line key={label} result={<Value value={value} quantity="force" address={address} />}>
             {label}
@@ -80,7 +80,7 @@ export function LevelSums({ caseId, overview }: { readonly caseId: string; reado
         )}
         {balance?.handedOn && balance.handedOn !== 'stiffElements' && (
           <Note>
-            {balance.handedOn === 'barriers' ? 'Loads on barriers' : 'Storey forces'} are handed on as they are: no
+            {balance.handedOn === 'barriers' ? 'Loads on barriers' : 'Storey forces'} are exported as they are: no
             reaction of them is derived here.
           </Note>
         )}
@@ -89,7 +89,7 @@ export function LevelSums({ caseId, overview }: { readonly caseId: string; reado
       {level && !balance?.handedOn && (
         <OtherRules key={level.id} levelId={level.id} panelId={null} caseId={caseId} sharing={null} />
       )}
-      <Section title="Every case" aside={<TableOut name="cases" rows={() => caseTable(overview, format)} />}>
+      <Section title="All cases" aside={<TableOut name="cases" rows={() => caseTable(overview, format)} />}>
         {allCases(overview).map(({ loadCase: { id, name, balance: sums } }) => (
           <Line
             key={id}

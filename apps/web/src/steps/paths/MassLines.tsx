@@ -42,8 +42,9 @@ export function MassLines() {
         all levels
       </Line>
       <Note>
-        {masses.clause}: all that is permanent, the part of imposed load that the standard counts, and what counts as
-        mass only. Columns go half up and half down; walls count where they stand.
+        {masses.clause}: permanent loads, the share of imposed load required by the standard, and additional seismic
+        mass. Half of each column is assigned to the level above and half to the level below; walls to the level they
+        stand on.
       </Note>
     </Section>
   )

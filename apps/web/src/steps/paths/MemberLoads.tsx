@@ -43,7 +43,7 @@ export function MemberLoads({ caseId }: { readonly caseId: string }) {
       title={`Members of level ${floor.name}`}
       aside={loaded.length > 0 && <TableOut name="members" rows={text} />}
     >
-      {loaded.length === 0 && <Note>Nothing lands on a beam of this level in this case.</Note>}
+      {loaded.length === 0 && <Note>No beam on this level is loaded in this case.</Note>}
       <Rows>
         {Array.from({ length: Math.ceil(loaded.length / batch) }, (_, i) => (
           <Later key={i} after={i}>

@@ -30,12 +30,12 @@ interface OtherRulesProps {
 export function OtherRules(props: OtherRulesProps) {
   const [other, setOther] = useState<SharingRule | null>(null)
   return (
-    <Section title={props.panelId ? 'By another rule' : 'Panels of this level by another rule'}>
+    <Section title={props.panelId ? 'Compare sharing rules' : 'Panels of this level with another sharing rule'}>
       <Line reference="compare with">
         <Choice
-          label="Another rule"
+          label="Other sharing rule"
           value={other}
-          placeholder="choose a rule"
+          placeholder="choose a sharing rule"
           options={sharingChoices.filter(([rule]) => rule !== props.sharing)}
           onChange={setOther}
         />
@@ -50,17 +50,17 @@ function Compared({ levelId, panelId, caseId, other }: OtherRulesProps & { reado
   const format = useFormat()
   const [, change] = useLook()
   if (!found) return null
-  if (found.members.length === 0) return <Note>Nothing in this case.</Note>
+  if (found.members.length === 0) return <Note>No load in this case.</Note>
   const show = (force: number) => formatValue(force, 'force', format)
   return (
     <>
       <Side>
-        <ColumnTable aria-label="By two rules">
+        <ColumnTable aria-label="Two sharing rules">
           <thead>
             <tr>
               <th>member</th>
-              <th>as it is, {unitOf('force', format)}</th>
-              <th>otherwise</th>
+              <th>current, {unitOf('force', format)}</th>
+              <th>compared</th>
               <th>difference</th>
             </tr>
           </thead>
@@ -88,7 +88,7 @@ function Compared({ levelId, panelId, caseId, other }: OtherRulesProps & { reado
       </Side>
       <LeftOver found={found} />
       <Aside>
-        <TableOut name="rules compared" rows={() => tableText(found, format)} />
+        <TableOut name="sharing rules compared" rows={() => tableText(found, format)} />
       </Aside>
     </>
   )
@@ -96,10 +96,10 @@ function Compared({ levelId, panelId, caseId, other }: OtherRulesProps & { reado
 
 /** Why a rule gives nothing of a panel. */
 const lackWords = {
-  slab: 'a panel without a slab has no stiffness. Give it a slab to share it by stiffness.',
-  hold: 'nothing holds a panel as a plate. Support it on two sides, or give its beams columns.',
-  settled: 'the forces of a plate do not settle. Part it into panels without corners that turn in.',
-  corners: 'columns or beams stand under fewer than three corners of a panel.',
+  slab: 'a panel without a slab has no stiffness. Assign a slab to use this rule.',
+  hold: 'a panel is unstable as a plate. Support it on two sides, or add columns under its beams.',
+  settled: 'the forces of a plate do not converge. Split it into panels without re-entrant corners.',
+  corners: 'fewer than three corners of a panel are supported.',
 } as const
 
 /** What is not carried, and the moment that each rule leaves over. */
@@ -107,15 +107,15 @@ function LeftOver({ found: { lacks, notCarried, leftOver } }: { readonly found: 
   const [now, then] = lacks
   return (
     <>
-      {now && <p>As it is: {lackWords[now]}</p>}
-      {then && <p>Otherwise: {lackWords[then]}</p>}
+      {now && <p>Current: {lackWords[now]}</p>}
+      {then && <p>Compared: {lackWords[then]}</p>}
       {notCarried.some((force) => Math.abs(force) > 1) && (
         <Line reference="not carried" result={<Pair values={notCarried} quantity="force" />}>
-          as it is, and otherwise
+          current · compared
         </Line>
       )}
       <Line reference="moment" result={<Pair values={leftOver} quantity="moment" />}>
-        left over as it is, and otherwise
+        residual current · compared
       </Line>
     </>
   )
@@ -137,7 +137,7 @@ const tableText = ({ members }: ComparedRules, format: NumberFormat): readonly (
   const unit = unitOf('force', format)
   const show = (force: number) => formatValue(force, 'force', format)
   return [
-    ['Member', `As it is (${unit})`, `Otherwise (${unit})`, `Difference (${unit})`],
+    ['Member', `Current (${unit})`, `Compared (${unit})`, `Difference (${unit})`],
     ...members.map(({ label, forces: [now = 0, then = 0] }) => [label, show(now), show(then), show(then - now)]),
   ]
 }

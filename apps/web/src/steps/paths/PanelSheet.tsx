@@ -34,12 +34,12 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
       <Note>
         level {view.levelName} · shared {sharingNames[view.sharing]}
       </Note>
-      <Section title="What stands on it">
+      <Section title="Loads on the panel">
         <Line
           reference="geometry"
           result={<Value value={view.net} quantity="area" address={`panelArea:${expandedId}`} />}
         >
-          area <Value value={view.gross} quantity="area" strong={false} /> less openings
+          area <Value value={view.gross} quantity="area" strong={false} /> excluding openings
         </Line>
         {view.regions.map(({ row, keyName, patchLabel, area, pressure, force, address }) => (
           <Line
@@ -61,12 +61,14 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
         </Line>
       </Section>
       <Section
-        title="Who takes it"
+        title="Supporting members"
         aside={
           view.takers.length > 0 && <TableOut name={`panel ${view.label}`} rows={() => takerTable(view, format)} />
         }
       >
-        {view.takers.length === 0 && <Note>{view.applied === 0 ? 'Nothing in this case.' : 'Nobody.'}</Note>}
+        {view.takers.length === 0 && (
+          <Note>{view.applied === 0 ? 'No load in this case.' : 'No supporting member.'}</Note>
+        )}
         {view.takers.map(({ kind, expandedId: taker, label, force, turning, share }) => (
           <Line
             key={taker}
@@ -78,7 +80,7 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
             </Button>
             {Math.abs(turning) > 1 && (
               <>
-                , turned by <Value value={turning} quantity="moment" strong={false} />
+                , torsion <Value value={turning} quantity="moment" strong={false} />
               </>
             )}
           </Line>
@@ -93,7 +95,7 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
             </>
           }
         >
-          force and both moments left over{keepsMoment.has(view.sharing) ? '' : ': the rule keeps force alone'}
+          residual force and moments{keepsMoment.has(view.sharing) ? '' : ': this rule conserves force only'}
         </Line>
         <Reached view={view} />
       </Section>
@@ -102,9 +104,9 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
       <OtherRules key={expandedId} levelId={levelId} panelId={view.id} caseId={caseId} sharing={view.sharing} />
       {lost && (
         <Warm>
-          Nothing carries <Value value={view.notCarriedArea} quantity="area" /> of it,{' '}
+          Not carried: <Value value={view.notCarriedArea} quantity="area" />{' '}
           <Value value={view.notCarried} quantity="force" address={`panelLost:${expandedId}:${caseId}`} /> in this case.{' '}
-          {mends[view.sharing] ?? 'Extend beams under it, or turn the span in Building.'}
+          {mends[view.sharing] ?? 'Extend beams under it, or rotate the span direction in Building.'}
         </Warm>
       )}
       {view.oneSupport && <OneSupport />}
@@ -116,12 +118,12 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
 const Reached = ({ view: { reached } }: { readonly view: PanelView }) =>
   reached && (
     <Note>
-      As a plate in triangles of <Value value={reached.size} quantity="smallLength" strong={false} />: against such of
-      twice the size no member’s force changes by more than {(100 * reached.change).toFixed(1)} % of the load.
+      Plate model with triangles of <Value value={reached.size} quantity="smallLength" strong={false} />: compared with
+      twice the size, no member force changes by more than {(100 * reached.change).toFixed(1)} % of the load.
     </Note>
   )
 
-const OneSupport = () => <Warm>A part of it has one support only: it takes all there and is twisted.</Warm>
+const OneSupport = () => <Warm>Part of the panel has only one support: it takes the full load with torsion.</Warm>
 
 /** Area loads, as far as they lie on the panel. */
 const AreaLoads = ({ view }: { readonly view: PanelView }) =>
@@ -144,8 +146,8 @@ const takerTable = ({ takers }: PanelView, format: NumberFormat): readonly (read
 const keepsMoment = new Set<SharingRule>(['oneWay', 'corners'])
 
 const mends: Partial<Record<SharingRule, string>> = {
-  corners: 'Support three of its corners, or share it otherwise in Building.',
-  stiffness: 'Give it a slab, and beams or columns that hold it, or share it otherwise in Building.',
+  corners: 'Support three of its corners, or choose another sharing rule in Building.',
+  stiffness: 'Assign a slab, add supporting beams or columns, or choose another sharing rule in Building.',
 }
 
 const tidy = (value: number): number => (Math.abs(value) < 1e-3 ? 0 : value)

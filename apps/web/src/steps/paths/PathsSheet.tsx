@@ -19,7 +19,7 @@ export function PathsSheet() {
   if (caseId === '')
     return (
       <Sheet title="Load paths">
-        <Note>No panel yet. Close a ring of beams, or build from the opening sentence.</Note>
+        <Note>No panels yet. Close a bay of beams, or build from the opening sentence.</Note>
       </Sheet>
     )
   const goesDown = record?.kind === 'member' && (isUpright(record.role) || splitStretch(picked)[1] !== null)

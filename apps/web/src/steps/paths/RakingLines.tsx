@@ -16,7 +16,7 @@ export function RakingLines({ view: { raking, hangs, expandedId, rows }, caseId 
   const [x, y] = direction.map((part) => Math.sign(thrust) * part) as [number, number]
   const level = rows.find((row) => row.expandedId === expandedId)?.levelName ?? ''
   return (
-    <Section title="It rakes">
+    <Section title="Inclination">
       <Line reference="between its ends">
         <Value value={rise} quantity="length" strong={false} /> up,{' '}
         <Value value={run} quantity="length" strong={false} /> aside
@@ -35,8 +35,8 @@ export function RakingLines({ view: { raking, hangs, expandedId, rows }, caseId 
       </Line>
       {thrust !== 0 && (
         <Note>
-          It pushes level {level} {wayOf([x, y])}, and what is at its other end the opposite way. Stiff elements share
-          that where they are drawn; else it is handed on.
+          Horizontal thrust on level {level} {wayOf([x, y])}, and the opposite thrust at its other end. Resisted by
+          lateral elements if drawn, otherwise exported.
         </Note>
       )}
     </Section>

@@ -23,22 +23,22 @@ export function ReducedBase({ caseId }: { readonly caseId: string }) {
   const cells = ({ whole, reduced }: typeof total) =>
     [whole, reduced, whole - reduced].map((value) => formatValue(value, 'force', format))
   const text = () => [
-    ['column', `whole, ${force}`, `reduced, ${force}`, `spared, ${force}`],
+    ['column', `unreduced, ${force}`, `reduced, ${force}`, `reduction, ${force}`],
     ...rows.map((row) => [row.label, ...cells(row)]),
     ['sum', ...cells(total)],
   ]
   return (
     <Section
-      title="Reduced for area or storeys, at the base"
+      title="Reduced by area or storeys, at the base"
       aside={<TableOut name="reduced at the base" rows={text} />}
     >
-      <WideTable aria-label="Reduced for area or storeys, at the base">
+      <WideTable aria-label="Reduced by area or storeys, at the base">
         <thead>
           <tr>
             <th>column</th>
-            <th>whole, {force}</th>
+            <th>unreduced, {force}</th>
             <th>reduced, {force}</th>
-            <th>spared, {force}</th>
+            <th>reduction, {force}</th>
           </tr>
         </thead>
         <tbody>

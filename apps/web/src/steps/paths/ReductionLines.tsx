@@ -25,8 +25,8 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
       'level',
       'storeys',
       `area, ${unitOf('area', format)}`,
-      'for area',
-      'for storeys',
+      'by area',
+      'by storeys',
       `whole, ${force}`,
       `reduced, ${force}`,
     ],
@@ -45,15 +45,15 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
     ]
   }
   return (
-    <Section title="Reduced for area or storeys" aside={<TableOut name="reduced" rows={text} />}>
-      <WideTable aria-label="Reduced for area or storeys">
+    <Section title="Reduced by area or storeys" aside={<TableOut name="reduced" rows={text} />}>
+      <WideTable aria-label="Reduced by area or storeys">
         <thead>
           <tr>
             <th>level</th>
             <th>storeys</th>
             <th>area</th>
-            <th>for area</th>
-            <th>for storeys</th>
+            <th>by area</th>
+            <th>by storeys</th>
             <th>{wordsOf(view).end}</th>
           </tr>
         </thead>
@@ -71,8 +71,8 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
       <ReductionNote
         before={
           reductions.some((row) => typeof row?.byStoreys === 'number')
-            ? 'By the lower of the two factors: only one may be used. '
-            : 'By the area that it supports. '
+            ? 'The lower of the two factors applies; only one may be used. '
+            : 'From the area supported. '
         }
       />
     </Section>
@@ -86,10 +86,10 @@ function Transferred({ reductions }: { readonly reductions: NonNullable<ColumnVi
   if (typeof lowest?.otherwise !== 'number') return null
   const reduced = basis?.transferred !== 'whole'
   return (
-    <Line reference="from columns on beams" result={<Value value={lowest.otherwise} quantity="force" />}>
+    <Line reference="from columns on transfer beams" result={<Value value={lowest.otherwise} quantity="force" />}>
       {reduced
-        ? 'reduced here too; whole it would be, at the foot of the lowest length,'
-        : 'whole here; reduced too it would be, at the foot of the lowest length,'}
+        ? 'reduced here too; unreduced at the foot of the lowest length:'
+        : 'unreduced here; reduced at the foot of the lowest length:'}
     </Line>
   )
 }
@@ -101,11 +101,11 @@ function Held({ reductions }: { readonly reductions: NonNullable<ColumnView['red
     <>
       {kept && (
         <Line reference="kept" result={<Value value={kept.kept} quantity="force" />}>
-          of heavy floors, however many stand on the column
+          of heavy floors, for any number of storeys
         </Line>
       )}
       {reductions.some((row) => row?.asAbove) && (
-        <Line reference="IS 875-2 3.2.1.1">where a step would leave less than above, what is above is taken</Line>
+        <Line reference="IS 875-2 3.2.1.1">a step that would give less than above uses the value above</Line>
       )}
     </>
   )
@@ -122,7 +122,7 @@ function Cells({ row, foot, address }: CellsProps) {
     return (
       <>
         <td>0</td>
-        <td colSpan={3}>nothing to reduce</td>
+        <td colSpan={3}>no reduction</td>
         <td>
           <Value value={foot} quantity="force" />
         </td>

@@ -2,10 +2,10 @@ import { useRecords } from '../../compute/SessionContext'
 import { Note } from '../../sheet/Sheet'
 
 const words = {
-  nowhere: 'Combinations take it whole.',
-  withoutPsi: 'Combinations take it reduced where no ψ lowers it.',
-  lower: 'Combinations take it reduced, or lowered by ψ: the lower of both.',
-  everywhere: 'Combinations take it reduced; where ψ lowers it, for area alone.',
+  nowhere: 'Combinations use it unreduced.',
+  withoutPsi: 'Combinations use it reduced where no ψ applies.',
+  lower: 'Combinations use the lower of reduced and ψ-factored load.',
+  everywhere: 'Combinations use it reduced; where ψ applies, by area only.',
 } as const
 
 /** What combinations make of the reduction, as chosen there. */

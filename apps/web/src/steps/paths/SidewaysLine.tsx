@@ -9,7 +9,7 @@ export function SidewaysLine({ force, of }: { readonly force: Point; readonly of
   if (size < 1e-6) return null
   return (
     <Line reference="sideways" result={<Value value={size} quantity="force" />}>
-      of {of}, {wayOf(force)}: handed on
+      of {of}, {wayOf(force)}: exported
     </Line>
   )
 }

@@ -13,9 +13,9 @@ export function Stretches({ view, caseId }: { readonly view: MemberView; readonl
   const { stretches, label, levelName, supports, residual } = view
   const foot = stretches.reduce((sum, stretch) => sum + stretch.foot, 0)
   return (
-    <Section title="Down its length" aside={<TableOut name={`wall ${label}`} rows={() => tableOf(view, format)} />}>
-      <WideTable aria-label={`Stretches of wall ${label}`}>
-        <Heads words={['stretch', 'from – to', `of level ${levelName}`, 'at its foot', 'per length']} />
+    <Section title="Along the wall" aside={<TableOut name={`wall ${label}`} rows={() => tableOf(view, format)} />}>
+      <WideTable aria-label={`Pieces of wall ${label}`}>
+        <Heads words={['stretch', 'from – to', `of level ${levelName}`, 'at base', 'per length']} />
         <tbody>
           {stretches.map((stretch, k) => (
             <tr key={stretch.expandedId} onClick={() => change({ picked: [stretch.expandedId] })}>
@@ -37,12 +37,15 @@ export function Stretches({ view, caseId }: { readonly view: MemberView; readonl
         </tbody>
       </WideTable>
       <Line reference="sum" result={<Value value={foot} quantity="force" />}>
-        at its foot, with what stands on it and its own weight
+        at the base, including applied load and self-weight
       </Line>
       <Line reference="audit" result={<Value value={Math.abs(residual) < 1e-3 ? 0 : residual} quantity="force" />}>
-        force left over
+        residual force
       </Line>
-      <Note>Each stretch takes what stands on it, even over its length; a force between two of them is halved.</Note>
+      <Note>
+        Each wall piece carries the load applied to it, uniformly over its length; a force between two pieces is shared
+        equally.
+      </Note>
     </Section>
   )
 }
@@ -58,7 +61,7 @@ const tableOf = (
       `from, ${length}`,
       `to, ${length}`,
       `of level ${levelName}, ${force}`,
-      `at its foot, ${force}`,
+      `at base, ${force}`,
       `per length, ${perLength}`,
     ],
     ...stretches.map(({ label, s0, s1, foot }, k) => [

@@ -27,10 +27,10 @@ export function StripLines({ caseId }: { readonly caseId: string }) {
     ]),
   ]
   return (
-    <Section title="One strip, a metre wide" aside={<TableOut name="strip" label="Copy its statics" rows={text} />}>
+    <Section title="1 m strip statics" aside={<TableOut name="strip" label="Copy the statics" rows={text} />}>
       <Line reference="where">
         <QuantityField
-          label="Place of the strip"
+          label="Position of the strip"
           quantity="length"
           format={format}
           value={strip.at}
@@ -64,7 +64,7 @@ export function StripLines({ caseId }: { readonly caseId: string }) {
           </Line>
         )),
       )}
-      {strip.pieces.some(({ notCarried }) => notCarried !== 0) && <Note>A part of it meets no support.</Note>}
+      {strip.pieces.some(({ notCarried }) => notCarried !== 0) && <Note>Part of the strip has no support.</Note>}
     </Section>
   )
 }
@@ -92,7 +92,7 @@ function Parts({ piece, step, first, second }: Row) {
   const format = useFormat()
   const metres = (value: number) => formatValue(value, 'length', format)
   const force = (value: number) => formatValue(value, 'lineLoad', format)
-  if (!second) return <>all of it to {first}</>
+  if (!second) return <>all to {first}</>
   const [from, to] = [piece.supports[step.first]?.u ?? 0, piece.supports[step.second]?.u ?? 0]
   return (
     <>

@@ -22,8 +22,8 @@ export function Thrusts({ caseId }: { readonly caseId: string }) {
     ]),
   ]
   return (
-    <Section title="What pushes sideways" aside={<TableOut name="thrust" rows={text} />}>
-      <WideTable aria-label="What pushes sideways">
+    <Section title="Horizontal thrusts" aside={<TableOut name="thrust" rows={text} />}>
+      <WideTable aria-label="Horizontal thrusts">
         <thead>
           <tr>
             <th>level</th>
@@ -50,8 +50,8 @@ export function Thrusts({ caseId }: { readonly caseId: string }) {
         </tbody>
       </WideTable>
       <Note>
-        What rakes adds up to nothing over all levels; loads square to a slope and pressure on walls do not. Where stiff
-        elements are drawn they share it, storey by storey; else it is handed on as it is.
+        Thrusts of raking members sum to zero over all levels; loads normal to a slope and pressures on walls do not.
+        Distributed to lateral elements by storey if drawn, otherwise exported.
       </Note>
     </Section>
   )

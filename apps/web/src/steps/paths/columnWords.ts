@@ -15,8 +15,8 @@ const column: ColumnWords = {
   name: 'Column',
   way: 'From the roof down',
   gathered: 'all above',
-  end: 'at its foot',
-  sense: 'at its foot, compression',
+  end: 'at base',
+  sense: 'at base, compression',
   support: '',
 }
 
@@ -24,18 +24,18 @@ const footings = {
   base: 'stands on the base',
   beam: 'stands on a beam',
   slab: 'stands on the slab',
-  nothing: 'stands on nothing',
+  nothing: 'unsupported',
 } as const
 
 export function wordsOf({ hangs, stretch, standsOn }: ColumnView): ColumnWords {
-  if (!hangs) return { ...column, name: stretch === null ? 'Column' : 'Stretch of wall', support: footings[standsOn] }
+  if (!hangs) return { ...column, name: stretch === null ? 'Column' : 'Piece of wall', support: footings[standsOn] }
   return {
     name: 'Hanger',
-    way: 'From its top down',
+    way: 'From the top down',
     gathered: 'all below',
-    end: 'at its top',
-    sense: 'at its top, tension',
-    support: standsOn === 'nothing' ? 'hangs from nothing' : 'hangs from a beam',
+    end: 'at the top',
+    sense: 'at the top, tension',
+    support: standsOn === 'nothing' ? 'no hanger support above' : 'hangs from a beam',
   }
 }
 

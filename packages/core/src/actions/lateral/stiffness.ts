@@ -46,7 +46,7 @@ export interface StiffParts {
 export function storeyStiffness(element: StiffElement, parts: StiffParts): Traced<'stiffness'> | null {
   const { label, sort, stiffness, thickness, diagonals } = element
   const { material, section, storeyHeight } = parts
-  if (sort === 'given') return given('k', 'stiffness', stiffness, `typed for ${label}`)
+  if (sort === 'given') return given('k', 'stiffness', stiffness, `entered for ${label}`)
   const E = given('E', 'pressure', material.elasticModulus, `material ${material.name}`)
   const L = given('L', 'length', parts.length, `length of ${label} in plan`)
   const h = given('h', 'length', storeyHeight, 'height of the storey')
@@ -55,7 +55,7 @@ export function storeyStiffness(element: StiffElement, parts: StiffParts): Trace
     return (parts.walls === 'bending' ? wallBending : wallBendingAndShear)({ E, t, L, h })
   }
   if (!section) return null
-  const n = given('n', 'count', diagonals, `diagonals of ${label} that act at a time`)
+  const n = given('n', 'count', diagonals, `diagonals of ${label} active at a time`)
   const A = given('A', 'sectionArea', section.area, `section ${section.name}`)
   return bracedBay({ n, E, A, L, h })
 }

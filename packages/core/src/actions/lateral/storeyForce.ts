@@ -4,7 +4,7 @@ import { formula } from '../../trace/formula'
 export const forceOfWeight = formula({
   symbol: 'H',
   quantity: 'force',
-  clause: 'common practice: a part of the weight of the level',
+  clause: 'common practice: a percentage of the weight of the level',
   inputs: { mu: 'factor', W: 'force' },
   expression: 'mu * W',
   evaluate: ({ mu, W }) => mu * W,
@@ -34,7 +34,7 @@ export const weightByHeight = formula({
 export const forceOfLevel = formula({
   symbol: 'Q',
   quantity: 'force',
-  clause: 'its part of all levels',
+  clause: 'its share of the sum over all levels',
   inputs: { V_B: 'force', W_k: 'force', S_k: 'force' },
   expression: 'V_B * W_k / S_k',
   evaluate: ({ V_B, W_k, S_k }) => (V_B * W_k) / S_k,

@@ -62,7 +62,7 @@ function readable(stored: readonly Stored[], from: number, steps?: readonly Form
       const record = readRecord(value, `records.${id}`, problems)
       if (record && !sorted.records.has(record.id)) sorted.records.set(record.id, record)
       else {
-        const doubled = { path: `records.${id}.id`, problem: 'There is another record with this id.' }
+        const doubled = { path: `records.${id}.id`, problem: 'Another record has this id.' }
         sorted.aside.push(asideOf(id, value, problems[0] ?? doubled))
       }
     }

@@ -49,7 +49,7 @@ export function columnArea(state: ProjectState, expandedId: string): Traced | nu
       },
     ]
   })
-  return tracedSum('A', 'area', 'floor area, shared and run down as a load would be', [
+  return tracedSum('A', 'area', 'floor area, distributed as a load', [
     ...fromAbove,
     ...hanging,
     ...folded([...fromBeams, ...takenDirectly(state, place)]),
@@ -65,7 +65,7 @@ export function levelAdds(state: ProjectState, rest: string): Traced | null {
   const before = lengthBefore(state, expandedId)
   const own = `columnWeight:${expandedId}`
   const rows = columnRows(state, place, caseId).filter((row) => row.expandedId !== before && row.address !== own)
-  return tracedSum('N', 'force', 'what the level brings', folded(rows.map(termOf)))
+  return tracedSum('N', 'force', 'load from the level', folded(rows.map(termOf)))
 }
 
 /** The length from which load comes into a length of the same column. */

@@ -13,7 +13,7 @@ import { splitCase } from './sums'
 export const areaForce = formula({
   symbol: 'F',
   quantity: 'force',
-  clause: 'rule of the panel',
+  clause: 'sharing rule of the panel',
   inputs: { q: 'pressure', A: 'area' },
   expression: 'q * A',
   evaluate: ({ q, A }) => q * A,
@@ -31,7 +31,7 @@ export const lineForce = formula({
 export const pointForce = formula({
   symbol: 'F',
   quantity: 'force',
-  clause: 'rule of the panel',
+  clause: 'sharing rule of the panel',
   inputs: { F: 'force', eta: 'factor' },
   expression: 'F * eta',
   evaluate: ({ F, eta }) => F * eta,
@@ -42,22 +42,22 @@ const lengthOf = {
   line: 'length of the load on the beam',
   stair: 'width of the flight on the beam',
   beam: 'length of the beam',
-  strut: 'half of it, at each end',
+  strut: 'half at each end',
 }
 
 const partOfArea: Readonly<Record<SharingRule, string>> = {
-  oneWay: 'area times its lever',
-  twoWay: 'area that is nearest to it',
-  surrounding: 'area that is nearest to it of the surrounding beams',
-  even: 'its length’s part of the area',
-  corners: 'area that its corners stand for',
-  stiffness: 'area by how the plate and its beams bend',
+  oneWay: 'area times lever ratio',
+  twoWay: 'area nearest to it',
+  surrounding: 'area nearest to it among the surrounding beams',
+  even: 'area in proportion to its length',
+  corners: 'area assigned to its corners',
+  stiffness: 'area from the stiffness of plate and beams',
 }
 
 /** What of a load that varies one of its values stands for. */
 function ofVarying({ load, end }: LineSource | AreaSource, what: string): string {
   if (!load.varies) return what
-  return end === 0 ? `${what}, falling to nothing at its end` : `${what}, rising from nothing`
+  return end === 0 ? `${what}, decreasing to zero at the end` : `${what}, increasing from zero`
 }
 
 export type Why = (state: ProjectState, address: string) => Traced | null
@@ -87,7 +87,7 @@ export function landing(state: ProjectState, rest: string, why: Why): Traced | n
   if (source.kind === 'point')
     return pointForce({
       F: { ...traced, quantity: 'force', value: intensity },
-      eta: given('η', 'factor', part, 'its part by the rule of what is under it'),
+      eta: given('η', 'factor', part, 'share from the sharing sharing rule of the panel below'),
     })
   return lineForce({
     q: { ...traced, quantity: 'lineLoad', value: intensity },
@@ -101,6 +101,6 @@ export function columnWeight(state: ProjectState, expandedId: string, why: Why):
   const member = place?.floor.operator.plan.frame.columns[place.row]?.member
   const perLength = member && why(state, `beamWeight:${member.id}`)
   if (!place || !perLength) return null
-  const l = given('l', 'length', lengthOfColumn(place.floor, place.row), 'from its top down to what it stands on')
+  const l = given('l', 'length', lengthOfColumn(place.floor, place.row), 'from its top down to its support')
   return lineForce({ q: { ...perLength, quantity: 'lineLoad' }, l })
 }

@@ -22,18 +22,18 @@ export function elementForce(state: ProjectState, rest: string): Traced | null {
   const { shear, taken, forces } = found
   const { element, direct, turning } = taken
   const { level } = shear.storey.floor
-  const k = element.stiffness ?? given('k', 'stiffness', 0, 'it has no stiffness')
+  const k = element.stiffness ?? given('k', 'stiffness', 0, 'no stiffness')
   const V_t = given(
     'V_t',
     'force',
     shear.shear.fx * element.along[0] + shear.shear.fy * element.along[1],
-    `shear of the storey under level ${level.name} along it`,
+    `storey shear below level ${level.name} along it`,
   )
   const terms: readonly TracedTerm[] = [
-    { label: 'of the force through the centre of stiffness', value: direct, traced: directOf(shear, taken, V_t, k) },
-    ...(turning === 0 ? [] : [{ label: 'of its turning', value: turning, traced: turningOf(shear, taken, k) }]),
+    { label: 'direct, through the centre of stiffness', value: direct, traced: directOf(shear, taken, V_t, k) },
+    ...(turning === 0 ? [] : [{ label: 'from torsion', value: turning, traced: turningOf(shear, taken, k) }]),
   ]
-  return tracedSum('V', 'force', `rigid floor, case ${forces.caseId}`, terms)
+  return tracedSum('V', 'force', `rigid diaphragm, case ${forces.caseId}`, terms)
 }
 
 /** By stiffness among those that run its way, where that is what the equations come to. */
@@ -49,8 +49,8 @@ function directOf(
   }, 0)
   const simple = sum === 0 ? 0 : (V_t.value * k.value) / sum
   if (Math.abs(simple - direct) > 1e-9 * Math.max(Math.abs(direct), Math.abs(V_t.value)))
-    return given('V_1', 'force', direct, 'three equations of the rigid floor: its elements run in several directions')
-  return elementDirect({ V_t, k, k_sum: given('k_sum', 'stiffness', sum, 'all that run its way') })
+    return given('V_1', 'force', direct, 'three equations of the rigid diaphragm; elements in several directions')
+  return elementDirect({ V_t, k, k_sum: given('k_sum', 'stiffness', sum, 'all elements in this direction') })
 }
 
 function turningOf(
@@ -61,7 +61,7 @@ function turningOf(
   const centre = diaphragm.centre ?? [0, 0]
   const { a: at, along } = element
   return elementTurning({
-    T: given('T', 'moment', momentAbout(shear, centre), 'of the shear about the centre of stiffness'),
+    T: given('T', 'moment', momentAbout(shear, centre), 'of the storey shear about the centre of stiffness'),
     k,
     r: given('r', 'length', armOf({ at, along }, centre), 'of its line from the centre of stiffness'),
     J: given('J', 'moment', diaphragm.turning, 'sum of k r² of the storey'),
@@ -77,7 +77,7 @@ export function elementMoment(state: ProjectState, rest: string): Traced | null 
   const own = taken.shear * height
   const terms: readonly TracedTerm[] = [
     {
-      label: 'its shear over the storey',
+      label: 'storey shear over the storey height',
       value: own,
       factors: [
         { value: taken.shear, quantity: 'force' },
@@ -85,9 +85,9 @@ export function elementMoment(state: ProjectState, rest: string): Traced | null 
       ],
       address: `element:${taken.element.expandedId}:${forces.caseId}`,
     },
-    ...(taken.moment === own ? [] : [{ label: 'from what stands on it', value: taken.moment - own }]),
+    ...(taken.moment === own ? [] : [{ label: 'from the element above', value: taken.moment - own }]),
   ]
-  return tracedSum('M', 'moment', 'storey by storey', terms)
+  return tracedSum('M', 'moment', 'by storey', terms)
 }
 
 interface Found {

@@ -49,7 +49,7 @@ function weightOfStretch(
   if (!found) return null
   const t = given('t', 'smallLength', section.width, withSource(section))
   const o = given('o', 'factor', openShare, `openings in ${label}`)
-  return stretchWeight({ t, l: given('l', 'length', found.s1 - found.s0, 'of the stretch'), gamma, o })
+  return stretchWeight({ t, l: given('l', 'length', found.s1 - found.s0, 'of the piece'), gamma, o })
 }
 
 function weightOfTruss(

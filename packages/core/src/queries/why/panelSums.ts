@@ -43,7 +43,7 @@ export function panelSum(state: ProjectState, rest: string): Traced | null {
     value: intensity * source.share.applied,
     address: `region:${floor.level.id}:${row}:${caseId}`,
   }))
-  return tracedSum('F', 'force', 'sum of the regions of the panel, and of area loads as far as they lie on it', [
+  return tracedSum('F', 'force', 'sum of the regions of the panel and of the area loads on it', [
     ...terms,
     ...areaLoadsOn(state, floor, panelId, caseId).map(({ label, force, address }): TracedTerm => ({
       label: `area load ${label}`,
@@ -62,14 +62,14 @@ export function regionForce(state: ProjectState, rest: string, why: Why): Traced
   if (!floor || source?.kind !== 'region' || !state.caseIds.includes(caseId)) return null
   const intensity = readCase(state, caseId)(floor.intensities, Number(row))
   const address = intensity === 0 ? null : sourceAddress(state, source, caseId, levelId)
-  const traced = (address && why(state, address)) || given('q', 'pressure', intensity, 'nothing in this case')
+  const traced = (address && why(state, address)) || given('q', 'pressure', intensity, 'no load in this case')
   return areaForce({
     q: { ...traced, quantity: 'pressure', value: intensity },
-    A: given('A', 'area', source.share.applied, 'area of the region on the panel, less openings'),
+    A: given('A', 'area', source.share.applied, 'area of the region on the panel, excluding openings'),
   })
 }
 
-/** `panelArea:PANEL@LEVEL`: the outline less openings. */
+/** `panelArea:PANEL@LEVEL`: the outline excluding openings. */
 export function panelArea(state: ProjectState, expandedId: string): Traced | null {
   const [id, levelId] = splitExpanded(expandedId)
   const plan = floorAt(state, levelId)?.operator.plan.panels.find(({ panel }) => panel.id === id)
@@ -138,5 +138,5 @@ export function panelLost(state: ProjectState, rest: string): Traced | null {
     const lost = shares.reduce((sum, { notCarried }) => sum + notCarried, 0)
     return lost === 0 ? [] : [{ label: `area load ${label}`, value: lost, address }]
   })
-  return tracedSum('F', 'force', 'what meets no support', [...terms, ...typed])
+  return tracedSum('F', 'force', 'load without support', [...terms, ...typed])
 }

@@ -22,7 +22,7 @@ function rakingFrom(state: ProjectState, rest: string, why: Why) {
     : given('V_2', 'force', far, 'at its other end')
   const a = given('a', 'length', run, 'between its ends, in plan')
   const h = given('h', 'length', rise, 'between its ends, upwards')
-  const weight = { label: 'its own weight', value: own - far, address: `columnWeight:${expandedId}` }
+  const weight = { label: 'self-weight', value: own - far, address: `columnWeight:${expandedId}` }
   const all = { label: 'at its other end', value: far, address: `column:${rest}` }
   const V_1 = tracedSum('V_1', 'force', 'at its own level', weight.value === 0 ? [all] : [all, weight])
   return { V_2, H: thrust({ V_1, V_2, a, h }), a, h }
@@ -63,7 +63,7 @@ export function thrustsOn(state: ProjectState, rest: string): Traced | null {
   const square = floor ? squareTo(state, floor, caseId) : []
   const ofLoads = square.flatMap(({ loadId, force, moment }): readonly TracedTerm[] => {
     const value = part === 'moment' ? moment : force[part === 'x' ? 0 : 1]
-    const label = `${labelOf(state.document, loadId)}, square to a slope`
+    const label = `${labelOf(state.document, loadId)}, normal to a slope`
     return value === 0 ? [] : [{ label, value, address: `typed:${loadId}` }]
   })
   const ofSurfaces = surfacePushes(state, caseId).flatMap(
@@ -71,9 +71,9 @@ export function thrustsOn(state: ProjectState, rest: string): Traced | null {
       const value = part === 'moment' ? moment : force[part === 'x' ? 0 : 1]
       if (order !== level || value === 0) return []
       const { surface, index } = pressed.stretch
-      return [{ label: `wall surface ${surface.label}, stretch ${index + 1}`, value }]
+      return [{ label: `pressure surface ${surface.label}, segment ${index + 1}`, value }]
     },
   )
   const all = [...terms, ...ofLoads, ...ofSurfaces]
-  return tracedSum(symbol, quantity, 'what pushes sideways, at this level', folded(all))
+  return tracedSum(symbol, quantity, 'horizontal thrusts at this level', folded(all))
 }

@@ -21,9 +21,9 @@ export function reactionSum(state: ProjectState, rest: string): Traced | null {
 }
 
 const wayOf = (beam: Beam): string => {
-  if (beam.stretches) return 'what stands on the stretch'
-  if (isContinuous(beam)) return 'by the three-moment equation, continuous over its supports'
-  return isBent(beam) ? 'by lever along the chord of each span' : 'by lever, each span by itself'
+  if (beam.stretches) return 'load on the wall piece'
+  if (isContinuous(beam)) return 'three-moment equation, continuous over supports'
+  return isBent(beam) ? 'lever rule along the chord of each span' : 'lever rule, simply supported spans'
 }
 
 /** The part of a landing load that one support gets. */
@@ -36,7 +36,7 @@ function partOf({ floor, row }: Place, { source, intensity, at, force }: PathRow
 
 function termOf({ kind, label, force, address }: PathRow, value: number): TracedTerm {
   return {
-    label: kind === 'ownWeight' ? 'own weight' : `${sourceNames[kind]} ${label}`,
+    label: kind === 'ownWeight' ? 'self-weight' : `${sourceNames[kind]} ${label}`,
     value,
     factors: [
       { value: force, quantity: 'force' },

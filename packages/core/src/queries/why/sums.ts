@@ -36,7 +36,7 @@ export function splitCase(rest: string): readonly [what: string, caseId: string]
 
 export function termOf({ kind, label, force, intensity, part, address }: PathRow): TracedTerm {
   const factors = intensity === null || part === null ? undefined : product(kind, intensity, part)
-  const name = kind === 'ownWeight' ? 'own weight' : `${sourceNames[kind]} ${label}`
+  const name = kind === 'ownWeight' ? 'self-weight' : `${sourceNames[kind]} ${label}`
   return { label: name, value: force, ...(factors ? { factors } : {}), ...(address ? { address } : {}) }
 }
 
@@ -58,15 +58,15 @@ export function beamSum(state: ProjectState, rest: string): Traced | null {
   const [expandedId, caseId] = splitCase(rest)
   const place = placeOf(state, expandedId, 'beams')
   if (!place || !state.caseIds.includes(caseId)) return null
-  return tracedSum('Q', 'force', 'what lands on it', folded(landingRows(state, place, caseId).map(termOf)))
+  return tracedSum('Q', 'force', 'applied loads', folded(landingRows(state, place, caseId).map(termOf)))
 }
 
-/** `column:MEMBER@LEVEL:CASE`: what enters a column length, its own weight with it. */
+/** `column:MEMBER@LEVEL:CASE`: what enters a column length, its self-weight with it. */
 export function columnSum(state: ProjectState, rest: string): Traced | null {
   const [expandedId, caseId] = splitCase(rest)
   const place = placeOf(state, expandedId, 'columns')
   if (!place || !state.caseIds.includes(caseId)) return null
-  const [symbol, what] = hangsAt(place) ? ['T', 'what it holds up, tension'] : ['N', 'what enters it']
+  const [symbol, what] = hangsAt(place) ? ['T', 'load held, tension'] : ['N', 'load on the column']
   return tracedSum(symbol, 'force', what, folded(columnRows(state, place, caseId).map(termOf)))
 }
 
@@ -114,7 +114,7 @@ function barriersSum(state: ProjectState): Traced {
         : [],
     ),
   )
-  return tracedSum('H', 'force', 'outwards, all round', folded(terms))
+  return tracedSum('H', 'force', 'outwards, all around', folded(terms))
 }
 
 const sourceTerm = (
@@ -167,10 +167,10 @@ export function membersSum(state: ProjectState, caseId: string): Traced | null {
     value: at(rundown.onMembers, 0),
     address: `landed:${level.id}:${caseId}`,
   }))
-  return tracedSum('F', 'force', 'what members take', terms)
+  return tracedSum('F', 'force', 'load on members', terms)
 }
 
-/** `landed:LEVEL:CASE`: what members take on one level, with the weight of the columns below it. */
+/** `landed:LEVEL:CASE`: load on members on one level, with the weight of the columns below it. */
 export function landedSum(state: ProjectState, rest: string): Traced | null {
   const [levelId, caseId] = splitCase(rest)
   const floor = floorAt(state, levelId)
@@ -178,13 +178,13 @@ export function landedSum(state: ProjectState, rest: string): Traced | null {
   const { operator } = floorIn(floor, caseId)
   const terms = sourceTerms(state, floor, caseId, (row) => takenOf(operator, row))
   const whole = readCase(state, caseId)(floor.rundown.onMembers, 0)
-  return tracedSum('F', 'force', 'what members take on the level', folded([...terms, ...columnsBelow(whole, terms)]))
+  return tracedSum('F', 'force', 'load on members of the level', folded([...terms, ...columnsBelow(whole, terms)]))
 }
 
-/** What is left beside rounding is the own weight of the columns. */
+/** What is left beside rounding is the self-weight of the columns. */
 function columnsBelow(whole: number, terms: readonly TracedTerm[]): readonly TracedTerm[] {
   const value = whole - terms.reduce((sum, term) => sum + term.value, 0)
-  return Math.abs(value) > 1e-3 ? [{ label: 'columns below and hangers, own weight', value }] : []
+  return Math.abs(value) > 1e-3 ? [{ label: 'columns below and hangers, self-weight', value }] : []
 }
 
 /** `base:CASE`: all reactions. */
@@ -206,7 +206,7 @@ export function baseSum(state: ProjectState, caseId: string): Traced | null {
   return tracedSum('R', 'force', 'sum of the reactions', folded(terms))
 }
 
-/** `notCarried:CASE`: what reaches nothing, by where it is lost. */
+/** `notCarried:CASE`: load not carried, by where it is lost. */
 export function notCarriedSum(state: ProjectState, caseId: string): Traced | null {
   if (!state.caseIds.includes(caseId) || isHorizontal(caseId)) return null
   const terms = state.floors.flatMap((floor, index): readonly TracedTerm[] => {
@@ -216,12 +216,14 @@ export function notCarriedSum(state: ProjectState, caseId: string): Traced | nul
       readCase(state, caseId)(floor.rundown.notCarried, 0) - lost.reduce((sum, { value }) => sum + value, 0)
     const onBeams =
       Math.abs(handedOn) > 1e-3
-        ? [{ label: `beams of level ${floor.level.name} that cannot stand`, value: handedOn }]
+        ? [{ label: `beams of level ${floor.level.name} that are unstable`, value: handedOn }]
         : []
     const stranded = strandedAt(state, index, caseId)
     const feet =
-      stranded === 0 ? [] : [{ label: `columns and hangers of level ${floor.level.name} on nothing`, value: stranded }]
+      stranded === 0
+        ? []
+        : [{ label: `columns and hangers of level ${floor.level.name} without support`, value: stranded }]
     return [...lost, ...onBeams, ...feet]
   })
-  return tracedSum('F', 'force', 'what reaches nothing', folded(terms))
+  return tracedSum('F', 'force', 'load not carried', folded(terms))
 }

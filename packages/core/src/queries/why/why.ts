@@ -162,7 +162,7 @@ function wallRun(state: ProjectState, rest: string): Traced | null {
     const load = floor.walls.loads[i]?.value ?? 0
     return [
       {
-        label: `stretch ${segment.index + 1}`,
+        label: `piece ${segment.index + 1}`,
         value: load * segment.drawn,
         factors: [
           { value: load, quantity: 'lineLoad' },
@@ -172,7 +172,7 @@ function wallRun(state: ProjectState, rest: string): Traced | null {
       },
     ]
   })
-  return terms.length === 0 ? null : tracedSum('G', 'force', 'sum of the stretches', terms)
+  return terms.length === 0 ? null : tracedSum('G', 'force', 'sum of the pieces', terms)
 }
 
 /** `typed:LOAD`: a load as it was typed; `typed:LOAD:end` what an area load comes to at its end. */

@@ -1,4 +1,5 @@
-import type { Family } from '../family'
+import { citingMethods } from '../methodClauses'
+import { sharedActionNames, type Family } from '../family'
 import {
   massMeanings,
   remembered,
@@ -23,6 +24,8 @@ const rules = ruleParameters(asceRows, {
 /** m */
 const foot = 0.3048
 
+const methods = citingMethods({ 'EN 1991-1-1 5.2.1(1)': 'ASCE 7-16 3.1.2', 'EN 1991-1-1 6.4(2)': 'ASCE 7-16 4.5.1' })
+
 /** ASCE 7-16: live loads and combinations; the other editions lie over it as layers. */
 export const asceFamily: Family = {
   id: 'ASCE',
@@ -35,7 +38,7 @@ export const asceFamily: Family = {
     'mass.partitions.least': {
       symbol: 'w_part',
       quantity: 'pressure',
-      name: 'least weight of partitions for the mass',
+      name: 'minimum partition weight in the seismic mass',
       min: 0,
       max: 1e4,
     },
@@ -44,7 +47,7 @@ export const asceFamily: Family = {
     'reduction.length': {
       symbol: 'L_1',
       quantity: 'length',
-      name: 'of the area that a member supports',
+      name: 'of the area supported by a member',
       min: 0,
       max: 100,
     },
@@ -94,9 +97,10 @@ export const asceFamily: Family = {
   // 2.3.1, exception: a live load above 100 psf stays whole beside wind, whoever says it; a hair more for rounding
   heavy: { group: 'L', becomes: 'Lp', above: 100.001 * poundTable.pressure },
   imposedSymbols,
-  cited: citedInEdition,
+  cited: (layers, clause) => citedInEdition(layers, methods(clause)),
   partitionRules: ['least', 'typed'],
   partitionClause: 'ASCE 7-16 4.3.2',
+  actionNames: { permanent: 'Dead', imposed: 'Live', roof: 'Roof live', ...sharedActionNames },
   actionClauses: {
     permanent: 'ASCE 7-16 3.1: dead load',
     imposed: 'ASCE 7-16 4.3: live load',

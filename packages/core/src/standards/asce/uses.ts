@@ -118,5 +118,5 @@ export const asceGroups: Readonly<Record<string, LoadGroup>> = {
     symbol: 'L_p',
     action: 'imposed',
   },
-  Lr: { name: 'roof live', partitions: 'partitions on the roof', symbol: 'L_r', action: 'roof' },
+  Lr: { name: 'roof live', partitions: 'partitions, roofs', symbol: 'L_r', action: 'roof' },
 }

@@ -62,7 +62,13 @@ export const profileValues = (
 export const asceWindMeanings: Readonly<Record<string, ParameterMeaning>> = {
   'wind.a': { symbol: 'a', quantity: 'density', name: 'pressure per square of the speed', min: 0.5, max: 0.7 },
   'wind.c': factor('c', 'of the profile', 1, 3),
-  'wind.z_min': { symbol: 'z_min', quantity: 'length', name: 'height below which the pressure stays', min: 1, max: 20 },
+  'wind.z_min': {
+    symbol: 'z_min',
+    quantity: 'length',
+    name: 'height below which the pressure is constant',
+    min: 1,
+    max: 20,
+  },
   'wind.K_zt': factor('K_zt', 'topography', 1, 5),
   'wind.K_d': factor('K_d', 'direction of the wind', 0.8, 1),
   'wind.K_e': factor('K_e', 'ground elevation', 0.6, 1.05),
@@ -74,12 +80,12 @@ export const asceWindMeanings: Readonly<Record<string, ParameterMeaning>> = {
         {
           symbol: 'z_g',
           quantity: 'length',
-          name: `height of the gradient wind, exposure ${exposure}`,
+          name: `gradient height, exposure ${exposure}`,
           min: 100,
           max: 2000,
         },
       ],
-      [`wind.terrain.${exposure}.alpha`, factor('α', `power of the profile, exposure ${exposure}`, 3, 20)],
+      [`wind.terrain.${exposure}.alpha`, factor('α', `exponent of the profile, exposure ${exposure}`, 3, 20)],
     ]),
   ),
 }

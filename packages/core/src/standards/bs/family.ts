@@ -1,6 +1,7 @@
 import { highestPlaceMeaning } from '../barriers'
 import type { Table } from '../../trace/table'
-import type { Family } from '../family'
+import { citingMethods } from '../methodClauses'
+import { sharedActionNames, type Family } from '../family'
 import {
   metricTable,
   remembered,
@@ -40,6 +41,8 @@ const areaTable: Table = {
   rows: { spared: [0, 0.05, 0.1, 0.15, 0.2, 0.25] },
 }
 
+const methods = citingMethods({ 'EN 1991-1-1 5.2.1(1)': 'BS 6399-1 3.1', 'EN 1991-1-1 6.4(2)': 'BS 6399-1 10' })
+
 /** BS 6399-1 and BS 6399-3 with the combinations of BS 8110. */
 export const bsFamily: Family = {
   id: 'BS',
@@ -73,10 +76,12 @@ export const bsFamily: Family = {
   groups: bsGroups,
   keptGroup: 'Q',
   imposedSymbols,
+  cited: (_, clause) => methods(clause),
   partitionRules: ['byWeight', 'typed'],
   partitionClause: 'BS 6399-1 5.1.4',
   leastPartitionsOf: ['B-offices'],
   pitched: { use: 'roof', rule: 'toSixty' },
+  actionNames: { permanent: 'Dead', imposed: 'Imposed', roof: 'Imposed, roofs', ...sharedActionNames },
   actionClauses: {
     permanent: 'BS 6399-1 3.1: dead load',
     imposed: 'BS 6399-1 5.1: imposed load on floors',

@@ -54,7 +54,7 @@ const floors: readonly MetricRow[] = [
   ['E-cold', 'cold storage', 15.0, 9.0],
   ['E-plant', 'plant and boiler rooms', 7.5, 4.5],
   ['F-cars', 'parking, vehicles up to 2500 kg', 2.5, 9.0, 'cars'],
-  ['G-vehicles', 'parking and repair of heavier vehicles, value to be typed', null, null],
+  ['G-vehicles', 'parking and repair of heavier vehicles, value to be entered', null, null],
 ]
 
 /** Table 1, category E: for each metre of storage height. */
@@ -90,5 +90,5 @@ export const bsUseRows: readonly UseRow[] = [
 
 export const bsGroups: Readonly<Record<string, LoadGroup>> = {
   Q: { name: 'imposed', partitions: 'partitions', symbol: 'Q', action: 'imposed' },
-  Qr: { name: 'imposed on the roof', partitions: 'partitions on the roof', symbol: 'Q_r', action: 'roof' },
+  Qr: { name: 'imposed, roofs', partitions: 'partitions, roofs', symbol: 'Q_r', action: 'roof' },
 }

@@ -1,4 +1,4 @@
-import type { Family } from '../family'
+import { sharedActionNames, type Family } from '../family'
 import { usesOf } from '../tabled'
 import { peakPressureMethods } from './peakVelocityPressure'
 import { enImposedSymbols, enMeanings, enRecommended } from './recommended'
@@ -21,6 +21,12 @@ export const enFamily: Family = {
   imposedSymbols: enImposedSymbols,
   partitionRules: ['byWeight', 'typed'],
   partitionClause: 'EN 1991-1-1 6.3.1.2(8)',
+  actionNames: {
+    permanent: 'Permanent',
+    imposed: 'Imposed',
+    roof: 'Imposed, roofs (category H)',
+    ...sharedActionNames,
+  },
   actionClauses: {
     permanent: 'EN 1991-1-1 3.2(1): self-weight as one action',
     imposed: 'EN 1991-1-1 3.3.1(2): imposed loads as one action',

@@ -18,9 +18,9 @@ const rows: readonly Row[] = [
   ['B1', 'offices and their corridors', 2.0, 2.0, 'B', 'offices'],
   ['B2', 'hospitals, hotels, corridors and kitchens', 3.0, 3.0, 'B'],
   ['B3', 'as B1 and B2 with heavy equipment', 5.0, 4.0, 'B'],
-  ['C1', 'people at tables', 3.0, 4.0, 'C', 'tables'],
+  ['C1', 'areas with tables', 3.0, 4.0, 'C', 'tables'],
   ['C2', 'fixed seats', 4.0, 4.0, 'C', 'fixed seats'],
-  ['C3', 'museums, halls, free to walk', 5.0, 4.0, 'C', 'museums'],
+  ['C3', 'museums, halls, unobstructed', 5.0, 4.0, 'C', 'museums'],
   ['C4', 'sport and play', 5.0, 7.0, 'C', 'gymnastics'],
   ['C5', 'crowds', 5.0, 4.0, 'C', 'crowds'],
   ['C6', 'dense crowds, stands without seats', 7.5, 10.0, 'C'],
@@ -43,7 +43,7 @@ const driving: readonly Row[] = [
 ]
 
 /** Table 6.10DE: roofs that are walked on for repair alone have a single force and no uniform load. */
-const roof: readonly Row[] = [['H', 'roof, repair only', 0, 1.0, 'H', 'roof']]
+const roof: readonly Row[] = [['H', 'roof, maintenance access only', 0, 1.0, 'H', 'roof']]
 
 /** NA to 6.3.1.2(10): alpha_A for A, B and D to E by its own factors; this version marks what table 6.2 would. */
 const asUse =

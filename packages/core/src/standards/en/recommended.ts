@@ -44,11 +44,11 @@ const single: Readonly<Record<string, readonly [ParameterMeaning, LayerValue]>> 
   'basis.K_FI.CC2': [factor('K_FI', 'consequence class CC2', 2), remembered(1.0, 'EN 1990 table B3')],
   'basis.K_FI.CC3': [factor('K_FI', 'consequence class CC3', 2), remembered(1.1, 'EN 1990 table B3')],
   'reduction.A_0': [
-    { symbol: 'A_0', quantity: 'area', name: 'area that is not reduced', min: 0, max: 100 },
+    { symbol: 'A_0', quantity: 'area', name: 'area without reduction', min: 0, max: 100 },
     remembered(10, 'EN 1991-1-1 6.3.1.2(10)'),
   ],
-  'reduction.least.C': [factor('α_min', 'least for area, assembly', 1), remembered(0.6, 'EN 1991-1-1 6.3.1.2(10)')],
-  'reduction.least.D': [factor('α_min', 'least for area, shops', 1), remembered(0.6, 'EN 1991-1-1 6.3.1.2(10)')],
+  'reduction.least.C': [factor('α_min', 'minimum for area, assembly', 1), remembered(0.6, 'EN 1991-1-1 6.3.1.2(10)')],
+  'reduction.least.D': [factor('α_min', 'minimum for area, shops', 1), remembered(0.6, 'EN 1991-1-1 6.3.1.2(10)')],
   'wind.rho': [
     { symbol: 'ρ', quantity: 'density', name: 'air density', min: 0.8, max: 1.5 },
     remembered(1.25, 'EN 1991-1-4 4.5(1) note 2'),
@@ -59,7 +59,7 @@ const single: Readonly<Record<string, readonly [ParameterMeaning, LayerValue]>> 
   'wind.c_prob': [factor('c_prob', 'probability factor', 2), remembered(1, 'EN 1991-1-4 4.2(2) note 4')],
   'wind.c_o': [factor('c_o', 'orography factor', 2), remembered(1, 'EN 1991-1-4 4.3.1(1) note 1')],
   'wind.z_max': [
-    { symbol: 'z_max', quantity: 'length', name: 'greatest height', min: 10, max: 400 },
+    { symbol: 'z_max', quantity: 'length', name: 'maximum height', min: 10, max: 400 },
     remembered(200, 'EN 1991-1-4 4.3.2(1)'),
   ],
 }
@@ -94,7 +94,7 @@ const expand = () => {
     )
     set(
       `wind.terrain.${category}.z_min`,
-      meaning('z_min', 'length', 'least height'),
+      meaning('z_min', 'length', 'minimum height'),
       remembered(z_min, 'EN 1991-1-4 table 4.1'),
     )
   }
@@ -109,7 +109,7 @@ export const enMeanings: Readonly<Record<string, ParameterMeaning>> = {
   'imposed.partitions.limit': {
     symbol: 'q_lim',
     quantity: 'pressure',
-    name: 'imposed load from which no partitions are added',
+    name: 'imposed load above which no partition allowance is added',
     min: 0,
     max: 1e5,
   },

@@ -79,7 +79,7 @@ export const isRows: readonly RuleRow[] = [
     id: 'steel-3',
     principal: 'wind',
     set: 'steel',
-    name: 'IS 800: DL + LL + WL, both whole',
+    name: 'IS 800: DL + LL + WL, both in full',
     clause: `${steel}, strength`,
     permanent: [1.2, 1.2],
     factors: { ...all(1.2), wind: 1.2 },

@@ -59,7 +59,7 @@ const single: Readonly<Record<string, readonly [ParameterMeaning, LayerValue]>> 
     remembered(0.1, 'IS 1893-1 table 3, zone II'),
   ],
   'earthquake.rho': [
-    coefficient('ρ', 'least part of the weight: 0.007, 0.011, 0.016, 0.024 for II to V', 0, 0.1),
+    coefficient('ρ', 'minimum share of the weight: 0.007, 0.011, 0.016, 0.024 for II to V', 0, 0.1),
     remembered(0.007, 'IS 1893-1 table 7, zone II'),
   ],
   'earthquake.I': [
@@ -71,10 +71,10 @@ const single: Readonly<Record<string, readonly [ParameterMeaning, LayerValue]>> 
     coefficient('C_t', 'period: 0.075 concrete, 0.080 composite, 0.085 steel frames', 0.01, 0.2),
     remembered(0.075, 'IS 1893-1 7.6.2(a)'),
   ],
-  'earthquake.x': [factor('x', 'power of the height in the period', 0.5, 1), remembered(0.75, 'IS 1893-1 7.6.2(a)')],
-  'earthquake.k': [factor('k', 'power of the height in the storey forces', 1, 2), remembered(2, 'IS 1893-1 7.6.3')],
-  'earthquake.p': [factor('p', 'level part of the spectrum', 1, 3), remembered(2.5, 'IS 1893-1 6.4.2')],
-  'earthquake.T_f': [period('T_f', 'from which the spectrum is level again'), remembered(4, 'IS 1893-1 6.4.2')],
+  'earthquake.x': [factor('x', 'exponent of the height in the period', 0.5, 1), remembered(0.75, 'IS 1893-1 7.6.2(a)')],
+  'earthquake.k': [factor('k', 'exponent of the height in the storey forces', 1, 2), remembered(2, 'IS 1893-1 7.6.3')],
+  'earthquake.p': [factor('p', 'plateau of the spectrum', 1, 3), remembered(2.5, 'IS 1893-1 6.4.2')],
+  'earthquake.T_f': [period('T_f', 'start of the constant tail of the spectrum'), remembered(4, 'IS 1893-1 6.4.2')],
   'earthquake.soil': [
     { symbol: 's', quantity: 'count', name: 'soil: 1 hard, 2 medium stiff, 3 soft', min: 1, max: 3 },
     remembered(2, 'IS 1893-1 6.4.2.1, table 4'),
@@ -87,7 +87,7 @@ const bySoil = Object.fromEntries(
     const clause = 'IS 1893-1 6.4.2'
     return [
       [key('T_c'), [period('T_c', `corner of the spectrum, ${name} soil`), remembered(T_c, clause)]],
-      [key('a'), [period('a', `at which it would be 1 as it falls, ${name} soil`), remembered(a, clause)]],
+      [key('a'), [period('a', `constant of the falling branch, ${name} soil`), remembered(a, clause)]],
       [key('f'), [factor('f', `end of the spectrum, ${name} soil`, 0.1, 1), remembered(f, clause)]],
     ]
   }),

@@ -1,5 +1,6 @@
 import type { Table } from '../../trace/table'
-import type { Family } from '../family'
+import { citingMethods } from '../methodClauses'
+import { sharedActionNames, type Family } from '../family'
 import {
   massMeanings,
   metricTable,
@@ -41,6 +42,8 @@ const beamTable: Table = {
   },
   rows: { spared: [0, 0.05, 0.1, 0.15, 0.2, 0.25] },
 }
+
+const methods = citingMethods({ 'EN 1991-1-1 5.2.1(1)': 'IS 875-1', 'EN 1991-1-1 6.4(2)': 'IS 875-2 table 3' })
 
 /** IS 875-2 with the combinations of IS 456 and IS 800. */
 export const isFamily: Family = {
@@ -98,9 +101,11 @@ export const isFamily: Family = {
   groups: isGroups,
   keptGroup: 'IL',
   imposedSymbols,
+  cited: (_, clause) => methods(clause),
   partitionRules: ['byWeight', 'typed'],
   partitionClause: 'IS 875-2 3.1.2',
   pitched: { use: 'roof', rule: 'lessPerDegree' },
+  actionNames: { permanent: 'Dead', imposed: 'Imposed', roof: 'Imposed, roofs', ...sharedActionNames },
   actionClauses: {
     permanent: 'IS 875-1: dead load',
     imposed: 'IS 875-2 3.1: imposed load on floors',

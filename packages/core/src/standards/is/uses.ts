@@ -119,5 +119,5 @@ export const isUseRows: readonly UseRow[] = [
 
 export const isGroups: Readonly<Record<string, LoadGroup>> = {
   IL: { name: 'imposed', partitions: 'partitions', symbol: 'IL', action: 'imposed' },
-  ILr: { name: 'imposed on the roof', partitions: 'partitions on the roof', symbol: 'IL_r', action: 'roof' },
+  ILr: { name: 'imposed, roofs', partitions: 'partitions, roofs', symbol: 'IL_r', action: 'roof' },
 }

@@ -44,15 +44,15 @@ const parameters: Readonly<Record<string, readonly [ParameterMeaning, LayerValue
     remembered(1, 'IS 875-3 6.3.1, table 1'),
   ],
   'wind.k_3': [factor('k_3', 'topography', 1, 1.36), remembered(1, 'IS 875-3 6.3.3')],
-  'wind.k_4': [factor('k_4', 'importance where cyclones come', 1, 1.3), remembered(1, 'IS 875-3 6.3.4')],
+  'wind.k_4': [factor('k_4', 'importance factor for cyclonic regions', 1, 1.3), remembered(1, 'IS 875-3 6.3.4')],
   'wind.a': [
     { symbol: 'a', quantity: 'density', name: 'pressure per square of the speed', min: 0.5, max: 0.7 },
     remembered(0.6, 'IS 875-3 7.2'),
   ],
   'wind.K_d': [factor('K_d', 'direction of the wind', 0.9, 1), remembered(0.9, 'IS 875-3 7.2.1')],
-  'wind.K_a': [factor('K_a', 'area that carries at one time', 0.8, 1), remembered(1, 'IS 875-3 7.2.2, table 4')],
-  'wind.K_c': [factor('K_c', 'pressures that act together', 0.8, 1), remembered(1, 'IS 875-3 7.3.3.13')],
-  'wind.r': [factor('r', 'least part of the pressure', 0, 1), remembered(0.7, 'IS 875-3 7.2, note')],
+  'wind.K_a': [factor('K_a', 'area averaging factor', 0.8, 1), remembered(1, 'IS 875-3 7.2.2, table 4')],
+  'wind.K_c': [factor('K_c', 'combination factor', 0.8, 1), remembered(1, 'IS 875-3 7.3.3.13')],
+  'wind.r': [factor('r', 'minimum ratio of the pressure', 0, 1), remembered(0.7, 'IS 875-3 7.2, note')],
 }
 
 export const isWind = parametersOf(parameters)
