@@ -9,7 +9,7 @@ import type { Layout, Level, Member } from '../src/document/recordKinds'
 import type { Point } from '../src/geometry/point'
 import { ask } from '../src/queries/derive'
 import { metricPoint } from '../src/units/format'
-import { concernSentence } from '../src/wording/concernSentence'
+import { concernSentence } from '../src/concerns/definitions'
 import { Building } from './build'
 import { rectangle } from './shapes'
 

@@ -16,7 +16,7 @@ import { csvFiles } from '../src/exchange/csv'
 import { thrustRows } from '../src/exchange/results'
 import { ask } from '../src/queries/derive'
 import { metricPoint } from '../src/units/format'
-import { concernSentence } from '../src/wording/concernSentence'
+import { concernSentence } from '../src/concerns/definitions'
 import { Building } from './build'
 
 const imposed = 'imposed/B'

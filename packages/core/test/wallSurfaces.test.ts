@@ -165,7 +165,7 @@ describe('1 kN/m² on 6 by 3 m over the south beam of a bay', () => {
     expect(view).toMatchObject({ applied: near(12_000), notCarried: near(12_000) })
     expect(concernsOf(state)).toContainEqual({
       code: 'surface.not-carried',
-      severity: 'blocking',
+
       about: [expanded(off.id, storey.top.id)],
       data: { label: off.label, level: 'Top', of: near(12_000), force: near(12_000) },
     })

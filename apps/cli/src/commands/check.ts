@@ -1,4 +1,4 @@
-import { ask, concernSentence, countOf, formatOf } from '@hedrion/core'
+import { ask, concernSentence, countOf, formatOf, severityOf } from '@hedrion/core'
 import { openProject } from '../openProject'
 import { print } from '../refusal'
 
@@ -6,8 +6,8 @@ import { print } from '../refusal'
 export function check(path: string): void {
   const state = openProject(path)
   const concerns = ask(state, { kind: 'concerns' })
-  for (const concern of concerns) print(`${concern.severity}: ${concernSentence(concern, formatOf(state))}`)
+  for (const concern of concerns) print(`${severityOf(concern)}: ${concernSentence(concern, formatOf(state))}`)
   const count = countOf(concerns)
   print(count === 0 ? 'No concerns.' : `${count} concern${count === 1 ? '' : 's'}.`)
-  if (concerns.some(({ severity }) => severity === 'blocking')) process.exitCode = 1
+  if (concerns.some((concern) => severityOf(concern) === 'blocking')) process.exitCode = 1
 }

@@ -8,7 +8,6 @@ import { Mends } from '../sheet/Mends'
 import { addressOf, lookNow } from '../state/look'
 import { Button } from '../ui/Button'
 import { PopCard } from '../ui/PopCard'
-import { stepOfConcern } from './concernPlaces'
 import { countedConcerns } from './countedConcerns'
 
 /** What a checker would ask about, in one list; each can be shown at its place. */
@@ -96,7 +95,7 @@ function Concern({ concern, base, onShown }: ConcernProps) {
       ...(about ? { picked: [about], view: 'plan' as const } : {}),
       ...(levelId ? { level: levelId } : {}),
     }
-    void navigate({ pathname: `${base}/${stepOfConcern(concern.code)}`, search: addressOf(look) })
+    void navigate({ pathname: `${base}/${concern.step}`, search: addressOf(look) })
     onShown()
   }
   return (

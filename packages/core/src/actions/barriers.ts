@@ -57,6 +57,6 @@ export function barrierConcerns(barriers: readonly Barrier[], standard: Standard
     if (barrierLoad(barrier, standard)) return []
     const { id, label, use } = barrier
     const data = { label, use: use ?? '', standard: standard.layers.join(' + ') }
-    return [{ code: 'barrier.no-value', severity: 'caution', about: [id], data }]
+    return [{ code: 'barrier.no-value', about: [id], data }]
   })
 }

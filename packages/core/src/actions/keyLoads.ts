@@ -112,7 +112,7 @@ function aboveFinal(key: LoadKey, permanent: Traced, imposed: Traced | null): re
     const value = key[field]
     if (value === null || value <= final) return []
     const data = { key: key.name, what, field, value, final }
-    return [{ code: 'key.construction-above-final', severity: 'caution', about: [key.id], data }]
+    return [{ code: 'key.construction-above-final', about: [key.id], data }]
   })
 }
 
@@ -132,7 +132,7 @@ export function casesOfUse(use: string | null, standard: Standard, uniform = 0):
 /** Without a use a load belongs to no category, hence to no case. */
 function withoutUse({ id, name, use, imposed, partitionWeight, partitionLoad }: LoadKey): readonly Concern[] {
   if (use !== null || ![imposed, partitionWeight, partitionLoad].some((load) => (load ?? 0) !== 0)) return []
-  return [{ code: 'key.no-use', severity: 'blocking', about: [id], data: { key: name } }]
+  return [{ code: 'key.no-use', about: [id], data: { key: name } }]
 }
 
 /** A use that the standard does not know, or one for which it has no value. */
@@ -144,10 +144,9 @@ function useConcerns(
 ): readonly Concern[] {
   if (use === null) return []
   const data = { key: name, use, standard: standard.layers.join(' + ') }
-  if (!own(standard.uses, use)) return [{ code: 'key.unknown-use', severity: 'blocking', about: [id], data }]
+  if (!own(standard.uses, use)) return [{ code: 'key.unknown-use', about: [id], data }]
   const byHeight = perMetre === null ? 0 : 1
-  if (imposed === null)
-    return [{ code: 'key.no-value', severity: 'blocking', about: [id], data: { ...data, byHeight } }]
+  if (imposed === null) return [{ code: 'key.no-value', about: [id], data: { ...data, byHeight } }]
   return []
 }
 

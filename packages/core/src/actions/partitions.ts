@@ -77,7 +77,7 @@ function typedAllowance(key: LoadKey, imposed: Traced | null, standard: Standard
   const wanted = asksForLeast(standard) ? least(imposed, standard).value : 0
   if (key.partitionLoad >= wanted) return { value, concerns: [] }
   const data = { key: key.name, value: key.partitionLoad, least: wanted }
-  return { value, concerns: [{ code: 'partitions.below-least', severity: 'caution', about: [key.id], data }] }
+  return { value, concerns: [{ code: 'partitions.below-least', about: [key.id], data }] }
 }
 
 function byWeight(key: LoadKey, imposed: Traced | null, standard: Standard): Allowance {
@@ -116,7 +116,7 @@ function byBand(key: LoadKey, imposed: Traced | null, g_wall: Traced, standard: 
 
 function tooHeavy(key: LoadKey, weight: number): Allowance {
   const data = { key: key.name, weight }
-  return { value: null, concerns: [{ code: 'partitions.too-heavy', severity: 'blocking', about: [key.id], data }] }
+  return { value: null, concerns: [{ code: 'partitions.too-heavy', about: [key.id], data }] }
 }
 
 /** DIN EN 1991-1-1/NA to 6.3.1.2(8): none is needed where the imposed load is so large. */
@@ -132,5 +132,5 @@ export const allowanceBelow = formula({
 /** A rule that the standard in use does not have: no load follows, and that is said. */
 function unfit(key: LoadKey, standard: Standard): Allowance {
   const data = { key: key.name, rule: key.partitionRule, standard: standard.layers.join(' + ') }
-  return { value: null, concerns: [{ code: 'partitions.no-such-rule', severity: 'blocking', about: [key.id], data }] }
+  return { value: null, concerns: [{ code: 'partitions.no-such-rule', about: [key.id], data }] }
 }

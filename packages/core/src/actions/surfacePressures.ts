@@ -31,6 +31,6 @@ export const pressureConcerns = (surfaces: readonly WallSurface[], standard: Sta
     pressures.some(
       (pressure) => caseOfPressure(pressure, standard) === null && (pressure.top !== 0 || pressure.foot !== 0),
     )
-      ? [{ code: 'load.no-use', severity: 'blocking', about: [id], data: { label } }]
+      ? [{ code: 'load.no-use', about: [id], data: { label } }]
       : [],
   )

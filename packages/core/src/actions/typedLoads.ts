@@ -39,7 +39,7 @@ export const typedValue = (load: TypedLoad, end: 'start' | 'end' = 'start'): Tra
 export function typedConcerns(loads: readonly TypedLoad[], standard: Standard): readonly Concern[] {
   return loads.flatMap((load): Concern[] =>
     caseOfTyped(load, standard) === null && (load.value !== 0 || valueAt(load, 'end') !== 0)
-      ? [{ code: 'load.no-use', severity: 'blocking', about: [load.id], data: { label: load.label } }]
+      ? [{ code: 'load.no-use', about: [load.id], data: { label: load.label } }]
       : [],
   )
 }

@@ -22,6 +22,7 @@ import { pressureConcerns } from '../actions/surfacePressures'
 import { unloadedPanels } from './unloadedPanels'
 import { unusualValues } from './usualRanges'
 import { wallHeights } from './walls'
+import { severityOf } from './definitions'
 import { sameHatches } from './hatches'
 import { drawnTwice } from './drawnTwice'
 import { doubtfulTables } from './ownTables'
@@ -91,7 +92,7 @@ export const listedOfAKind = 50
 
 /** The concerns of the project, the blocking ones first; of a kind with many the first ones, the last of these with the number of the others. */
 export const concernsOf = (state: ProjectState): readonly Concern[] =>
-  checks.flatMap((check) => listed(check(state))).sort((a, b) => rank[a.severity] - rank[b.severity])
+  checks.flatMap((check) => listed(check(state))).sort((a, b) => rank[severityOf(a)] - rank[severityOf(b)])
 
 function listed(concerns: readonly Concern[]): readonly Concern[] {
   if (concerns.length <= listedOfAKind) return concerns

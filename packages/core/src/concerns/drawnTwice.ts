@@ -56,7 +56,7 @@ function wallConcern(a: WallRun, b: WallRun): readonly Concern[] {
   )
   if (!(length > shared)) return []
   const data = { a: a.label, b: b.label, length }
-  return [{ code: 'wall.doubled', severity: 'caution', about: [a.id, b.id], data }]
+  return [{ code: 'wall.doubled', about: [a.id, b.id], data }]
 }
 
 type Load = AreaLoad | LineLoad | PointLoad
@@ -66,9 +66,7 @@ function loadConcern(a: Load, b: Load): readonly Concern[] {
   const endOf = (load: Load) => (load.kind === 'pointLoad' ? null : load.endValue)
   const alike = a.nature === b.nature && a.use === b.use && a.value === b.value && endOf(a) === endOf(b)
   if (!alike) return []
-  return [
-    { code: 'load.doubled', severity: 'caution', about: [a.id, b.id], data: { a: a.label, b: b.label, kind: a.kind } },
-  ]
+  return [{ code: 'load.doubled', about: [a.id, b.id], data: { a: a.label, b: b.label, kind: a.kind } }]
 }
 
 const samePath = (a: readonly Point[], b: readonly Point[]): boolean =>

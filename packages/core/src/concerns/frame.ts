@@ -17,7 +17,7 @@ export function sameLabels({ document }: ProjectState): readonly Concern[] {
       seen.set(key, id)
       if (other === undefined) return []
       const data = { label, kind, layout: labelOf(document, layout) }
-      return [{ code: 'record.same-label', severity: 'note', about: [other, id], data }]
+      return [{ code: 'record.same-label', about: [other, id], data }]
     }),
   )
 }
@@ -59,7 +59,7 @@ export function labelsSharedOnFloors(state: ProjectState): readonly Concern[] {
     const named =
       labels.length > 4 ? `${labels.slice(0, 3).join(', ')} and ${labels.length - 3} more` : labels.join(', ')
     const data = { first: first.name, second: second.name, level, labels: named, count: labels.length }
-    return { code: 'floor.same-labels', severity: 'note', about: labels.flatMap((label) => ids.get(label) ?? []), data }
+    return { code: 'floor.same-labels', about: labels.flatMap((label) => ids.get(label) ?? []), data }
   })
 }
 
@@ -99,9 +99,7 @@ const byNumber = new Intl.Collator('en', { numeric: true }).compare
 export const crossedOutlines = ({ document }: ProjectState): readonly Concern[] =>
   (['panel', 'opening', 'patch'] as const).flatMap((kind) =>
     recordsOf(document, kind).flatMap(({ id, label, outline }): Concern[] =>
-      crossesItself(outline)
-        ? [{ code: 'outline.crosses-itself', severity: 'blocking', about: [id], data: { label } }]
-        : [],
+      crossesItself(outline) ? [{ code: 'outline.crosses-itself', about: [id], data: { label } }] : [],
     ),
   )
 
@@ -114,7 +112,7 @@ function rings(state: ProjectState, { operator, level }: FloorState): readonly C
   if (loop.length === 0) return []
   const about = loop.flatMap((i) => beams[i]?.member.id ?? [])
   const labels = about.map((id) => labelOf(state.document, id)).join(', ')
-  return [{ code: 'member.loop', severity: 'blocking', about, data: { level: level.name, labels } }]
+  return [{ code: 'member.loop', about, data: { level: level.name, labels } }]
 }
 
 function unsupported(state: ProjectState, floor: FloorState): readonly Concern[] {
@@ -123,7 +121,7 @@ function unsupported(state: ProjectState, floor: FloorState): readonly Concern[]
     if (stable || loop.includes(i)) return []
     const label = labelOf(state.document, member.id)
     const data = { label, level: floor.level.name, supports: stations.length, end: heldEnd(stations, length) }
-    return [{ code: 'member.unsupported', severity: 'blocking', about: [expandedAt(floor, member.id)], data }]
+    return [{ code: 'member.unsupported', about: [expandedAt(floor, member.id)], data }]
   })
 }
 

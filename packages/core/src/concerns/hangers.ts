@@ -21,7 +21,7 @@ export function hangersFromNothing(state: ProjectState): readonly Concern[] {
       const force = gravityCases(state).reduce((sum, id) => sum + feetSum(state, floor, rows, id), 0)
       const labels = ids.map((id) => labelOf(state.document, id)).join(', ')
       const about = ids.map((id) => expandedAt(floor, id))
-      return [{ code, severity: 'blocking', about, data: { labels, level: floor.level.name, force } }]
+      return [{ code, about, data: { labels, level: floor.level.name, force } }]
     })
   })
 }
@@ -43,7 +43,7 @@ export function hangersInColumns(state: ProjectState): readonly Concern[] {
         above: above.level.name,
       }
       const about = [expandedAt(floor, hanger.member.id), expandedAt(above, column.member.id)]
-      return [{ code: 'hanger.in-column', severity: 'caution', about, data }]
+      return [{ code: 'hanger.in-column', about, data }]
     })
   })
 }

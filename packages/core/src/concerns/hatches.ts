@@ -18,6 +18,6 @@ export function sameHatches({ document }: ProjectState): readonly Concern[] {
     seen.set(mark, other ?? key)
     if (!other) return []
     const data = { a: other.name, b: key.name, code: enough ? '' : key.code }
-    return [{ code: 'key.same-hatch', severity: 'note', about: [key.id, other.id], data }]
+    return [{ code: 'key.same-hatch', about: [key.id, other.id], data }]
   })
 }

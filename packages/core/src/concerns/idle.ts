@@ -10,9 +10,7 @@ import type { Concern } from '../outcome/outcome'
 /** Beams too short to be one: they carry and weigh nothing. */
 export const beamsWithoutLength = ({ document }: ProjectState): readonly Concern[] =>
   recordsOf(document, 'member').flatMap(({ id, label, role, path }): Concern[] =>
-    !isUpright(role) && lengthAlong(path) < onLine
-      ? [{ code: 'member.no-length', severity: 'caution', about: [id], data: { label } }]
-      : [],
+    !isUpright(role) && lengthAlong(path) < onLine ? [{ code: 'member.no-length', about: [id], data: { label } }] : [],
   )
 
 /** A bearing wall is as thick as its section is wide: of any but a rectangle that is hardly meant. */
@@ -21,7 +19,7 @@ export const wallsWithoutThickness = ({ document }: ProjectState): readonly Conc
     const section = role === 'wall' ? sectionAt(document, sectionId) : undefined
     if (!section || section.shape === 'rectangle') return []
     const data = { label, section: section.name, thickness: section.width }
-    return [{ code: 'bearingWall.no-rectangle', severity: 'caution', about: [id], data }]
+    return [{ code: 'bearingWall.no-rectangle', about: [id], data }]
   })
 
 /** Patches of a layout in use that lie on no panel: they load nothing. */
@@ -29,9 +27,7 @@ export function patchesOnNothing({ document, floors }: ProjectState): readonly C
   const plans = new Map(floors.map(({ floor, operator }) => [floor.layoutId, operator.plan.panels]))
   const loading = new Set([...plans.values()].flat().flatMap(({ regions }) => regions.map(({ patchId }) => patchId)))
   return recordsOf(document, 'patch').flatMap(({ id, layout, label }): Concern[] =>
-    plans.has(layout) && !loading.has(id)
-      ? [{ code: 'patch.on-nothing', severity: 'caution', about: [id], data: { label } }]
-      : [],
+    plans.has(layout) && !loading.has(id) ? [{ code: 'patch.on-nothing', about: [id], data: { label } }] : [],
   )
 }
 
@@ -40,8 +36,6 @@ export function layoutsOnNoLevel({ document, levels }: ProjectState): readonly C
   const standing = new Set(levels.map(({ layoutId }) => layoutId))
   const holding = new Set<string>(drawnOf(document).map(({ layout }) => layout))
   return recordsOf(document, 'layout').flatMap(({ id, name }): Concern[] =>
-    holding.has(id) && !standing.has(id)
-      ? [{ code: 'layout.on-no-level', severity: 'caution', about: [id], data: { name } }]
-      : [],
+    holding.has(id) && !standing.has(id) ? [{ code: 'layout.on-no-level', about: [id], data: { name } }] : [],
   )
 }

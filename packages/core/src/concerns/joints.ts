@@ -82,7 +82,7 @@ function crowded(beams: readonly Beam[], crowds: Together['crowds']): readonly F
   if (!densest) return []
   const about = densest.of.map((i) => entry(beams, i).member.id)
   const data = () => ({ count: about.length, size: densest.size, x: densest.at[0], y: densest.at[1] })
-  return [{ code: 'member.crowd', severity: 'caution', about: about.slice(0, mostAbout), data }]
+  return [{ code: 'member.crowd', about: about.slice(0, mostAbout), data }]
 }
 
 const meetEndToEnd = (first: Beam, second: Beam): boolean =>
@@ -110,7 +110,7 @@ function doubled(first: Beam, second: Beam): readonly Found[] {
     length,
     whole: Number(whole),
   })
-  return [{ code: 'member.doubled', severity: 'caution', about: [a, b], data }]
+  return [{ code: 'member.doubled', about: [a, b], data }]
 }
 
 /** How much of two beams lies on each other, piece by piece. */
@@ -174,7 +174,7 @@ function nearMisses(frame: FramePlan): readonly Found[] {
       x: target.at[0],
       y: target.at[1],
     })
-    return [{ code: 'member.near-miss', severity: 'caution', about: [beam.member.id, target.id], data }]
+    return [{ code: 'member.near-miss', about: [beam.member.id, target.id], data }]
   })
 }
 
@@ -204,7 +204,7 @@ function crosses(first: Beam, second: Beam, columns: FramePlan['columns'], onCol
     .filter((at) => !onColumn([at]).some((i) => distance(entry(columns, i).at, at) <= onLine))
     .map((at) => {
       const data = (label: (id: string) => string) => ({ a: label(a), b: label(b), x: at[0], y: at[1] })
-      return { code: 'member.crossing', severity: 'note', about: [a, b], data }
+      return { code: 'member.crossing', about: [a, b], data }
     })
 }
 

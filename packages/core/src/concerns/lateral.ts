@@ -19,7 +19,6 @@ const withoutRule = ({ document, standard }: ProjectState): readonly Concern[] =
       ? [
           {
             code: 'storey.no-earthquake-rule',
-            severity: 'blocking',
             about: [id],
             data: { name, family: familyOf(standard.family).name },
           },
@@ -49,7 +48,7 @@ function unheldStoreys(state: ProjectState, storeys: readonly Storey[]): readonl
     })
     if (lost.length === 0) return []
     const { why, force } = lost.reduce((most, entry) => (entry.force > most.force ? entry : most))
-    return [{ code: 'storey.unheld', severity: 'caution', about: [level.id], data: { level: level.name, why, force } }]
+    return [{ code: 'storey.unheld', about: [level.id], data: { level: level.name, why, force } }]
   })
 }
 
@@ -61,7 +60,6 @@ function withoutSection(storeys: readonly Storey[]): readonly Concern[] {
   )
   return [...found].map(([id, label]) => ({
     code: 'stiffElement.no-section',
-    severity: 'caution',
     about: [id],
     data: { label },
   }))
@@ -76,7 +74,7 @@ function bendingAlone({ basis }: ProjectState, storeys: readonly Storey[]): read
   })
   if (!mixed) return []
   const data = { level: mixed.floor.level.name }
-  return [{ code: 'storey.walls-bend-alone', severity: 'caution', about: [basis.id], data }]
+  return [{ code: 'storey.walls-bend-alone', about: [basis.id], data }]
 }
 
 /** The force of an element that ends above the ground goes on through the floor; its moment does not. */
@@ -88,7 +86,6 @@ function standingOnNothing(storeys: readonly Storey[]): readonly Concern[] {
         .filter((element) => !lower.some((under) => overlap(element, under) > 0))
         .map(({ record: { id, label } }): Concern => ({
           code: 'stiffElement.on-nothing',
-          severity: 'caution',
           about: [id],
           data: { label, level: floor?.level.name ?? '' },
         }))

@@ -57,7 +57,7 @@ export function lostLoads(state: ProjectState): readonly Concern[] {
         of: most?.of ?? 0,
         case: most?.caseId ?? '',
       }
-      return [{ code: 'load.not-carried', severity: 'blocking', about: [expandedAt(floor, id)], data }]
+      return [{ code: 'load.not-carried', about: [expandedAt(floor, id)], data }]
     })
   })
 }
@@ -93,7 +93,6 @@ export function strandedColumns(state: ProjectState): readonly Concern[] {
     return [
       {
         code: 'column.unsupported',
-        severity: 'blocking',
         about,
         data: { labels, level: floor.level.name, force },
       } as const,

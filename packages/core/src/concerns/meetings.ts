@@ -65,7 +65,6 @@ function concernOf(state: ProjectState, { floor, column, beams, on }: Meeting): 
   const ids = beams.flatMap((index) => on.operator.plan.frame.beams[index]?.member.id ?? [])
   return {
     code: isHanger(column) ? 'hanger.on-several' : 'column.on-several',
-    severity: 'caution',
     about: [expandedAt(floor, column.member.id), ...ids.map((id) => expandedAt(on, id))],
     data: { label: labelOf(state.document, column.member.id), level: on.level.name, beams: labelsOf(state, ids) },
   }
@@ -97,7 +96,7 @@ function ofForces(state: ProjectState, floor: FloorState): readonly Concern[] {
       if (ids.length < 2) return []
       const data = { label: labelOf(state.document, record), level: floor.level.name, beams: labelsOf(state, ids) }
       const about = [record, ...ids.map((id) => expandedAt(floor, id))]
-      return [{ code: 'load.on-several', severity: 'caution', about, data }]
+      return [{ code: 'load.on-several', about, data }]
     })
   })
 }

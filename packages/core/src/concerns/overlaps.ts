@@ -46,7 +46,7 @@ function overlapsIn(
     of(plan).map(([a, b, area]): Concern => {
       const about = [a.id, b.id]
       const [first = '', second = ''] = about.map((id) => labelOf(document, id))
-      return { code, severity: 'caution', about, data: { a: first, b: second, area } }
+      return { code, about, data: { a: first, b: second, area } }
     }),
   )
 }

@@ -20,7 +20,6 @@ export function doubtsOf(table: ReductionTable): readonly Concern[] {
     if (!before) return []
     const found = (code: Concern['code'], data: Concern['data'] = {}): Concern => ({
       code,
-      severity: 'caution',
       about: [id],
       data: { table: name, row: i + 2, by, from: row.from, before: before.from, ...data },
     })

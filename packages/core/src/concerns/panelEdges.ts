@@ -19,9 +19,7 @@ export function panelsOffTheirBeams({ document, floors }: ProjectState): readonl
     const gap = nearestGap(near(panel.outline).flatMap((i) => lines[i] ?? []))
     const said =
       gap && gap.length <= likelyGap ? { gap: gap.length, x: gap.from[0], y: gap.from[1] } : { gap: -1, x: 0, y: 0 }
-    return [
-      { code: 'panel.off-its-beams', severity: 'caution', about: [panel.id], data: { label: panel.label, ...said } },
-    ]
+    return [{ code: 'panel.off-its-beams', about: [panel.id], data: { label: panel.label, ...said } }]
   })
 }
 

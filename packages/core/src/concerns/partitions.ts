@@ -18,6 +18,6 @@ export function heavyFaces({ document, standard, keys, floors }: ProjectState): 
     const { id, name, partitionRule, partitionWeight: weight } = key
     if (partitionRule !== 'byWeight' || weight === null || partitions === null || !(weight > most * height)) return []
     const data = { key: name, weight, face: weight / height, height, most }
-    return [{ code: 'partitions.heavy-face', severity: 'caution', about: [id], data }]
+    return [{ code: 'partitions.heavy-face', about: [id], data }]
   })
 }

@@ -26,7 +26,7 @@ export function columnsThroughOpenings(state: ProjectState): readonly Concern[] 
         level: floor.level.name,
       }
       const about = [expandedAt(floor, member.id), expandedAt(floor, opening.id)]
-      return [{ code: 'column.through-opening', severity: 'note', about, data }]
+      return [{ code: 'column.through-opening', about, data }]
     })
   })
 }

@@ -10,5 +10,5 @@ import { familyOf } from '../standards/families'
 export function reducedBesidePsi(state: ProjectState): readonly Concern[] {
   const { basis, standard } = state
   if (basis?.reductions !== 'everywhere' || familyOf(standard.family).ruleRows.length > 0 || !ownTable(state)) return []
-  return [{ code: 'reduction.beside-psi', severity: 'caution', about: [basis.id], data: {} }]
+  return [{ code: 'reduction.beside-psi', about: [basis.id], data: {} }]
 }

@@ -5,6 +5,7 @@ import { expandedAt } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
+import { caseName } from './caseName'
 import type { Concern } from '../outcome/outcome'
 import { converged } from '../plate/plate'
 import type { RegionSource } from '../rundown/sources'
@@ -52,7 +53,6 @@ export function oneSupport(state: ProjectState): readonly Concern[] {
         return
       found.set(id, {
         code: isPanel ? 'panel.one-support' : 'load.one-support',
-        severity: 'caution',
         about: [expandedAt(floor, id)],
         data: {
           label: labelOf(state.document, id),
@@ -61,6 +61,7 @@ export function oneSupport(state: ProjectState): readonly Concern[] {
           member: labelOf(state.document, most.member),
           moment: Math.abs(most.moment),
           case: most.caseId,
+          caseName: caseName(state, most.caseId),
         },
       })
     })
@@ -85,7 +86,6 @@ export function ruleLacks(state: ProjectState): readonly Concern[] {
       ? [
           {
             code,
-            severity: 'blocking',
             about: [expandedAt(floor, id)],
             data: {
               label: labelOf(state.document, id),
@@ -107,7 +107,6 @@ export function coarsePlates(state: ProjectState): readonly Concern[] {
     if (!reached || source.share.lacks || reached.change < converged) continue
     found.set(id, {
       code: 'panel.mesh',
-      severity: 'caution',
       about: [expandedAt(floor, id)],
       data: { label: labelOf(state.document, id), ...reached },
     })
@@ -125,7 +124,6 @@ export function closeSupports(state: ProjectState): readonly Concern[] {
       const about = [id, a, b]
       found.set(about.join(), {
         code: 'panel.close-supports',
-        severity: 'note',
         about,
         data: { label, a: first, b: second },
       })

@@ -41,7 +41,7 @@ function endsOf(state: ProjectState, floor: FloorState, strut: Strut): readonly 
     if (reaches.length === 0 || reaches.some(([low, high]) => height >= low && height <= high)) return []
     const gap = smallest(reaches.map(([low, high]) => Math.max(low - height, height - high)))
     const data = { label: strut.label, level: floor.level.name, end, height, gap }
-    return [{ code: 'strut.end-beside', severity: 'caution', about: [expandedAt(floor, strut.id)], data }]
+    return [{ code: 'strut.end-beside', about: [expandedAt(floor, strut.id)], data }]
   })
 }
 

@@ -24,7 +24,6 @@ export function lostPressure(state: ProjectState): readonly Concern[] {
       if (Math.abs(force) < negligible || Math.abs(force) <= Math.abs(most.get(id)?.force ?? 0)) continue
       const concern = {
         code: 'surface.not-carried',
-        severity: 'blocking',
         about: [id],
         data: { ...data, force },
       } as const

@@ -14,7 +14,6 @@ export const unloadedPanels = (state: ProjectState): readonly Concern[] =>
     const data = { level: floor.level.name, neighbours: loads.size - bare.length }
     return bare.map(([id]): Concern => ({
       code: 'panel.unloaded',
-      severity: 'caution',
       about: [expandedAt(floor, id)],
       data: { label: labelOf(state.document, id), ...data },
     }))

@@ -92,5 +92,5 @@ function concern(
     gammaQ: largest(factors),
     family: familyOf(state.standard.family).name,
   }
-  return { code: 'support.lifted', severity: force < 0 ? 'caution' : 'note', about: [expandedAt(floor, id)], data }
+  return { code: 'support.lifted', about: [expandedAt(floor, id)], data }
 }

@@ -202,7 +202,6 @@ export function unusualValues(records: Iterable<Rec>): readonly Concern[] {
               : undefined
         found.push({
           code: tenth === undefined ? 'value.unusual' : 'value.factor-of-ten',
-          severity: 'caution',
           about: [record.id],
           data: { field, name, quantity, value, from, to, ...(tenth === undefined ? {} : { meant: tenth }) },
         })

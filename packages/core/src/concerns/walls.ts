@@ -21,8 +21,8 @@ function heightConcern(state: ProjectState, { walls, level }: FloorState, id: st
   const head = walls.heads[i]
   if (!run) return undefined
   const data = { label: run.label, level: level.name }
-  if (walls.loads[i] === null) return { code: 'wall.no-height', severity: 'caution', about: [id], data }
+  if (walls.loads[i] === null) return { code: 'wall.no-height', about: [id], data }
   return takesOff(run.heightRule, 'beam') && head?.beamDepth === null
-    ? { code: 'wall.no-beam-above', severity: 'note', about: [id], data }
+    ? { code: 'wall.no-beam-above', about: [id], data }
     : undefined
 }

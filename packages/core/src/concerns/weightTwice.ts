@@ -9,7 +9,7 @@ import type { RegionSource } from '../rundown/sources'
 export function weightNotOnce({ basis }: ProjectState): readonly Concern[] {
   if (!basis || basis.selfWeightFactor === 1) return []
   const data = { factor: basis.selfWeightFactor }
-  return [{ code: 'selfweight.factor', severity: 'caution', about: [basis.id], data }]
+  return [{ code: 'selfweight.factor', about: [basis.id], data }]
 }
 
 /** A slab weighed through its thickness and again as a concrete layer of the build-up on it; once per build-up. */
@@ -29,7 +29,7 @@ function twiceOn(state: ProjectState, source: RegionSource): Concern | undefined
   const layer = buildUp && structuralConcrete(buildUp)
   if (!panel?.slab || !layer) return undefined
   const data = { layer: layer.name, thickness: layer.thickness ?? 0, slab: panel.slab.thickness, panel: panel.label }
-  return { code: 'selfweight.twice', severity: 'caution', about: [buildUp.id, panel.id], data }
+  return { code: 'selfweight.twice', about: [buildUp.id, panel.id], data }
 }
 
 function buildUpOf(state: ProjectState, source: RegionSource): BuildUp | undefined {

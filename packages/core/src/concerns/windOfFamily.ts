@@ -8,7 +8,7 @@ import { enPressureRule, pressureRuleOf } from '../standards/pressureRules'
 export function windOfFamily({ basis, standard }: ProjectState): readonly Concern[] {
   if (!basis || basis.basicWindVelocity === null || derivesWind(standard)) return []
   const data = { family: familyOf(standard.family).name }
-  return [{ code: 'wind.family-underived', severity: 'caution', about: [basis.id], data }]
+  return [{ code: 'wind.family-underived', about: [basis.id], data }]
 }
 
 /** The German profile of mixed terrain inland knows neither the terrain nor the altitude that the basis states. */
@@ -16,7 +16,7 @@ export function windWithoutTerrain({ basis, standard }: ProjectState): readonly 
   if (!basis || basis.basicWindVelocity === null || !derivesWind(standard)) return []
   if (standard.methods['wind.peakPressure'] !== 'mixedInland') return []
   const data = { terrain: basis.terrain, altitude: basis.altitude }
-  return [{ code: 'wind.without-terrain', severity: 'caution', about: [basis.id], data }]
+  return [{ code: 'wind.without-terrain', about: [basis.id], data }]
 }
 
 /** The site service answers a mean velocity of 10 minutes; a family that wants another is given too little by it. */
@@ -26,5 +26,5 @@ export function velocityOfAnotherKind({ basis, standard }: ProjectState): readon
   if (!basis || !rule || rule === enPressureRule || answered === undefined) return []
   if (answered !== basis.basicWindVelocity) return []
   const data = { family: familyOf(standard.family).name, wanted: rule.velocity.says, velocity: answered }
-  return [{ code: 'wind.velocity-of-another-kind', severity: 'caution', about: [basis.id], data }]
+  return [{ code: 'wind.velocity-of-another-kind', about: [basis.id], data }]
 }

@@ -23,5 +23,5 @@ export function windOfSlopes({ document, basis, floors, wind, extent }: ProjectS
   const labels = [...new Set(rising.map(({ id }) => labelOf(document, id)))].join(', ')
   const ridge = largest(rising.map((slope) => slope.ridge))
   const about = [...new Set(rising.map(({ id }) => id as string))]
-  return [{ code: 'wind.slopes', severity: 'caution', about, data: { labels, ridge } }]
+  return [{ code: 'wind.slopes', about, data: { labels, ridge } }]
 }

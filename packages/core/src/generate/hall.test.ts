@@ -1,3 +1,4 @@
+import { severityOf } from '../concerns/definitions'
 import { concernsOf } from '../concerns/concernsOf'
 import { balanceOf } from '../derivation/balance'
 import { Memo } from '../derivation/memo'
@@ -42,7 +43,7 @@ describe.each(['trusses', 'rafters'])('a hall on %s', (frames) => {
   test('is legal, and a checker has nothing to ask but the assumed sections', () => {
     const document = documentOf(recordsFor(text))
     expect(invariantProblems(document)).toEqual([])
-    expect(concernsOf(stateOf(text)).filter(({ severity }) => severity !== 'note')).toEqual([])
+    expect(concernsOf(stateOf(text)).filter((concern) => severityOf(concern) !== 'note')).toEqual([])
   })
 
   test('everything arrives: applied is at the supports', () => {

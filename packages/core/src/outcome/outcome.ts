@@ -1,7 +1,11 @@
-/** Something a checker would ask about: a stable code, the records it is about and the figures. The sentence is made in `wording/`. */
+export type Severity = 'blocking' | 'caution' | 'note'
+
+/**
+ * Something a checker would ask about: a stable code, the records it is about and the figures. What follows from the code (how severe it
+ * is, where it is mended, its sentence) stands in `concerns/definitions`.
+ */
 export interface Concern {
   readonly code: `${string}.${string}`
-  readonly severity: 'blocking' | 'caution' | 'note'
   /** Record ids or expanded ids, so that the screen can point at them. */
   readonly about: readonly string[]
   readonly data: Readonly<Record<string, number | string>>

@@ -7,14 +7,17 @@ import { floorArea } from '../derivation/floorQueries'
 import type { ProjectState } from '../derivation/project'
 import { combinationCount, setsOf, structuresOfSet } from '../derivation/structures'
 import { extremeOf } from '../envelopes/extremes'
-import type { Concern } from '../outcome/outcome'
+import type { StepOfWork } from '../concerns/definition'
+import type { Concern, Severity } from '../outcome/outcome'
 import { familyOf } from '../standards/families'
 import type { Exclusion, FamilyId, RuleSet } from '../standards/family'
 import { pressureRuleOf } from '../standards/pressureRules'
 import type { NumberFormat } from '../units/format'
-import { concernSentence } from '../wording/concernSentence'
+import { concernSentence, severityOf, stepOfConcern } from '../concerns/definitions'
 
 export interface WordedConcern extends Concern {
+  readonly severity: Severity
+  readonly step: StepOfWork
   readonly sentence: string
 }
 
@@ -89,7 +92,12 @@ export function overview(state: ProjectState): Overview {
     })),
     actions,
     figures: figuresOf(state, actions),
-    concerns: concernsOf(state).map((concern) => ({ ...concern, sentence: concernSentence(concern, format) })),
+    concerns: concernsOf(state).map((concern) => ({
+      ...concern,
+      severity: severityOf(concern),
+      step: stepOfConcern(concern),
+      sentence: concernSentence(concern, format),
+    })),
     residual: equilibriumResidual(state),
     layers: state.standard.layers,
     family: state.standard.family,

@@ -127,7 +127,6 @@ function tableFits({ recommended }: Family, key: string, table: Table): boolean 
 function unusable({ family, meanings }: Known, layer: StandardLayer): readonly Concern[] {
   const concern = (code: Concern['code'], data: Concern['data']): Concern => ({
     code,
-    severity: 'caution',
     about: [],
     data,
   })

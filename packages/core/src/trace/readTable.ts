@@ -17,12 +17,11 @@ export function readTable(table: Table, row: string, x: Traced): Outcome<Traced>
   const first = at[0]
   const last = at[at.length - 1]
   if (!values || first === undefined || last === undefined)
-    return refused({ code: 'table.unknown-row', severity: 'blocking', about: [], data: { clause: table.clause, row } })
+    return refused({ code: 'table.unknown-row', about: [], data: { clause: table.clause, row } })
   const outside = (x.value < first && below === 'refuse') || (x.value > last && above === 'refuse')
   if (outside)
     return refused({
       code: 'table.outside-range',
-      severity: 'blocking',
       about: [],
       data: { clause: table.clause, symbol: x.symbol, at: x.value, from: first, to: last },
     })

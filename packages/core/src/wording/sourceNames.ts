@@ -12,3 +12,6 @@ export const sourceNames = {
   column: 'column',
   hanger: 'hanger',
 } as const
+
+/** The name of a source of load by its kind; a kind without a name is a load. */
+export const nameOfSource = (kind: string): string => (sourceNames as Readonly<Record<string, string>>)[kind] ?? 'load'

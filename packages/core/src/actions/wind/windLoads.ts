@@ -89,12 +89,12 @@ export function windLoads(
   if (height > limit)
     return {
       results: [],
-      concerns: [{ code: 'wind.too-high', severity: 'blocking', about: [], data: { height, limit } }],
+      concerns: [{ code: 'wind.too-high', about: [], data: { height, limit } }],
     }
-  const concerns: Concern[] = [{ code: 'wind.roof-underived', severity: 'caution', about: [], data: {} }]
+  const concerns: Concern[] = [{ code: 'wind.roof-underived', about: [], data: {} }]
   // 6.2(1): c_s c_d = 1 may be taken for buildings lower than 15 m
   if (height >= 15 && structuralFactor === 1)
-    concerns.push({ code: 'wind.structural-factor', severity: 'caution', about: [], data: { height } })
+    concerns.push({ code: 'wind.structural-factor', about: [], data: { height } })
   const results: WindResult[] = []
   for (const direction of windDirections) {
     const outcome = windFrom(direction, body, levels, site, standard, structuralFactor)

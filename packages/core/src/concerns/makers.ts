@@ -3,7 +3,7 @@ import { footOn } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { Edit } from '../document/changes'
 import { cutToEnd } from '../document/cut'
-import { newId, recordsOf, type Document, type Random } from '../document/document'
+import { newId, recordsOf, type Document } from '../document/document'
 import { recordIdOf } from '../document/labels'
 import type { Rec, WallRun, WallSurface } from '../document/recordKinds'
 import { givenHatch } from '../editing/keyHatches'
@@ -13,36 +13,20 @@ import { deletionEdits } from '../editing/wallMake'
 import type { Point } from '../geometry/point'
 import { crossesItself } from '../geometry/polygon'
 import type { Concern } from '../outcome/outcome'
+import type { Maker, Mend } from './definition'
 import { familyOf } from '../standards/families'
 import { formatQuantity, type NumberFormat } from '../units/format'
 import type { Quantity } from '../units/quantity'
 
-/** A change that takes a concern away in one step, with the words that say its outcome. */
-export interface Mend {
-  readonly words: string
-  readonly edits: readonly Edit[]
-}
-
-interface Subject {
-  readonly document: Document
-  readonly data: Concern['data']
-  /** The records that the concern is about, as far as they are there. */
-  readonly records: readonly Rec[]
-  readonly format: NumberFormat
-  readonly random: Random
-}
-
-type Maker = (subject: Subject) => readonly Mend[]
-
 const pointIn = (data: Concern['data']): Point => [Number(data['x']), Number(data['y'])]
 
-const edit = (before: Rec, after: Rec | null): Edit => ({ id: before.id, before, after })
+export const edit = (before: Rec, after: Rec | null): Edit => ({ id: before.id, before, after })
 
-const deleted = (document: Document, record: Rec | undefined, name: string): readonly Mend[] =>
+export const deleted = (document: Document, record: Rec | undefined, name: string): readonly Mend[] =>
   isDrawn(record) ? [{ words: `Delete ${name}`, edits: deletionEdits(document, [record]) }] : []
 
 /** What was typed for a field does not stand for another value. */
-const without = <R extends Rec>(record: R, path: string): R => withTyped(record, { path, text: undefined })
+export const without = <R extends Rec>(record: R, path: string): R => withTyped(record, { path, text: undefined })
 
 /** The record with the value that was meant in place of each one that is ten times off; null where it has none. */
 function withMeant(record: Rec, field: string, value: number, meant: number): Rec | null {
@@ -68,7 +52,7 @@ function withPressure(record: WallSurface, value: number, meant: number): Rec {
   return { ...record, pressures }
 }
 
-const tenTimes: Maker = ({ records: [record], data, format }) => {
+export const tenTimes: Maker = ({ records: [record], data, format }) => {
   const [value, meant] = [Number(data['value']), Number(data['meant'])]
   const after = record ? withMeant(record, String(data['field']), value, meant) : null
   if (!record || !after) return []
@@ -77,7 +61,7 @@ const tenTimes: Maker = ({ records: [record], data, format }) => {
   ]
 }
 
-const ownLabel: Maker = ({ document, records: [, second] }) => {
+export const ownLabel: Maker = ({ document, records: [, second] }) => {
   if (!isDrawn(second)) return []
   const others = recordsOf(document, second.kind).flatMap((other) =>
     isDrawn(other) && other.layout === second.layout ? [other.label] : [],
@@ -87,7 +71,7 @@ const ownLabel: Maker = ({ document, records: [, second] }) => {
 }
 
 /** Labels counted on from the highest that any member has: the columns stand on floors of several layouts. */
-const labelsOfTheirOwn: Maker = ({ document, records, data }) => {
+export const labelsOfTheirOwn: Maker = ({ document, records, data }) => {
   const headOf = (label: string) => label.replace(/\d+$/, '')
   const highest = new Map<string, number>()
   for (const { label } of recordsOf(document, 'member')) {
@@ -111,7 +95,7 @@ const labelsOfTheirOwn: Maker = ({ document, records, data }) => {
 }
 
 /** Corners in the order in which one sees them from their middle: what a quadrilateral typed crosswise was meant to be. */
-const untangled: Maker = ({ records: [record] }) => {
+export const untangled: Maker = ({ records: [record] }) => {
   if (!isDrawn(record) || !('outline' in record)) return []
   const { outline } = record
   const middle = (axis: 0 | 1) => outline.reduce((sum, point) => sum + point[axis], 0) / outline.length
@@ -122,14 +106,14 @@ const untangled: Maker = ({ records: [record] }) => {
   return [{ words: 'Reorder its corners', edits: [edit(record, withPoints(record, ring))] }]
 }
 
-const fixedEnd: Maker = ({ records: [record], data: { end } }) => {
+export const fixedEnd: Maker = ({ records: [record], data: { end } }) => {
   if (record?.kind !== 'member' || (end !== 'start' && end !== 'end')) return []
   const field = end === 'start' ? 'startRelease' : 'endRelease'
   return [{ words: `Fix its ${end}`, edits: [edit(record, { ...record, [field]: 'fixed' })] }]
 }
 
 /** The end moves onto what it just missed. */
-const metEnd: Maker = ({ records: [record], data }) => {
+export const metEnd: Maker = ({ records: [record], data }) => {
   if (record?.kind !== 'member') return []
   const at = pointIn(data)
   const path = data['end'] === 'start' ? [at, ...record.path.slice(1)] : [...record.path.slice(0, -1), at]
@@ -137,7 +121,7 @@ const metEnd: Maker = ({ records: [record], data }) => {
 }
 
 /** One of two crossing beams becomes two, which end on the other. */
-const splitAt: Maker = ({ document, records: [first, second], data, random }) => {
+export const splitAt: Maker = ({ document, records: [first, second], data, random }) => {
   const at = pointIn(data)
   const split = (record: Rec | undefined, on: string | number | undefined): readonly Mend[] => {
     if (record?.kind !== 'member') return []
@@ -159,32 +143,32 @@ const splitAt: Maker = ({ document, records: [first, second], data, random }) =>
   return [...split(first, data['b']), ...split(second, data['a'])]
 }
 
-const emptied: Maker = ({ document, records: [record] }) => {
+export const emptied: Maker = ({ document, records: [record] }) => {
   if (record?.kind !== 'layout') return []
   const held = [...document.records.values()].filter((other) => 'layout' in other && other.layout === record.id)
-  const words = `Delete it with the ${held.length === 1 ? 'one thing' : `${held.length} things`} it holds`
+  const words = `Delete it with the ${held.length === 1 ? 'one object' : `${held.length} objects`} it holds`
   return [{ words, edits: [...held, record].map((gone) => edit(gone, null)) }]
 }
 
-const weighedOnce: Maker = ({ records: [record], data }) => {
+export const weighedOnce: Maker = ({ records: [record], data }) => {
   if (record?.kind !== 'buildUp') return []
   const layers = record.layers.filter(
     ({ name, thickness }) => name !== data['layer'] || thickness !== data['thickness'],
   )
   // texts of layers go by their number, so they go with them
   const { typed: _, ...bare } = record
-  return [{ words: `Take ${data['layer']} out of the build-up`, edits: [edit(record, { ...bare, layers })] }]
+  return [{ words: `Remove ${data['layer']} from the build-up`, edits: [edit(record, { ...bare, layers })] }]
 }
 
-const wallRule =
+export const wallRule =
   (words: (format: NumberFormat) => string, fields: Partial<WallRun>): Maker =>
   ({ records: [record], format }) =>
     record?.kind === 'wallRun' ? [{ words: words(format), edits: [edit(record, { ...record, ...fields })] }] : []
 
 /** A parapet that keeps people from falling (common practice). */
-const parapet = 1
+export const parapet = 1
 
-const firstUse: Maker = ({ document, records: [record], data: { level } }) => {
+export const firstUse: Maker = ({ document, records: [record], data: { level } }) => {
   const layout = record?.kind === 'panel' ? document.records.get(record.layout) : undefined
   if (layout?.kind !== 'layout' || layout.defaultKey !== null) return []
   const on = recordsOf(document, 'patch').filter((patch) => patch.layout === layout.id)
@@ -197,7 +181,7 @@ const firstUse: Maker = ({ document, records: [record], data: { level } }) => {
 }
 
 /** What a layer gives and is not used. */
-const takenOut =
+export const takenOut =
   (part: 'values' | 'tables' | 'methods' | 'uses'): Maker =>
   ({ document, data }) => {
     const key = String(data['key'])
@@ -210,14 +194,14 @@ const takenOut =
   }
 
 /** The allowance that the standard asks for, where its family has one. */
-const leastAllowance: Maker = ({ document, records: [record] }) => {
+export const leastAllowance: Maker = ({ document, records: [record] }) => {
   const family = recordsOf(document, 'basis')[0]?.family ?? 'EN'
   if (record?.kind !== 'loadKey' || !familyOf(family).partitionRules.includes('least')) return []
   return [{ words: 'Use the standard’s minimum', edits: [edit(record, { ...record, partitionRule: 'least' })] }]
 }
 
 /** The load of the finished floor also while it is built. */
-const asInUse: Maker = ({ records: [record], data, format }) => {
+export const asInUse: Maker = ({ records: [record], data, format }) => {
   const field = String(data['field'])
   if (record?.kind !== 'loadKey' || !Object.hasOwn(record, field)) return []
   const final = Number(data['final'])
@@ -225,98 +209,22 @@ const asInUse: Maker = ({ records: [record], data, format }) => {
   return [{ words: `Set to ${formatQuantity(final, 'pressure', format)}`, edits: [edit(record, after)] }]
 }
 
-const makers: Readonly<Record<string, Maker>> = {
-  'value.factor-of-ten': tenTimes,
-  'record.same-label': ownLabel,
-  'floor.same-labels': labelsOfTheirOwn,
-  'key.same-hatch': ({ document, records: [record] }) => {
-    if (record?.kind !== 'loadKey') return []
-    const others = recordsOf(document, 'loadKey').filter(({ id }) => id !== record.id)
-    return [{ words: 'Assign a hatch of its own', edits: [edit(record, { ...record, ...givenHatch(others) })] }]
-  },
-  'member.no-length': ({ document, records: [record], data }) => deleted(document, record, `beam ${data['label']}`),
-  'member.unsupported': fixedEnd,
-  'outline.crosses-itself': untangled,
-  'member.doubled': ({ document, records: [, second], data }) =>
-    data['whole'] === 1 ? deleted(document, second, `beam ${data['b']}`) : [],
-  'member.near-miss': metEnd,
-  'member.crossing': splitAt,
-  'slope.overlap': ({ document, records: [a, b], data }) => [
-    ...deleted(document, a, `roof slope ${data['a']}`),
-    ...deleted(document, b, `roof slope ${data['b']}`),
-  ],
-  'panel.overlap': ({ document, records: [a, b], data }) => [
-    ...deleted(document, a, `panel ${data['a']}`),
-    ...deleted(document, b, `panel ${data['b']}`),
-  ],
-  'wall.doubled': ({ document, records: [a, b], data }) => [
-    ...deleted(document, a, `wall run ${data['a']}`),
-    ...deleted(document, b, `wall run ${data['b']}`),
-  ],
-  'load.doubled': ({ document, records: [, second], data }) => deleted(document, second, `load ${data['b']}`),
-  'table.rows-out-of-order': ({ records: [record] }) =>
-    record?.kind === 'reductionTable'
-      ? [
-          {
-            words: 'Sort the rows',
-            edits: [edit(record, { ...record, rows: [...record.rows].sort((p, q) => p.from - q.from) })],
-          },
-        ]
-      : [],
-  'panel.off-its-beams': ({ records: [record] }) =>
-    record?.kind === 'panel'
-      ? [{ words: 'Keep its edges as drawn', edits: [edit(record, { ...record, edges: 'drawn' })] }]
-      : [],
-  'panel.unloaded': firstUse,
-  'layout.on-no-level': emptied,
-  'patch.on-nothing': ({ document, records: [record], data }) => deleted(document, record, `patch ${data['label']}`),
-  'selfweight.twice': weighedOnce,
-  'selfweight.factor': ({ records: [record] }) =>
-    record?.kind === 'basis'
-      ? [
-          {
-            words: 'Count self-weight once',
-            edits: [edit(record, without({ ...record, selfWeightFactor: 1 }, 'selfWeightFactor'))],
-          },
-        ]
-      : [],
-  'wall.no-height': wallRule((format) => `Set to ${formatQuantity(parapet, 'length', format)} high`, {
-    heightRule: 'typed',
-    height: parapet,
-  }),
-  'wall.no-beam-above': wallRule(() => 'Deduct the slab only', { heightRule: 'lessSlab' }),
-  'layer.unknown-key': takenOut('values'),
-  'layer.outside-limits': takenOut('values'),
-  'layer.unusable-table': takenOut('tables'),
-  'layer.unknown-method': takenOut('methods'),
-  'layer.unknown-group': takenOut('uses'),
-  'partitions.below-least': leastAllowance,
-  'key.construction-above-final': asInUse,
-  'partitions.no-such-rule': leastAllowance,
-  'reduction.beside-psi': ({ records: [record] }) =>
-    record?.kind === 'basis'
-      ? [{ words: 'Reduce only where no ψ applies', edits: [edit(record, { ...record, reductions: 'withoutPsi' })] }]
-      : [],
-  'storey.no-earthquake-rule': ({ records: [record] }) =>
-    record?.kind === 'storeyForces'
-      ? [{ words: 'Use a percentage of weight', edits: [edit(record, { ...record, rule: 'share' })] }]
-      : [],
-  'storey.walls-bend-alone': ({ records: [record] }) =>
-    record?.kind === 'basis'
-      ? [
-          {
-            words: 'Include their shear stiffness',
-            edits: [edit(record, { ...record, wallStiffness: 'bendingAndShear' })],
-          },
-        ]
-      : [],
-}
+/** Deletes one of the two records that the data call a and b, whichever the person chooses. */
+export const eitherDeleted =
+  (name: string): Maker =>
+  ({ document, records: [a, b], data }) => [
+    ...deleted(document, a, `${name} ${data['a']}`),
+    ...deleted(document, b, `${name} ${data['b']}`),
+  ]
 
-/**
- * The changes that would take a concern away, the most likely first; none where only a person can say what was meant.
- * The edits hold for the document that is given: they are made when they are asked for, not when the concern is found.
- */
-export function mendsOf(document: Document, concern: Concern, format: NumberFormat, random: Random): readonly Mend[] {
-  const records = concern.about.flatMap((id) => document.records.get(recordIdOf(id)) ?? [])
-  return makers[concern.code]?.({ document, data: concern.data, records, format, random }) ?? []
-}
+/** A record of a kind with some fields set. */
+export const withFields =
+  <K extends Rec['kind']>(
+    kind: K,
+    words: string,
+    fields: (record: Extract<Rec, { kind: K }>, document: Document) => Rec,
+  ): Maker =>
+  ({ document, records: [record] }) =>
+    record?.kind === kind
+      ? [{ words, edits: [edit(record, fields(record as Extract<Rec, { kind: K }>, document))] }]
+      : []
