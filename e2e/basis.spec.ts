@@ -8,10 +8,10 @@ test('the family is changed: uses, loads and combinations follow, and it is undo
 }) => {
   const project = await newProject(request, 'Families', 'demo')
   await page.goto(`/p/${project}/basis`)
-  await page.getByRole('button', { name: /Family of standards/ }).click()
+  await page.getByRole('button', { name: /Design standards/ }).click()
   await page.getByRole('option', { name: 'ASCE 7' }).click()
   // a velocity that is meant otherwise there: asked about first, then emptied in the same change
-  await expect(page.getByText(/The wind velocity of 26\.0 m\/s is a mean of 10 minutes at 10 m/)).toBeVisible()
+  await expect(page.getByText(/The wind velocity of 26\.0 m\/s is a 10-minute mean at 10 m/)).toBeVisible()
   await page.getByRole('button', { name: 'Change to ASCE 7' }).click()
   await saved(page)
   const velocity = async () =>
@@ -38,7 +38,7 @@ test('a set of values leaves as a file, comes back edited, and a broken one is r
 }) => {
   const project = await newProject(request, 'Sets', 'demo')
   await page.goto(`/p/${project}/basis`)
-  await page.getByRole('button', { name: /National set$/ }).click()
+  await page.getByRole('button', { name: /National Annex$/ }).click()
   await page.getByRole('option', { name: 'Germany' }).click()
   await saved(page)
   const [download] = await Promise.all([
@@ -46,13 +46,13 @@ test('a set of values leaves as a file, comes back edited, and a broken one is r
     page.getByRole('button', { name: 'Save Germany as a file' }).click(),
   ])
   const text = readFileSync(await download.path(), 'utf8')
-  const input = page.getByLabel('File with a set of values')
+  const input = page.getByLabel('Value set file')
   const load = (name: string, content: string) =>
     input.setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) })
   await load('broken.json', text.replace('"value": 2000', '"value": "two"'))
   await expect(page.getByRole('alert')).toContainText('A finite number is expected here')
   await load('ours.json', text.replace('"name": "Germany"', '"name": "Germany, our office"'))
-  await expect(page.getByRole('button', { name: /National set$/ })).toContainText('Germany, our office')
+  await expect(page.getByRole('button', { name: /National Annex$/ })).toContainText('Germany, our office')
   await saved(page)
   const { records } = await openRecords(request, project)
   const layers = Object.values(records).filter(({ kind }) => kind === 'layer')
@@ -79,10 +79,10 @@ test('the site: by its address or on the map, taken over in one step, and each v
   const project = await newProject(request, 'Site')
   await page.goto(`/p/${project}/basis`)
   await type(page, 'Place', 'Nowhere')
-  await page.getByRole('button', { name: 'Look it up' }).click()
+  await page.getByRole('button', { name: 'Search', exact: true }).click()
   await expect(page.getByRole('alert')).toContainText('It knows Aldermouth, Saltmarsh End, Marrowfield')
   await type(page, 'Place', '3 Mill Lane, Thornby')
-  await page.getByRole('button', { name: 'Look it up' }).click()
+  await page.getByRole('button', { name: 'Search', exact: true }).click()
   await expect(page.getByText('wind, zone 1')).toBeVisible()
   await page.getByRole('button', { name: 'Show the map' }).click()
   // a click on the sea is answered in words; one inland finds the place
@@ -91,11 +91,11 @@ test('the site: by its address or on the map, taken over in one step, and each v
   await expect(page.getByRole('alert')).toContainText('at sea')
   await page.getByRole('button', { name: 'Marrowfield' }).click()
   await expect(page.getByText('wind, zone 2')).toBeVisible()
-  await page.getByRole('button', { name: 'Take these values' }).click()
+  await page.getByRole('button', { name: 'Use these values' }).click()
   await saved(page)
   await expect(page.getByText('from Aldermere site data (invented), zone 2')).toBeVisible()
   await type(page, 'basic wind velocity', '27')
-  await expect(page.getByText('typed; Aldermere site data (invented) says 26.0 m/s')).toBeVisible()
+  await expect(page.getByText('entered; Aldermere site data (invented) says 26.0 m/s')).toBeVisible()
   await saved(page)
   const [basis] = Object.values((await openRecords(request, project)).records).filter(({ kind }) => kind === 'basis')
   expect(basis).toMatchObject({ place: 'Marrowfield', altitude: 84, basicWindVelocity: 27, groundSnow: 784 })
@@ -136,7 +136,7 @@ test('the source of a parameter is one click away: its clause, its table with th
   }
   await ask('^.{0,2}Imposed loads by use', 'q_k, imposed load, C3')
   await expect(why.getByText('EN 1991-1-1 table 6.2, EN, recommended values, from memory')).toBeVisible()
-  await expect(why.locator('tr[aria-current]')).toHaveText(/C3 · museums, halls5\.004\.01\.00takes it/)
+  await expect(why.locator('tr[aria-current]')).toHaveText(/C3 · museums, halls5\.004\.01\.00uses it/)
   await expect(why.locator('td[data-read]')).toHaveText('5.00')
   await expect(why.getByText(/recommended 5\.00\skN\/m²; may be 0\.00\skN\/m² to 100\.00\skN\/m²/)).toBeVisible()
   // the foyers of two floors: 25.92 m², and flights of stairs of 9 m² in plan

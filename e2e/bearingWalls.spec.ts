@@ -33,18 +33,18 @@ test('beams that become bearing walls: line reactions, stretch by stretch, down 
   await find(page, 'imposed category A')
   await expect
     .poll(() => balance(page))
-    .toMatch(/applied 96\.0 kN.*on members 96\.0 kN.*at supports 96\.0 kN.*nothing missing/)
+    .toMatch(/applied 96\.0 kN.*on members 96\.0 kN.*at supports 96\.0 kN.*all load reaches a support/)
 
   // hand: 2.0 · 6 / 2 = 6 kN/m, so 6 kN on each of eight stretches of 1 m
   await find(page, 'paths step')
   await page.getByRole('option', { name: /^Bearing wall B1,/ }).click()
   await expect(page.getByRole('heading', { name: 'Bearing wall B1' })).toBeVisible()
-  const table = page.getByRole('table', { name: 'Stretches of wall B1' })
+  const table = page.getByRole('table', { name: 'Pieces of wall B1' })
   await expect(table.getByRole('row')).toHaveCount(9)
   await expect(table.getByRole('row', { name: /^B1\/3/ })).toContainText('6.00')
 
   // a stretch and its strip through the levels
   await table.getByRole('rowheader', { name: 'B1/3' }).click()
-  await expect(page.getByRole('heading', { name: 'Stretch of wall B1/3' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Piece of wall B1/3' })).toBeVisible()
   await expect(page.getByText('stands on the base')).toBeVisible()
 })

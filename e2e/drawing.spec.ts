@@ -18,7 +18,7 @@ async function pickB3(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'list' }).click()
   // letters typed on a busy machine may come too far apart to be one word: again, then
   await expect(async () => {
-    await page.getByRole('listbox', { name: 'What is drawn' }).focus()
+    await page.getByRole('listbox', { name: 'Objects in this view' }).focus()
     await page.keyboard.type('Beam B3,')
     await page.keyboard.press('Enter')
     await expect(page.getByRole('heading', { name: 'B3' })).toBeVisible({ timeout: 3000 })
@@ -46,16 +46,16 @@ test('a beam by typed grid crossings, undone and made again', async ({ page }) =
 test('a balcony on a bent beam: drawn by typing, made an arc by its rise, its turning moment said', async ({
   page,
 }) => {
-  await page.getByRole('button', { name: 'Draw something else' }).click()
-  await page.getByRole('option', { name: 'bent beam' }).click()
+  await page.getByRole('button', { name: 'Draw more object types' }).click()
+  await page.getByRole('option', { name: 'cranked or curved beam' }).click()
   await typePlace(page, 'A1 to A1 + 2 m south + 3.6 m east to A2')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('status').filter({ hasText: 'New bent beam' })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'New cranked or curved beam' })).toBeVisible()
   await page.keyboard.press('Escape')
-  await page.getByRole('button', { name: 'Make it straight' }).click()
-  const rise = page.getByRole('textbox', { name: 'Rise of its arc' })
+  await page.getByRole('button', { name: 'Make straight' }).click()
+  const rise = page.getByRole('textbox', { name: 'Arc rise' })
   await expect(rise).toHaveValue('0.00')
-  await type(page, 'Rise of its arc', '-1.8 m')
+  await type(page, 'Arc rise', '-1.8 m')
   await saved(page)
   const path = (await drawn(page, 'member'))
     .map((record) => record.path as [number, number][])
@@ -63,7 +63,7 @@ test('a balcony on a bent beam: drawn by typing, made an arc by its rise, its tu
   // c²/4 = f (2 R - f): R = (3.6²/1.8 + 1.8)/2 = 4.50 m about 2.70 m north of the middle
   for (const [x, y] of path ?? [[0, 0]]) expect(Math.hypot(x - 3.6, y - 2.7)).toBeCloseTo(4.5, 6)
   await page.getByRole('link', { name: 'Paths' }).click()
-  const turning = page.getByText('about the line A to B: its ends are to hold this')
+  const turning = page.getByText('torsion about the chord A to B; the ends must resist this')
   await expect(turning).toBeVisible()
 })
 
@@ -71,7 +71,7 @@ test('a beam over three columns: each span by itself, then continuous', async ({
   await page.getByRole('radio', { name: 'beam', exact: true }).click()
   await typePlace(page, 'A1 + 1.5 m south to A3 + 1.5 m south')
   await page.keyboard.press('Escape')
-  await expect(page.getByRole('textbox', { name: 'Rise of its arc' })).toHaveValue('0.00')
+  await expect(page.getByRole('textbox', { name: 'Arc rise' })).toHaveValue('0.00')
   const label = await page.getByRole('textbox', { name: 'Label', exact: true }).inputValue()
   await page.getByRole('radio', { name: 'column', exact: true }).click()
   for (const line of ['A1', 'A2', 'A3']) await typePlace(page, `${line} + 1.5 m south`)
@@ -81,11 +81,11 @@ test('a beam over three columns: each span by itself, then continuous', async ({
   await expect(page.getByRole('heading', { name: new RegExp(`\\b${label}$`) })).toBeVisible()
   await page.getByRole('link', { name: 'Building' }).click()
   await page.getByRole('button', { name: 'Spans' }).click()
-  await page.getByRole('option', { name: 'continuous over its supports' }).click()
+  await page.getByRole('option', { name: 'continuous over supports' }).click()
   await saved(page)
   await find(page, 'self-weight')
   await page.getByRole('link', { name: 'Paths' }).click()
-  await expect(page.getByRole('heading', { name: 'Where it goes, continuous over its supports' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Reactions, continuous over supports' })).toBeVisible()
 })
 
 test('a column and a panel by the arrow keys over snaps', async ({ page }) => {
@@ -122,9 +122,9 @@ test('a patch and a wall run by pointer and by typing; deleting them again', asy
   await typePlace(page, '7.2 m west', 'Control+Enter')
   await expect(page.getByText(/^stands instead of A\d+ there$/).first()).toBeVisible()
   await expect(page.getByText('3.6', { exact: true }).first()).toBeVisible()
-  await page.getByRole('button', { name: 'How the patch stands' }).click()
-  await page.getByRole('option', { name: 'on top of what is below' }).click()
-  await expect(page.getByText('both count there').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Effect of the patch' }).click()
+  await page.getByRole('option', { name: 'adds to the load below' }).click()
+  await expect(page.getByText('both apply there').first()).toBeVisible()
   await page.getByRole('button', { name: /^Delete A/ }).click()
   await saved(page)
 
@@ -137,7 +137,7 @@ test('a patch and a wall run by pointer and by typing; deleting them again', asy
     [0.55, 0.4],
   ] as const)
     await picture.click({ position: { x: box.width * x, y: box.height * y } })
-  await page.getByRole('button', { name: 'End the wall run' }).click()
+  await page.getByRole('button', { name: 'Finish the wall run' }).click()
   await expect(page.getByRole('heading', { name: /^Wall run W/ })).toBeVisible()
   await saved(page)
   expect(await drawn(page, 'wallRun')).toHaveLength(4)
@@ -202,7 +202,7 @@ test('scope: this one, those like it, one edit for all; where they differ each v
   // hand, from the plan: three lines of two beams and five of three are 21; two at the edge of the balcony
   await page.getByRole('button', { name: 'all 23 of “Reading floor”' }).click()
   await expect(page.getByRole('heading', { name: '23 members' })).toBeVisible()
-  await page.getByRole('button', { name: 'Pick only the 2 with IPE 300' }).click()
+  await page.getByRole('button', { name: 'Select only the 2 with IPE 300' }).click()
   await expect(page.getByRole('heading', { name: '2 members' })).toBeVisible()
   await page.getByRole('button', { name: 'Section', exact: false }).first().click()
   await page.getByRole('option', { name: 'IPE 360' }).click()
@@ -212,7 +212,7 @@ test('scope: this one, those like it, one edit for all; where they differ each v
   await expect(page.getByRole('button', { name: /^Pick only/ })).toHaveCount(0)
   await page.getByRole('button', { name: /^Undo: 2 members: section IPE 360/ }).click()
   await saved(page)
-  await expect(page.getByRole('button', { name: 'Pick only the 2 with IPE 300' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Select only the 2 with IPE 300' })).toBeVisible()
 })
 
 test('what is picked elsewhere comes into view in the list and on the sheet', async ({ page }) => {
@@ -239,7 +239,7 @@ test('several walls are edited as one; a field that differs says so and keeps wh
   await weight.focus()
   await weight.press('Enter')
   await expect(page.getByRole('alert')).toHaveCount(0)
-  await expect(page.getByRole('button', { name: 'Pick only the 1 with 2.30 kN/m²' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Select only the 1 with 2.30 kN/m²' })).toBeVisible()
   await weight.fill('2.5')
   await weight.press('Enter')
   await saved(page)
@@ -295,7 +295,7 @@ test('a slip by ten is asked about at its place and in the list, and mended in o
 test('sections, materials and layers come from tables by a word of their name, with where they are from', async ({
   page,
 }) => {
-  await page.getByRole('button', { name: 'Add a section' }).click()
+  await page.getByRole('button', { name: 'Add section' }).click()
   const section = page.getByRole('combobox', { name: 'New section' })
   await section.fill('heb 2')
   await section.press('Enter')
@@ -308,7 +308,7 @@ test('sections, materials and layers come from tables by a word of their name, w
   await expect(section).toHaveCount(0)
   // hand: 20 · 10 − 18.4 · 8.4 cm²
   await expect(page.getByRole('textbox', { name: 'area of tube 100 x 200 x 8' })).toHaveValue('45.4')
-  await page.getByRole('button', { name: 'Add a material' }).click()
+  await page.getByRole('button', { name: 'Add material' }).click()
   await page.getByRole('combobox', { name: 'New material' }).fill('C30/37')
   await page.keyboard.press('Enter')
   // beside the concrete that the demo has already
@@ -329,7 +329,7 @@ test('sections, materials and layers come from tables by a word of their name, w
   const picture = page.getByRole('img', { name: 'Section through the floor, to scale' }).first()
   await expect(picture).toContainText('granite, syenite, porphyry 50 mm, 1.50 kN/m²')
   await expect(picture).toContainText('slab 120 mm, 2.88 kN/m²')
-  await expect(picture).toContainText('The slab is weighed in self-weight, and not here.')
+  await expect(picture).toContainText('The slab is counted in self-weight, not in the build-up.')
   // ASCE 7-16 table C3.1-1 (from memory): what it weighs by area, 10 lb/ft², is a layer by load
   await page.getByRole('button', { name: 'from a table', exact: true }).first().click()
   await layer.fill('suspended metal lath and gypsum')
@@ -363,14 +363,14 @@ test('a level differs: it gets a copy of its layout, and follows again', async (
   expect(await drawn(page, 'member')).toHaveLength(before)
   // the range can be split from a level up as well
   await page.getByRole('button', { name: /^Layout of level 1|Reading floor Layout of level 1/ }).click()
-  await expect(page.getByRole('option', { name: 'a copy of its own' })).toBeVisible()
+  await expect(page.getByRole('option', { name: 'make independent' })).toBeVisible()
   await page.keyboard.press('Escape')
 })
 
 test('a wall is made of its layers, and its weight is their sum', async ({ page }) => {
   await page.goto(`/p/${project}/actions`)
   await page.getByRole('button', { name: 'wall run W2' }).click()
-  await page.getByRole('button', { name: /How the wall weighs/ }).click()
+  await page.getByRole('button', { name: /Wall weight from/ }).click()
   await page.getByRole('option', { name: 'the sum of its layers' }).click()
   // the layer that was typed stays as the first one: 2.30 kN/m²
   await expect(page.getByRole('textbox', { name: 'load of wall' })).toHaveValue('2.30')
@@ -387,7 +387,7 @@ test('a wall is made of its layers, and its weight is their sum', async ({ page 
   await expect(page.getByRole('button', { name: '2.57 kN/m², why' })).toBeVisible()
   await expect(page.getByRole('button', { name: '2.83 kN/m, why' }).first()).toBeVisible()
   await saved(page)
-  await page.getByRole('button', { name: /How the wall weighs/ }).click()
+  await page.getByRole('button', { name: /Wall weight from/ }).click()
   await page.getByRole('option', { name: 'typed' }).click()
   await expect(page.getByRole('textbox', { name: 'weight of the wall' })).toHaveValue('2.30')
   await saved(page)
@@ -411,7 +411,7 @@ test('line and point loads: drawn by typing, given a value and a case, on the ba
   await saved(page)
   // 7.2 m on two floors: 2 · 7.2 · 2.5 = 36
   await expect.poll(() => balance(page)).toContain('applied 82.8')
-  await type(page, 'What the load comes from', 'facade')
+  await type(page, 'Source of the load', 'facade')
   await page.getByRole('radio', { name: 'point load', exact: true }).click()
   await typePlace(page, 'B2')
   await page.keyboard.press('Escape')
@@ -433,7 +433,7 @@ test('members from a table: what is wrong is said by its row, and all of it goes
   page,
 }) => {
   const before = (await drawn(page, 'member')).length
-  await page.getByRole('button', { name: 'Paste or load one: Members from a table' }).click()
+  await page.getByRole('button', { name: 'Paste or import: Members from a table' }).click()
   const table = page.getByRole('textbox', { name: 'Table of members' })
   await table.fill(
     'label\tfrom\tto\tsection\tmaterial\nB90\tA1 + 1.5 m north\tA2 + 1.5 m north\tIPE 310\tStructural steel',
@@ -454,7 +454,7 @@ test('members from a table: what is wrong is said by its row, and all of it goes
 
 test('a list of machines: pasted, refused by its row, then all of it in the balance', async ({ page }) => {
   await page.goto(`/p/${project}/actions`)
-  await page.getByRole('button', { name: 'Paste or load one: Loads from a table' }).click()
+  await page.getByRole('button', { name: 'Paste or import: Loads from a table' }).click()
   const table = page.getByRole('textbox', { name: 'Table of loads' })
   await table.fill('what\tfrom\tload, kN\nchiller\tA1 + 2 m north\t34.5\ntank\tZ9\t12')
   await expect(page.getByRole('alert')).toContainText('Row 3, from: “Z9” is no crossing of grid lines')
@@ -463,7 +463,7 @@ test('a list of machines: pasted, refused by its row, then all of it in the bala
   await saved(page)
   // beside the two feet of the chiller of the demo
   expect(await drawn(page, 'pointLoad')).toHaveLength(3)
-  await find(page, 'typed loads')
+  await find(page, 'applied line, point and area loads')
   // glass screens and chiller of the demo weigh 46.8 kN; on two levels 34.5 kN and 7.2 m of 2.0 kN/m each
   await expect.poll(() => balance(page)).toContain(`applied ${(46.8 + 2 * (34.5 + 14.4)).toFixed(1)} kN`)
 })
@@ -474,7 +474,7 @@ test('walls from a table: refused by its row, then with their net height in the 
   const applied = async () => Number(/applied ([\d.]+) kN/.exec(await balance(page))?.[1])
   await expect.poll(applied).toBeGreaterThan(0)
   const before = await applied()
-  await page.getByRole('button', { name: 'Paste or load one: Walls from a table' }).click()
+  await page.getByRole('button', { name: 'Paste or import: Walls from a table' }).click()
   const table = page.getByRole('textbox', { name: 'Table of walls' })
   await table.fill('from,to,weight,height\nZ9,A1,2.0 kN/m²,3 m')
   await expect(page.getByRole('alert')).toContainText('Row 2, from: “Z9” is no crossing of grid lines')
@@ -493,7 +493,7 @@ test('a flight of stairs hands half to each end; a barrier is handed on in a cas
   await page.goto(`/p/${own}/actions?case=imposed/C`)
   await expect.poll(() => balance(page)).toContain('applied 2368.8')
   const draw = async (tool: string) => {
-    await page.getByRole('button', { name: /Draw something else/ }).click()
+    await page.getByRole('button', { name: /Draw more object types/ }).click()
     await page.getByRole('option', { name: tool, exact: true }).click()
   }
   await draw('flight of stairs')
@@ -516,7 +516,7 @@ test('a flight of stairs hands half to each end; a barrier is handed on in a cas
   await find(page, 'Barriers: people at barriers')
   // 2 · (18 · 1.00 + 9 · 0.50)
   await expect.poll(() => balance(page)).toContain('applied 45.0')
-  expect(await balance(page)).toContain('handed on as line loads on barriers')
+  expect(await balance(page)).toContain('passed to the frame analysis as barrier line loads')
   // a parapet that stands there already: the balcony's is 1.10 m high, 18 m with a use of people at tables
   await page.getByRole('button', { name: 'wall run W2' }).click()
   await page.getByRole('button', { name: 'Barrier along it' }).click()

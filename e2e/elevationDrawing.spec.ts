@@ -11,7 +11,7 @@ test('braces, girts and posts are drawn in an elevation, by typing, by keys and 
   await page.getByRole('radio', { name: 'South' }).click()
   await takeTool(page, 'brace')
   await typePlace(page, '1 at Base to 2 at 1')
-  await expect(page.getByRole('heading', { name: 'Member in space' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Secondary member' })).toBeVisible()
 
   // from point to point by keys: the lowest on the left, one to the right, one up
   const picture = page.getByTestId('drawing')
@@ -21,7 +21,7 @@ test('braces, girts and posts are drawn in an elevation, by typing, by keys and 
 
   // in the plane at the back a girt at mid-height, by steps
   await takeTool(page, 'girt')
-  await page.getByRole('button', { name: /Plane that is drawn in/ }).click()
+  await page.getByRole('button', { name: /Drawing plane/ }).click()
   await page.getByRole('option', { name: 'line B' }).click()
   await typePlace(page, '1 at 1.75 m')
   await typePlace(page, '6 m right')
@@ -79,7 +79,7 @@ test('what lies in the plane of an elevation is drawn there on its level, and co
   expect(await paths()).toContain('beam [[12,0],[12,2.5]]')
   await typePlace(page, 'A at 1 to B at Roof')
   await expect(page.getByRole('alert')).toContainText('lies on one level')
-  await page.getByRole('button', { name: 'Put away' }).click()
+  await page.getByRole('button', { name: 'Cancel', exact: true }).click()
 
   // the handle beside what is picked copies it along the plane
   await page.getByTestId('drawing').press('ArrowRight')

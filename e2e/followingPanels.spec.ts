@@ -17,9 +17,9 @@ test('panels follow their beams: parted by a new one, moved with it, one again w
   await page.getByRole('button', { name: 'as a list' }).click()
   await panel(page, 'P1', '24\\.0').click()
   const edges = page.getByRole('button', { name: /Edges$/ })
-  await expect(edges).toContainText('follow the beams round it')
+  await expect(edges).toContainText('follow the surrounding beams')
   await edges.click()
-  await page.getByRole('option', { name: 'follow its ring of beams' }).click()
+  await page.getByRole('option', { name: 'follow the enclosing beams' }).click()
 
   await page.getByRole('radio', { name: 'girder', exact: true }).click()
   await typePlace(page, 'A1 + 2 m east to A1 + 2 m east + 4 m north')
@@ -27,14 +27,14 @@ test('panels follow their beams: parted by a new one, moved with it, one again w
   await expect(panel(page, 'P1', '16\\.0')).toBeVisible()
   await expect(panel(page, 'P3', '8\\.0')).toBeVisible()
   await saved(page)
-  await expect.poll(() => balance(page)).toContain('nothing missing')
+  await expect.poll(() => balance(page)).toContain('all load reaches a support')
 
   // the new girder one metre on: 3 · 4 and 3 · 4 m²
   await page.getByRole('option', { name: /^Girder G4,/ }).click()
   await type(page, 'Move', '1 m east')
   await expect(panel(page, 'P1', '12\\.0')).toBeVisible()
   await expect(panel(page, 'P3', '12\\.0')).toBeVisible()
-  await page.getByRole('button', { name: /^Undo: Moved .*2 panels go with it/ }).click()
+  await page.getByRole('button', { name: /^Undo: Moved .*2 panels are deleted with it/ }).click()
   await expect(panel(page, 'P1', '16\\.0')).toBeVisible()
 
   await page.getByRole('option', { name: /^Girder G4,/ }).click()
@@ -47,7 +47,7 @@ test('panels follow their beams: parted by a new one, moved with it, one again w
   await page.getByRole('button', { name: 'Delete B1' }).click()
   await panel(page, 'P1', '24\\.0').click()
   await expect(page.getByText(/Panel P1 follows its beams, but they do not close round it/)).toBeVisible()
-  await page.getByRole('button', { name: 'Leave its edges as drawn' }).click()
+  await page.getByRole('button', { name: 'Keep its edges as drawn' }).click()
   await expect(edges).toContainText('as drawn')
 })
 
@@ -58,8 +58,8 @@ test('every new ring of beams gets a panel by itself where that is wanted', asyn
     'Panels by themselves',
     '1 x 6 m by 1 x 4 m, 1 storey of 3 m, beams every 4 m, 150 mm concrete, homes',
   )
-  await page.getByRole('button', { name: 'Each new ring of beams gets' }).click()
-  await page.getByRole('option', { name: 'a panel by itself' }).click()
+  await page.getByRole('button', { name: 'New bays get' }).click()
+  await page.getByRole('option', { name: 'a panel automatically' }).click()
   await page.getByRole('radio', { name: 'beam', exact: true }).click()
   for (const line of ['A2 to A2 + 3 m east', 'A2 + 3 m east to B2 + 3 m east', 'B2 + 3 m east to B2'])
     await typePlace(page, line)
@@ -67,6 +67,6 @@ test('every new ring of beams gets a panel by itself where that is wanted', asyn
   await page.getByRole('button', { name: 'as a list' }).click()
   await expect(panel(page, 'P2', '12\\.0')).toBeVisible()
   // its load arrives: category H on 6 · 4 and 3 · 4 m², 0.4 kN/m² (EN 1991-1-1 table 6.10, recommended; from memory)
-  await find(page, 'roof access category H')
+  await find(page, 'imposed, roofs')
   await expect.poll(() => balance(page)).toMatch(/applied 14\.4 kN/)
 })

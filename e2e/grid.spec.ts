@@ -5,7 +5,7 @@ import { find, newProject, openRecords, saved, type, typePlace } from './support
 async function placeOf(page: Page, column: string, before?: string): Promise<readonly [number, number, string]> {
   await find(page, column)
   await page.locator('nav a[href*="/building"]').click()
-  await expect(page.getByRole('textbox', { name: 'place of grid line 2', exact: true })).toBeVisible()
+  await expect(page.getByRole('textbox', { name: 'position of grid line 2', exact: true })).toBeVisible()
   const drawing = await page.getByTestId('drawing').boundingBox()
   const picked = page.locator('path[data-kind="picked"][data-shape="point"]').first()
   // what was picked before stays drawn until the drawing comes anew
@@ -28,18 +28,18 @@ test('the grid: spacings that go on, a skew line, lines about a point; a column 
 }) => {
   const own = await newProject(request, 'Grid', 'demo')
   await page.goto(`/p/${own}/building`)
-  await type(page, 'Spacings that go on, x', '2 x 5')
-  await type(page, 'Storeys that go on up', '2 x 3.5, 4.2')
+  await type(page, 'Further spacings, x', '2 x 5')
+  await type(page, 'More storeys', '2 x 3.5, 4.2')
   await saved(page)
   // the roof stands at 10.80 m
   await expect(page.getByRole('textbox', { name: 'elevation of level 7', exact: true })).toHaveValue('22.00')
   // the hall ends at line 9, 22.2 + 4 · 6 = 46.2 m
-  await expect(page.getByRole('textbox', { name: 'place of grid line 11', exact: true })).toHaveValue('56.20')
-  await type(page, 'Skew grid line, or lines and rings about a point', 'A1 to D4')
-  await type(page, 'Skew grid line, or lines and rings about a point', 'about A1: 3 lines every 200°')
-  await expect(page.getByText('3 lines every 200° go round more than once.')).toBeVisible()
-  await type(page, 'Skew grid line, or lines and rings about a point', 'about A1: rings at 30 m')
-  await expect(page.getByRole('textbox', { name: /^place of grid line/ })).toHaveCount(16)
+  await expect(page.getByRole('textbox', { name: 'position of grid line 11', exact: true })).toHaveValue('56.20')
+  await type(page, 'Skew, radial or circular grid lines', 'A1 to D4')
+  await type(page, 'Skew, radial or circular grid lines', 'about A1: 3 lines every 200°')
+  await expect(page.getByText('3 lines every 200° exceed a full circle.')).toBeVisible()
+  await type(page, 'Skew, radial or circular grid lines', 'about A1: rings at 30 m')
+  await expect(page.getByRole('textbox', { name: /^position of grid line/ })).toHaveCount(16)
   await page.getByRole('radio', { name: 'column', exact: true }).click()
   await typePlace(page, 'S1B')
   await page.keyboard.press('Escape')
@@ -53,7 +53,7 @@ test('the grid: spacings that go on, a skew line, lines about a point; a column 
 test('a grid line is dragged by its label, and takes what stands on it along', async ({ page, request }) => {
   const own = await newProject(request, 'Drag', 'demo')
   await page.goto(`/p/${own}/building`)
-  await expect(page.getByRole('textbox', { name: 'place of grid line 2', exact: true })).toBeVisible()
+  await expect(page.getByRole('textbox', { name: 'position of grid line 2', exact: true })).toBeVisible()
   const before = await pointsOf(request, own)
   expect(before).toContain('[7.2,0]')
   // columns at crossings A2 and D2 tell where line 2 runs and how large a metre is
@@ -75,9 +75,9 @@ test('a grid line is dragged by its label, and takes what stands on it along', a
   await saved(page)
   expect(await pointsOf(request, own)).toBe(before)
   // by its field, leaving what stands there
-  await page.getByRole('button', { name: /What a grid line that moves does/ }).click()
-  await page.getByRole('option', { name: 'leaves what stands on it' }).click()
-  await type(page, 'place of grid line 2', '8')
+  await page.getByRole('button', { name: /When a grid line moves/ }).click()
+  await page.getByRole('option', { name: 'leaves members in place' }).click()
+  await type(page, 'position of grid line 2', '8')
   await saved(page)
   expect(await pointsOf(request, own)).toBe(before)
 })

@@ -12,7 +12,7 @@ test('a floor that hangs: its hangers bring it up to the floor above, and from t
     '1 x 8 m by 1 x 6 m, 2 storeys of 3 m, beams every 6 m, 200 mm concrete, homes',
   )
   // under the middle of the beam above
-  await page.getByRole('button', { name: 'Draw something else' }).click()
+  await page.getByRole('button', { name: 'Draw more object types' }).click()
   await page.getByRole('option', { name: 'hanger' }).click()
   await typePlace(page, 'A1 + 4 m east')
   await page.keyboard.press('Escape')
@@ -24,14 +24,14 @@ test('a floor that hangs: its hangers bring it up to the floor above, and from t
   await find(page, 'imposed category A')
   await expect
     .poll(() => balance(page))
-    .toMatch(/applied 96\.0 kN.*on members 96\.0 kN.*at supports 96\.0 kN.*nothing missing/)
+    .toMatch(/applied 96\.0 kN.*on members 96\.0 kN.*at supports 96\.0 kN.*all load reaches a support/)
 
   // hand: 6 kN/m on the beam, half of both its spans of 4 m hangs
   await find(page, 'paths step')
   await page.getByRole('option', { name: /^Hanger N1, 24\.0/ }).click()
   await expect(page.getByRole('heading', { name: 'Hanger N1' })).toBeVisible()
   await expect(page.getByText('hangs from a beam')).toBeVisible()
-  const strip = page.getByRole('table', { name: 'From its top down' })
+  const strip = page.getByRole('table', { name: 'From the top down' })
   await expect(strip.getByRole('row', { name: /^1/ })).toContainText('24.0')
 
   // the column stands under half of that again, come down by the beam over it: 12 + 12 kN

@@ -3,16 +3,16 @@ import { balance, builtFrom, find, saved, type, typePlace } from './support'
 
 /** A stiff element of a typed stiffness, drawn by typing, MN/m. */
 async function draw(page: Page, from: string, to: string, stiffness: string): Promise<void> {
-  await page.getByRole('button', { name: /Draw something else/ }).click()
-  await page.getByRole('option', { name: 'stiff element', exact: true }).click()
+  await page.getByRole('button', { name: /Draw more object types/ }).click()
+  await page.getByRole('option', { name: 'lateral element', exact: true }).click()
   await typePlace(page, from)
   await typePlace(page, to)
   await page.keyboard.press('Escape')
-  await expect(page.getByRole('heading', { name: 'Stiff element' })).toBeVisible()
-  const sort = page.getByRole('button', { name: 'What it is' })
+  await expect(page.getByRole('heading', { name: 'Lateral element' })).toBeVisible()
+  const sort = page.getByRole('button', { name: /Type$/ })
   if (!(await sort.innerText()).includes('typed')) {
     await sort.click()
-    await page.getByRole('option', { name: 'typed stiffness' }).click()
+    await page.getByRole('option', { name: 'entered stiffness' }).click()
   }
   await type(page, 'stiffness', stiffness)
   await saved(page)
@@ -33,7 +33,7 @@ test('storey forces are shared among stiff elements, with torsion, down to the g
   await type(page, 'force on level 1', '20')
   await type(page, /force on level (2|Roof)/, '40')
   await saved(page)
-  await expect.poll(() => balance(page)).toContain('applied 60.0 kN → handed on as storey forces')
+  await expect.poll(() => balance(page)).toContain('applied 60.0 kN → passed to the frame analysis as storey forces')
 
   // along the sides: 300 and 100 MN/m eastwards in the south and the north, 200 MN/m in the west and the east
   await find(page, 'building step')
@@ -45,17 +45,17 @@ test('storey forces are shared among stiff elements, with torsion, down to the g
     await draw(page, '0; 2', '0; 4', '200')
     await draw(page, '8; 2', '8; 4', '200')
   }
-  await expect.poll(() => balance(page)).toContain('applied 60.0 kN → into the ground by stiff elements 60.0 kN')
+  await expect.poll(() => balance(page)).toContain('applied 60.0 kN → to ground through lateral elements 60.0 kN')
 
   await find(page, 'paths step')
   // the centre of stiffness at y = 6 · 100 / 400 = 1.5 m, so T = 40 · 1.5 = 60 kNm clockwise
-  const storeys = page.getByRole('table', { name: 'Storey by storey' })
+  const storeys = page.getByRole('table', { name: 'By storey' })
   await expect(storeys.getByRole('row').nth(1)).toContainText('−60.0')
   await expect(storeys.getByRole('row').nth(2)).toContainText('60.0')
   await expect(storeys.getByRole('row').nth(2)).toContainText('−90.0')
   // J = 300 · 1.5² + 100 · 4.5² + 2 · 200 · 4² = 9100 MNm: E1 takes 60 · 3/4 − 90 · 300 · 1.5 / 9100 = 40.5 kN
   await storeys.getByRole('row').nth(2).click()
-  const elements = page.getByRole('table', { name: 'Stiff elements under level 1' })
+  const elements = page.getByRole('table', { name: 'Lateral elements under level 1' })
   await expect(elements.getByRole('row', { name: /^E1/ })).toContainText('40.5')
   await expect(elements.getByRole('row', { name: /^E2/ })).toContainText('19.5')
   // 200 · 4 · 90 / 9100 = 7.9 kN across
@@ -64,21 +64,21 @@ test('storey forces are shared among stiff elements, with torsion, down to the g
   // over its foot E1 has 27.03 · 3 + 40.55 · 3 = 202.7 kNm
   await expect(elements.getByRole('row', { name: /^E1/ })).toContainText('202.7')
   await elements.getByRole('button', { name: '40.5 kN, why?' }).click()
-  await expect(page.getByText('of its turning')).toBeVisible()
+  await expect(page.getByText('from torsion')).toBeVisible()
   await page.keyboard.press('Escape')
 
   // two of them away: nothing holds the storey across any more, nor against turning
   await find(page, 'building step')
   await page.getByRole('button', { name: 'as a list' }).click()
   for (const label of ['E3', 'E4']) {
-    await page.getByRole('option', { name: new RegExp(`^Stiff element ${label}`) }).click()
+    await page.getByRole('option', { name: new RegExp(`^Lateral element ${label}`) }).click()
     await page.getByRole('button', { name: `Delete ${label}` }).click()
     await saved(page)
   }
   await find(page, 'actions step')
-  await type(page, 'way they push', '90')
+  await type(page, 'direction of the force', '90')
   await saved(page)
-  await expect.poll(() => balance(page)).toContain('60.0 kN not held')
+  await expect.poll(() => balance(page)).toContain('60.0 kN not resisted')
 })
 
 test('an earthquake by IS 1893-1: written out, shared by the square of the height, by another zone', async ({
@@ -88,12 +88,12 @@ test('an earthquake by IS 1893-1: written out, shared by the square of the heigh
   const id = await builtFrom(
     page,
     request,
-    'Earthquake',
+    'Seismic',
     '2 x 6 m by 1 x 6 m, 3 storeys of 3 m, beams every 6 m, 200 mm concrete, offices, IS 875',
   )
   await find(page, 'actions step')
   await page.getByRole('button', { name: 'Add', exact: true }).click()
-  await page.getByRole('button', { name: /What storey forces go by/ }).click()
+  await page.getByRole('button', { name: /Basis of storey forces/ }).click()
   await page.getByRole('option', { name: 'IS 1893-1, equivalent static method' }).click()
   await saved(page)
   // hand: 0.075 · 9^0.75 = 0.390 s is short of 0.55 s, so 2.5: 0.10 / 2 · 1 / 3 · 2.5 = 0.0417
@@ -111,7 +111,7 @@ test('an earthquake by IS 1893-1: written out, shared by the square of the heigh
 
   // zone IV has 0.24: 2.4 times as much
   await page.goto(`/p/${id}/basis`)
-  await page.getByRole('button', { name: /Earthquake \d+/ }).click()
+  await page.getByRole('button', { name: /Seismic \d+/ }).click()
   await type(page, /^Z, zone/, '0.24')
   await saved(page)
   await find(page, 'storey forces 1')

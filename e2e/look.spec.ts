@@ -26,11 +26,11 @@ test.describe('a system that asks for dark', () => {
 
 test('the loading plan on paper: to scale, with its legend and who made it', async ({ page }) => {
   await page.goto(`${demo}/actions`)
-  await page.getByRole('link', { name: 'Print the loading plan' }).click()
+  await page.getByRole('link', { name: 'Print loading plan' }).click()
   await expect(page.getByRole('img', { name: 'Loading plan, 1 to 200' })).toBeVisible()
   await expect(page.getByText('1:200 on A3')).toBeVisible()
   await expect(page.getByRole('list', { name: 'Legend' })).toContainText('Reading room 3.00 kN/m²')
   await expect(page.getByText('L. Vantongeren')).toBeVisible()
-  await page.getByRole('link', { name: 'Back to the actions' }).click()
-  await expect(page.getByRole('heading', { name: 'What stands on the floor' })).toBeVisible()
+  await page.getByRole('link', { name: 'Back to Actions' }).click()
+  await expect(page.getByRole('heading', { name: 'Floor loads' })).toBeVisible()
 })

@@ -12,7 +12,7 @@ test('a region of the plan reduces its slabs for its floor, and its beams by a t
     '2 x 8 m by 1 x 6 m, 2 storeys of 4 m, beams every 6 m, 200 mm concrete, homes',
   )
   await find(page, 'actions step')
-  await page.getByRole('button', { name: 'Draw something else' }).click()
+  await page.getByRole('button', { name: 'Draw more object types' }).click()
   await page.getByRole('option', { name: 'reduction region' }).click()
   for (const place of ['A1', 'A3', 'B3']) await typePlace(page, place)
   await typePlace(page, 'B1', 'Control+Enter')

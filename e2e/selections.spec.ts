@@ -14,13 +14,13 @@ test('walls found by their value, kept by a name, called back, and repeated inst
   await expect(page.getByRole('option', { name: 'Pick 2 wall runs above 6.00 kN/m' })).toBeVisible()
   await page.getByRole('option', { name: 'Pick 2 wall runs above 6.00 kN/m' }).click()
   await expect(page.getByRole('heading', { name: 'Wall run W1' })).toBeVisible()
-  await type(page, 'Keep what is picked as', 'outer walls')
-  await expect(page.getByText('kept as “outer walls”')).toBeVisible()
+  await type(page, 'Save selection as', 'outer walls')
+  await expect(page.getByText('saved as “outer walls”')).toBeVisible()
 
   await page.getByTestId('drawing').focus()
   await page.keyboard.press('Escape')
   await expect(page.getByRole('heading', { name: 'Wall run W1' })).toHaveCount(0)
-  await find(page, 'Kept selection outer')
+  await find(page, 'Saved selection outer')
   await expect(page.getByRole('heading', { name: 'Wall run W1' })).toBeVisible()
 
   // hand: 85.2 m of wall less 20 windows of 1.2 by 1.5 m: 36.0 m²
@@ -33,12 +33,12 @@ test('walls found by their value, kept by a name, called back, and repeated inst
   // what a repeat would take away is said before it is made
   const repeat = page.getByRole('textbox', { name: 'Repeat' })
   await repeat.fill('level Roof instead of what is there')
-  await expect(page.getByText('Enter makes 1 copy; 1 wall run there goes.')).toBeVisible()
+  await expect(page.getByText('Enter adds 1 copy; 1 wall run there goes.')).toBeVisible()
   await expect(page.getByRole('img', { name: 'Roof, level Roof: 1 more, 1 fewer' })).toBeVisible()
   await repeat.press('Enter')
   await saved(page)
   await expect(page.getByRole('button', { name: /^Undo: Repeated W1 level Roof/ })).toBeVisible()
-  await page.getByRole('button', { name: 'let it go' }).click()
-  await expect(page.getByText('kept as “outer walls”')).toHaveCount(0)
+  await page.getByRole('button', { name: 'delete selection' }).click()
+  await expect(page.getByText('saved as “outer walls”')).toHaveCount(0)
   await saved(page)
 })

@@ -176,7 +176,7 @@ test('a crashed worker starts again, and the screen has its answers', async ({ p
     const [worker] = (globalThis as unknown as { startedWorkers: Worker[] }).startedWorkers
     worker?.dispatchEvent(new ErrorEvent('error', { message: 'out of memory' }))
   })
-  await page.getByRole('button', { name: 'roof access, category H' }).click()
+  await page.getByRole('button', { name: 'imposed, roofs (category H)' }).click()
   await page.getByRole('link', { name: /Envelopes/ }).click()
   await expect(page.getByRole('heading', { name: /^What governs/ })).toBeVisible()
   expect(await page.evaluate(() => (globalThis as unknown as { startedWorkers: Worker[] }).startedWorkers.length)).toBe(

@@ -7,8 +7,8 @@ test('in space members go from joint to joint, and floors are drawn on the level
   page,
   request,
 }) => {
-  const id = await builtFrom(page, request, 'In space', sentence)
-  await page.getByRole('radio', { name: 'In space' }).click()
+  const id = await builtFrom(page, request, '3D', sentence)
+  await page.getByRole('radio', { name: '3D' }).click()
   const picture = page.getByTestId('drawing')
   await expect(picture).toHaveAccessibleName(/in space/)
   const drawn = async (kind: string) =>
@@ -17,7 +17,7 @@ test('in space members go from joint to joint, and floors are drawn on the level
   // by typing, from joint to joint
   await takeTool(page, 'brace')
   await typePlace(page, 'A1 at Base to B2 at 1')
-  await expect(page.getByRole('heading', { name: 'Member in space' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Secondary member' })).toBeVisible()
   // by steps: up from the last point, then on at its height
   await typePlace(page, 'A2 at Base')
   await typePlace(page, '3.5 m up')
@@ -62,7 +62,7 @@ test('in space members go from joint to joint, and floors are drawn on the level
 
 test('in space a click draws where it is seen, a handle copies, and a box picks', async ({ page, request }) => {
   const id = await builtFrom(page, request, 'By pointer', sentence)
-  await page.getByRole('radio', { name: 'In space' }).click()
+  await page.getByRole('radio', { name: '3D' }).click()
   const picture = page.getByTestId('drawing')
   const panels = async () =>
     Object.values((await openRecords(request, id)).records).filter(({ kind }) => kind === 'opening')
@@ -77,13 +77,13 @@ test('in space a click draws where it is seen, a handle copies, and a box picks'
     await page.mouse.move(x + dx, y + dy)
     await page.mouse.click(x + dx, y + dy)
   }
-  await page.getByRole('button', { name: 'End the opening' }).click()
+  await page.getByRole('button', { name: 'Finish the opening' }).click()
   await saved(page)
   await expect.poll(async () => (await panels()).length).toBe(1)
   await page.keyboard.press('Escape')
 
   // the handle of what was drawn drags a copy over the level
-  await page.getByRole('button', { name: 'Put away' }).click()
+  await page.getByRole('button', { name: 'Cancel', exact: true }).click()
   const handle = (await page.getByTestId('copy handle').boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 }
   await page.mouse.move(handle.x + 9, handle.y + 9)
   await page.mouse.down()

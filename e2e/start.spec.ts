@@ -34,7 +34,7 @@ test('an answer that is lost: asked for again, the building is made once', async
     return route.abort()
   })
   await page.getByRole('button', { name: 'New building', exact: true }).click()
-  await expect(page.getByRole('alert')).toHaveText('The server does not answer.')
+  await expect(page.getByRole('alert')).toHaveText('The server is not responding.')
   await page.getByRole('button', { name: 'New building', exact: true }).click()
   await expect(page).toHaveURL(new RegExp(`/p/${keys[0]}/building`))
   expect(keys[1]).toBe(keys[0])

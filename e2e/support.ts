@@ -29,7 +29,7 @@ export async function builtFrom(
   const id = await newProject(request, name)
   await page.goto(`/p/${id}/building`)
   await page.getByRole('textbox', { name: 'The building in one sentence' }).fill(sentence)
-  await page.getByRole('button', { name: 'Build this' }).click()
+  await page.getByRole('button', { name: 'Build', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
   return id
 }
@@ -88,7 +88,7 @@ export async function type(page: Page, label: string | RegExp, text: string): Pr
 
 /** Takes one of the tools that stand under “something else”. */
 export async function takeTool(page: Page, name: string): Promise<void> {
-  await page.getByRole('button', { name: 'Draw something else' }).click()
+  await page.getByRole('button', { name: 'Draw more object types' }).click()
   await page.getByRole('option', { name, exact: true }).click()
 }
 

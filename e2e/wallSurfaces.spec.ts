@@ -9,14 +9,14 @@ test('a facade takes wind: girders, columns and levels get what one works out by
     '3 x 7.2 m by 3 x 6.0 m, 4 storeys of 3.50 m, steel beams every 3 m, 150 mm concrete, offices, EN recommended.',
   )
   await find(page, 'actions step')
-  await page.getByRole('button', { name: 'Draw something else' }).click()
-  await page.getByRole('option', { name: 'wall surface' }).click()
+  await page.getByRole('button', { name: 'Draw more object types' }).click()
+  await page.getByRole('option', { name: 'pressure surface' }).click()
   await typePlace(page, 'A1 to A4', 'Control+Enter')
-  await expect(page.getByRole('status').filter({ hasText: 'New wall surface' })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'New pressure surface' })).toBeVisible()
   await page.keyboard.press('Escape')
 
-  await page.getByRole('button', { name: 'add a pressure' }).click()
-  await page.getByRole('button', { name: /Where the wind of pressure 1 comes from/ }).click()
+  await page.getByRole('button', { name: 'add pressure' }).click()
+  await page.getByRole('button', { name: /Wind direction of pressure 1 source/ }).click()
   await page.getByRole('option', { name: 'from the south' }).click()
   const top = page.getByRole('textbox', { name: 'pressure 1 at the top' })
   await top.fill('1.0')
@@ -27,7 +27,7 @@ test('a facade takes wind: girders, columns and levels get what one works out by
 
   // 21.6 by 3.5 m: 75.6 kN on each of three levels, half of it up and half down
   const sheet = page.getByRole('region', { name: 'Actions' })
-  await sheet.getByRole('button', { name: 'look at wind from the south' }).click()
+  await sheet.getByRole('button', { name: 'show wind from the south' }).click()
   await expect(sheet).toContainText(/applied.*75\.6/s)
   await expect(sheet).toContainText(/held by\s*level 1\s*37\.8/)
   await expect(sheet).toContainText(/held by\s*level Base\s*37\.8/)

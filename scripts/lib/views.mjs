@@ -31,7 +31,7 @@ export const views = [
     // in dark colours, with the section through a build-up
     name: 'actions-dark',
     address: `${demo}/actions?shown=area`,
-    shows: 'What stands on the floor',
+    shows: 'Floor loads',
     then: async (page) => {
       await press('Show in dark colours')(page)
       await page.getByRole('img', { name: 'Section through the floor, to scale' }).first().scrollIntoViewIfNeeded()
@@ -50,7 +50,7 @@ export const views = [
   {
     name: 'actions',
     address: `${demo}/actions?shown=area`,
-    shows: 'What stands on the floor',
+    shows: 'Floor loads',
     then: press('wall run W1'),
   },
   {
@@ -69,25 +69,25 @@ export const views = [
   {
     name: 'wall-surface',
     address: `${demo}/actions?case=wind/east&level=level:ww2w9p3g2dq9xef3&pick=wallSurface:74u2anyi3vpwifuy@level:ww2w9p3g2dq9xef3`,
-    shows: 'Who takes it',
+    shows: 'Supporting members',
     then: async (page) => {
-      await page.getByRole('img', { name: /^Elevation of stretch/ }).scrollIntoViewIfNeeded()
+      await page.getByRole('img', { name: /^Elevation of segment/ }).scrollIntoViewIfNeeded()
       await page.getByText('held by').last().scrollIntoViewIfNeeded()
     },
   },
-  { name: 'space', address: `${demo}/paths?view=space&shown=both`, shows: 'Level by level' },
+  { name: 'space', address: `${demo}/paths?view=space&shown=both`, shows: 'By level' },
   { name: 'loading-plan', address: `${demo}/print`, shows: '1:200 on A3' },
   { name: 'wind', address: `${demo}/actions?case=wind/west`, shows: 'Wind from the west' },
   {
     name: 'storeys',
     address: `${demo}/paths?case=wind/west&level=level:7dfadexirebhefbu`,
-    shows: 'What holds the floors',
+    shows: 'Lateral stability',
   },
-  { name: 'paths', address: `${demo}/paths`, shows: 'Level by level' },
+  { name: 'paths', address: `${demo}/paths`, shows: 'By level' },
   {
     name: 'paths-column',
     address: `${demo}/paths`,
-    shows: 'Level by level',
+    shows: 'By level',
     then: async (page) => {
       await page.getByRole('button', { name: 'Find' }).click()
       await page.getByRole('searchbox', { name: 'Find' }).fill('member C9 level 1')
@@ -97,7 +97,7 @@ export const views = [
   {
     name: 'paths-beam',
     address: `${demo}/paths`,
-    shows: 'Level by level',
+    shows: 'By level',
     then: async (page) => {
       await page.getByRole('button', { name: 'Find' }).click()
       await page.getByRole('searchbox', { name: 'Find' }).fill('member B16 level 1')
@@ -107,7 +107,7 @@ export const views = [
   {
     name: 'why',
     address: `${demo}/paths`,
-    shows: 'Level by level',
+    shows: 'By level',
     then: (page) =>
       page
         .getByRole('contentinfo')
@@ -116,6 +116,6 @@ export const views = [
         .click(),
   },
   { name: 'combinations', address: `${demo}/combinations`, shows: 'Rules' },
-  { name: 'envelopes', address: `${demo}/envelopes`, shows: 'Most and least' },
+  { name: 'envelopes', address: `${demo}/envelopes`, shows: 'Maximum and minimum' },
   { name: 'handover', address: `${demo}/handover`, shows: 'agrees' },
 ]

@@ -49,6 +49,9 @@ function isSilent(node) {
   if (ts.isJsxAttribute(parent)) return silentAttributes.has(parent.name.getText())
   if (ts.isNewExpression(parent) && /Error$/.test(parent.expression.getText())) return true
   if (ts.isCallExpression(parent)) return silentCalls.has(nameOf(parent))
+  // of a pair of a value and its words the value
+  if (ts.isArrayLiteralExpression(parent) && parent.elements.length === 2 && parent.elements.every(isText))
+    return parent.elements[0] === node
   return false
 }
 
@@ -97,4 +100,35 @@ function wordOf(node) {
   if (ts.isJsxExpression(parent)) return !ts.isJsxAttribute(parent.parent)
   if (ts.isConditionalExpression(parent)) return wordOf(parent)
   return false
+}
+
+/**
+ * Elements whose accessible name does not contain their visible label (WCAG 2.5.3), as far as both stand in the source:
+ * `{ file, line, name, label }`.
+ */
+export function namesApart(root, file) {
+  if (!file.endsWith('.tsx')) return []
+  const source = fs.readFileSync(path.join(root, file), 'utf8')
+  const tree = ts.createSourceFile(file, source, ts.ScriptTarget.Latest, true, ts.ScriptKind.TSX)
+  const found = []
+  const visit = (node) => {
+    if (ts.isJsxElement(node)) {
+      const attribute = node.openingElement.attributes.properties.find(
+        (one) => ts.isJsxAttribute(one) && one.name.getText() === 'aria-label',
+      )
+      const value =
+        attribute?.initializer &&
+        (ts.isJsxExpression(attribute.initializer) ? attribute.initializer.expression : attribute.initializer)
+      const texts = node.children.filter((child) => !ts.isJsxText(child) || child.text.trim() !== '')
+      if (value && isText(value) && texts.length > 0 && texts.every(ts.isJsxText)) {
+        const name = ts.isTemplateExpression(value) ? ofTemplate(value) : value.text
+        const label = texts.map(({ text }) => text.replace(/\s+/g, ' ').trim()).join(' ')
+        if (/[A-Za-z]/.test(label) && !name.toLowerCase().includes(label.toLowerCase()))
+          found.push({ file, line: tree.getLineAndCharacterOfPosition(node.getStart()).line + 1, name, label })
+      }
+    }
+    ts.forEachChild(node, visit)
+  }
+  visit(tree)
+  return found
 }

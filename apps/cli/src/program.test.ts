@@ -49,7 +49,7 @@ describe('compute', () => {
     const out = path.join(folder, 'csv', 'deep')
     expect((await run('compute', example, '--out', out, '--format', 'csv', '--only', 'storeyForces')).code).toBe(0)
     expect(readdirSync(out)).toEqual(['storeyForces.csv'])
-    expect(readFileSync(path.join(out, 'storeyForces.csv'), 'utf8')).toMatch(/^case,id,label,level,Fx \[kN\]/)
+    expect(readFileSync(path.join(out, 'storeyForces.csv'), 'utf8')).toMatch(/^load case,id,label,level,Fx \[kN\]/)
   })
 
   test('a stage that is none, or no place to write, is refused', async () => {
@@ -64,7 +64,7 @@ describe('compute', () => {
     })
     expect(await run('compute', example, '--format', 'csv', '--out', path.join(there, 'folder'))).toMatchObject({
       code: 2,
-      refused: expect.stringMatching(/cannot be made\.\n$/),
+      refused: expect.stringMatching(/cannot be created\.\n$/),
     })
   })
 })
@@ -73,7 +73,7 @@ describe('check', () => {
   test('lists concerns; code 1 where one is blocking', async () => {
     const { code, printed } = await run('check', example)
     expect(code).toBe(1)
-    expect(printed).toMatch(/^blocking: Nothing carries 24\.5 kN of panel P9 on level Roof/)
+    expect(printed).toMatch(/^blocking: 24\.5 kN of panel P9 on level Roof is not carried/)
     expect(printed).toMatch(/2 concerns\.\n$/)
   })
 
@@ -100,7 +100,7 @@ describe('check', () => {
   test('code 2 with path and sentence where the file is broken, is none, or is not there', async () => {
     expect(await run('check', file('cut.json', readFileSync(example, 'utf8').slice(0, 900)))).toMatchObject({
       code: 2,
-      refused: expect.stringMatching(/is not a project file that can be used:\n {2}The file is not complete JSON/),
+      refused: expect.stringMatching(/is not a valid project file:\n {2}The file is not valid JSON/),
     })
     const wrong = readFileSync(example, 'utf8').replace('"terrain": "II"', '"terrain": "VI"')
     expect((await run('check', file('wrong.json', wrong))).refused).toMatch(
@@ -137,7 +137,7 @@ describe('why', () => {
   test('of nothing that is there: what can be said', async () => {
     expect(await run('why', example, 'C99')).toMatchObject({
       code: 2,
-      refused: expect.stringMatching(/“C99” is no effect of this project\. Say a column's label/),
+      refused: expect.stringMatching(/“C99” is not an effect of this project\. Enter a column label/),
     })
   })
 })
@@ -148,7 +148,7 @@ test('why lists the columns that share a label, each by what it can be asked by'
   const { code, printed, refused } = await run('why', doubled, 'C5')
   expect(code).not.toBe(0)
   const text = `${printed}${refused}`
-  expect(text).toContain('2 columns are called C5. Say one of them by its effect:')
+  expect(text).toContain('2 columns have the label C5. Enter one of their effects:')
   expect(text).toMatch(/\(layout Workshop roof, level 1\)/)
   const keys = [...text.matchAll(/reaction:\S+:Z/g)].map(([key]) => key)
   expect(keys).toHaveLength(2)

@@ -175,5 +175,5 @@ test('a truss has two points, and a beam does not end where it begins', () => {
     invariantProblems(documentOf(building.records))
       .map(({ problem }) => problem)
       .sort(),
-  ).toEqual(['A beam does not end where it begins; a ring is made of two.', 'A truss has two points.'])
+  ).toEqual(['A beam cannot end at its start; use two beams for a closed ring.', 'A truss has two points.'])
 })

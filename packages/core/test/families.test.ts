@@ -181,8 +181,8 @@ test('a velocity is meant otherwise in another family: emptied in the same chang
   expect(edit?.after).not.toHaveProperty('typed.basicWindVelocity')
   expect(edit?.before).toMatchObject({ family: 'EN', basicWindVelocity: 26 })
   expect(meantOtherwise(building.basis, 'ASCE')).toMatchObject({
-    here: 'mean of 10 minutes at 10 m',
-    there: 'gust of 3 s at 10 m',
+    here: '10-minute mean at 10 m',
+    there: '3-second gust at 10 m',
   })
   // none is given, or the family stays
   expect(meantOtherwise({ ...building.basis, basicWindVelocity: null }, 'ASCE')).toBeNull()

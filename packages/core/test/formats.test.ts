@@ -208,7 +208,7 @@ describe('a store with records that cannot be taken as they are', () => {
     const { id } = anyOf('layout')
     const { document, aside } = openRecords([...rest(id), { id, body: 5 }], formatVersion)
     expect(aside.length).toBeGreaterThan(5)
-    expect(aside.some(({ problem }) => problem.problem === `It points at ${id}, which is not there.`)).toBe(true)
+    expect(aside.some(({ problem }) => problem.problem === `It refers to ${id}, which does not exist.`)).toBe(true)
     expect(aside.length + document.records.size).toBe(stored.length)
   })
 

@@ -71,6 +71,6 @@ test('nor is it a heading of a table', () => {
     uses: [],
   })
   expect(read.problems).toEqual([
-    { row: 1, column: 'constructor', problem: expect.stringMatching(/^This heading is not known/) as string },
+    { row: 1, column: 'constructor', problem: expect.stringMatching(/^Unknown heading/) as string },
   ])
 })

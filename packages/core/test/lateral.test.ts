@@ -74,7 +74,7 @@ describe('storey forces by weight', () => {
     )
     expect(top?.value).toBeCloseTo(48_000, 6)
     expect(top?.basis).toMatchObject({ kind: 'formula', expression: 'mu * W' })
-    expect(typed?.basis).toEqual({ kind: 'given', from: 'typed for “push”' })
+    expect(typed?.basis).toEqual({ kind: 'given', from: 'entered for “push”' })
     expect(ask(state, { kind: 'why', address: `applied:${caseId}` })?.value).toBeCloseTo(98_000, 6)
   })
 
@@ -170,7 +170,7 @@ describe('shared by stiff elements, by hand', () => {
     const rows = stiffElementRows(state).filter(({ level }) => level === '1')
     expect(rows.reduce((sum, { fx }) => sum + fx, 0)).toBeCloseTo(60_000, 6)
     expect(rows.reduce((sum, { fy }) => sum + fy, 0)).toBeCloseTo(0, 6)
-    const [file] = csvFiles(state, 'stiffElements')
+    const [file] = csvFiles(state, 'lateralElements')
     expect(file?.text.split('\n')[0]).toContain('Fx [kN]')
     expect(file?.text.trim().split('\n')).toHaveLength(1 + 8)
     expect(codes(state)).toEqual([])

@@ -91,7 +91,7 @@ describe('columns that rake', () => {
     })
     const said = concernsOf(state).filter(({ code }) => code === 'level.pushed')
     expect(said.map((one) => concernSentence(one, metricPoint))).toEqual([
-      'Level 1 is pushed sideways, by 45.0 kN in imposed, category B alone: by what rakes, by loads square to a slope, or by pressure on walls. Nothing here holds that; it is handed on to the frame analysis.',
+      'Level 1 is pushed sideways, by 45.0 kN in imposed, category B alone: by what rakes, by loads normal to a slope, or by pressure on walls. Nothing here holds that; it is exported to the frame analysis.',
     ])
   })
 

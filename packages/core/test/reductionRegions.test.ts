@@ -163,7 +163,7 @@ describe('beams by regions', () => {
 test('a factor that is to be typed is there', () => {
   const { building } = half({ slabs: 'typed', beams: 'typed' })
   expect(invariantProblems(documentOf(building.records)).map(({ problem }) => problem)).toEqual([
-    'The factor is to be typed, but none is given.',
-    'The factor is to be typed, but none is given.',
+    'The factor is missing.',
+    'The factor is missing.',
   ])
 })

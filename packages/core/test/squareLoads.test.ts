@@ -50,7 +50,7 @@ describe('an area load on a 3-4-5 slope: 24 m² of plan, 30 m² as it lies', () 
     const why = ask(state, { kind: 'why', address: `thrusts:${level}:${typedLoads}:y` })
     expect(why?.value).toBeCloseTo(18_000, 4)
     expect(why?.basis.kind === 'sum' && why.basis.terms.map(({ label }) => label)).toEqual([
-      `${load.label}, square to a slope`,
+      `${load.label}, normal to a slope`,
     ])
     expect(concernsOf(state).map(({ code }) => code)).toContain('level.pushed')
     // along 6 m of beam 9 kN are 1.5 kN/m
@@ -58,7 +58,7 @@ describe('an area load on a 3-4-5 slope: 24 m² of plan, 30 m² as it lies', () 
     expect(rows.map(({ from, to, fx0, fy0, fx1, fy1 }) => [from, to, fx0, fy0, fx1, fy1])).toEqual(
       [0, 1].map(() => [near(0), near(6), near(0), near(1500), near(0), near(1500)]),
     )
-    expect(csvFiles(state, 'sidewaysLoads')[0]?.text.split('\n')).toHaveLength(4)
+    expect(csvFiles(state, 'horizontalMemberLoads')[0]?.text.split('\n')).toHaveLength(4)
   })
 
   test('a pressure square to a slope is no weight; one that is measured as it lies is', () => {

@@ -96,7 +96,7 @@ describe('what turns a beam about its axis, by hand', () => {
       [expect.closeTo(1, 6), expect.closeTo(-3500, 6)],
       [expect.closeTo(2, 6), expect.closeTo(-4000, 6)],
     ])
-    expect(resultsJson(made.building.state(), 'turningMoments')).toHaveProperty('turningMoments')
+    expect(resultsJson(made.building.state(), 'memberTorsion')).toHaveProperty('memberTorsion')
   })
 
   test('where a strip has two supports nothing turns them', () => {

@@ -55,7 +55,7 @@ describe('1 kN/m² on 6 by 3 m over the south beam of a bay', () => {
       fy1,
     ])
     expect(rows).toContainEqual([beam.label, near(0), near(6), near(0), near(1500), near(0), near(1500)])
-    expect(rows).toContainEqual(['O1, stretch 1, ground', near(0), near(6), near(0), near(1500), near(0), near(1500)])
+    expect(rows).toContainEqual(['O1, segment 1, ground', near(0), near(6), near(0), near(1500), near(0), near(1500)])
     expect(ask(state, { kind: 'thrusts', caseId: typedLoads })).toEqual([
       { levelId: storey.top.id, levelName: 'Top', x: near(0), y: near(9000), moment: near(27_000) },
       { levelId: null, levelName: 'Base', x: near(0), y: near(9000), moment: near(27_000) },
@@ -70,7 +70,7 @@ describe('1 kN/m² on 6 by 3 m over the south beam of a bay', () => {
     const why = ask(state, { kind: 'why', address: `thrusts:${storey.top.id}:${typedLoads}:y` })
     expect(why?.value).toBeCloseTo(9000, 4)
     expect(why?.basis.kind === 'sum' && why.basis.terms.map(({ label }) => label)).toEqual([
-      'wall surface O1, stretch 1',
+      'pressure surface O1, stretch 1',
     ])
   })
 
@@ -414,8 +414,8 @@ describe('cases', () => {
     expect(at(storey.base.id)).toHaveLength(1)
     const rows = ask(state, { kind: 'why', address: `storeyForce:wind/south@${top.id}` })
     expect(rows?.basis.kind === 'sum' && rows.basis.terms.map(({ label }) => label)).toEqual([
-      'on the rectangle in the wind',
-      'on wall surfaces beside it',
+      'on the wind rectangle',
+      'on pressure surfaces outside it',
     ])
   })
 

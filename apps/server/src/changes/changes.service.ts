@@ -116,7 +116,7 @@ function applied(document: Document, change: ChangeSet): Document {
   const result = applyChange(document, change)
   if (result.ok) return result.document
   if (result.conflicts.length > 0)
-    throw new Problem(409, 'change.conflict', 'Changed by someone else in the meantime.', {
+    throw new Problem(409, 'change.conflict', 'Changed by another user in the meantime.', {
       conflicts: result.conflicts.slice(0, 50),
     })
   const [first] = result.problems

@@ -178,7 +178,7 @@ describe('change sets', () => {
       422,
       'change.refused',
     ],
-    ['a record that is made and taken away', (l) => put(1, 'x', [null, l], [l, null]), 422, 'change.refused'],
+    ['a record that is made and deleted', (l) => put(1, 'x', [null, l], [l, null]), 422, 'change.refused'],
     ['an edit that is a number', () => ({ id: randomUUID(), seen: 0, note: '', edits: [7] }), 400, 'request.invalid'],
   ]
   test.each(broken)('%s is refused, and nothing is half-written', async (_, make, status, code) => {

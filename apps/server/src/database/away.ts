@@ -44,7 +44,7 @@ export function awayProblem(error: unknown, isRead: boolean): Problem | undefine
     'database.away',
     isRead
       ? 'The database is not responding. Try again in a moment.'
-      : 'The database is not responding, so it is not known whether this was saved. Project changes are sent again automatically; check anything else before you repeat it.',
+      : 'The database is not responding, so it is not known whether this was saved. Project changes are sent again automatically; check other requests before you repeat them.',
   )
 }
 

@@ -74,7 +74,7 @@ describe('a file with its history', () => {
     const made = (await upload<ProjectSummary>(demo)).body
     const file = await withHistory(made.id)
     for (const [history, sentence] of [
-      [[], /history: These changes do not lead/],
+      [[], /history: The changes do not lead/],
       [[...file.history, ...file.history], /history\[1\]: This change does not follow/],
       [[{ note: 'x' }], /history\[0\]: A change has a note/],
       ['x', /history: A list/],

@@ -85,9 +85,9 @@ describe('the door', () => {
 
   test('what cannot be parsed is refused before it is, at its place', async () => {
     const nests = await posted('/api/projects', `${'{"a":'.repeat(60)}1${'}'.repeat(60)}`)
-    expect(nests).toMatch(/ 413 [\s\S]*It is nested deeper than 8 levels\.","path":"a\.a/)
+    expect(nests).toMatch(/ 413 [\s\S]*The data is nested deeper than 8 levels\.","path":"a\.a/)
     const flat = await posted('/api/projects', `{"name":[${'1,'.repeat(3000)}1]}`)
-    expect(flat).toMatch(/ 413 [\s\S]*There are more than 2000 values\.","path":"name\[\d+\]"/)
+    expect(flat).toMatch(/ 413 [\s\S]*The data has more than 2000 values\.","path":"name\[\d+\]"/)
     expect(await posted('/api/projects', '{"__proto__":{"name":"x"}}')).toMatch(/ 400 [\s\S]*"path":"__proto__"/)
     const broken = Buffer.concat([Buffer.from('{"name":"'), Buffer.from([0xff, 0xfe]), Buffer.from('"}')])
     expect(await posted('/api/projects', broken)).toMatch(/ 400 [\s\S]*UTF-8/)

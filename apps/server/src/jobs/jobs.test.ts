@@ -141,7 +141,7 @@ describe('jobs on two servers', () => {
       randomUUID(),
     ])
     expect(await until(project, job, 'failed')).toMatchObject({
-      problem: expect.stringMatching(/servers.*ended/) as string,
+      problem: expect.stringMatching(/servers.*stopped/) as string,
     })
   })
 
@@ -165,7 +165,7 @@ describe('jobs on two servers', () => {
   test('one that takes too long, too much memory, or breaks has failed, in words; the servers go on', async () => {
     jobLimits.time = 1
     for (const [name, problem] of [
-      ['sleep 60000', /ended after 1 s/],
+      ['sleep 60000', /Stopped after 1 s/],
       ['hungry', /more memory/],
       ['broken', /The computation failed/],
     ] as const) {

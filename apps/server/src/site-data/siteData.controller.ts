@@ -24,7 +24,7 @@ export class SiteDataController {
     if (address === undefined || address.trim() === '')
       return refuse('Enter an address, or east and north coordinates.')
     const known = this.source.known().join(', ')
-    return this.source.find(address) ?? refuse(`Address not found in the region. Known places: ${known}.`)
+    return this.source.find(address) ?? refuse(`Address not found in the region. Known towns: ${known}.`)
   }
 }
 

@@ -41,9 +41,9 @@ describe('site data of the invented region', () => {
   test.each([
     ['east=2&north=20', /at sea or outside/],
     ['east=61&north=20', /at sea or outside/],
-    ['address=London', /It knows Aldermouth, Saltmarsh End, Marrowfield/],
-    ['address=%20', /Say an address/],
-    ['', /Say an address/],
+    ['address=London', /Known towns: Aldermouth, Saltmarsh End, Marrowfield/],
+    ['address=%20', /Enter an address/],
+    ['', /Enter an address/],
   ])('%s is refused with what is possible', async (query, sentence) => {
     const { status, body } = await ask(query)
     expect(status).toBe(404)

@@ -47,7 +47,7 @@ function RecordsAside() {
   return (
     <Box role="alert">
       <p>
-        <strong>{aside.length === 1 ? 'One record is set aside' : `${aside.length} records are set aside`}:</strong>{' '}
+        <strong>{aside.length === 1 ? 'One record was not loaded' : `${aside.length} records were not loaded`}:</strong>{' '}
         because they cannot be read. The loads of the objects listed below are missing. The stored records are kept
         unchanged.
       </p>

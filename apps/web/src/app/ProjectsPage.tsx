@@ -52,6 +52,7 @@ export function ProjectsPage() {
     })
   return (
     <Page>
+      <title>Projects · Hedrion</title>
       <Head>
         <h1>Hedrion</h1>
         <p>Building loads, from the site to the file for the frame analysis.</p>

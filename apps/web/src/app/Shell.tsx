@@ -5,6 +5,7 @@ import { useDocumentState, useSession } from '../compute/SessionContext'
 import { BalanceBar } from './BalanceBar'
 import { ErrorBoundary } from './ErrorBoundary'
 import { LookInAddress } from './LookInAddress'
+import { PageTitle } from './PageTitle'
 import { OpeningNotes } from './OpeningNotes'
 import { Rail } from './Rail'
 import { RefusedChanges } from './RefusedChanges'
@@ -18,6 +19,7 @@ export function Shell() {
   useRegionKeys()
   return (
     <Frame>
+      <PageTitle />
       <LookInAddress />
       <TopBar base={base} />
       <OpeningNotes />

@@ -8,6 +8,7 @@ export function WhatChangedPage() {
   return (
     <Page>
       <Link to="/">All projects</Link>
+      <title>Changed results · Hedrion</title>
       <h1>Changed results</h1>
       <p>Corrections that change the results of existing projects, with their clauses.</p>
       {editions.map((edition) => (

@@ -59,7 +59,7 @@ describe('the plan', () => {
     expect(texts).toContain('Flight Z1, 3.00 m in plan, 7.50 kN/m on each end')
     expect(texts).toContain('Barrier H1, 18.00 m, 1.00 kN/m outwards')
     expect(texts).toContainEqual(expect.stringMatching(/^Panel P\d+, “Reading room”, \d+\.\d m², 3\.00 kN\/m²$/))
-    expect(texts).toContain('Stiff element E1, braced bay')
+    expect(texts).toContain('Lateral element E1, braced bay')
     expect(texts).toContain('Opening Stair void')
   })
 
@@ -208,8 +208,8 @@ describe('what the limits of a picked panel make of members', () => {
   test('supports lie over a whole line, what is left out is struck, and says why', () => {
     expect(found('counts', 0, 90)).toMatchObject({ shapes: [{ stroke: { tone: 'accent', width: 7 } }], labels: [] })
     expect(textOf(found('counts', 0.008, 90))).toEqual(['counts, 8 mm off'])
-    expect(textOf(found('offPanel', 0.02, 90))).toEqual(['left out, 20 mm off'])
-    expect(textOf(found('alongSpan', 0, 4))).toEqual(['left out, 4.0 ° to the span'])
+    expect(textOf(found('offPanel', 0.02, 90))).toEqual(['excluded, 20 mm off'])
+    expect(textOf(found('alongSpan', 0, 4))).toEqual(['excluded, 4.0 ° to the span'])
     // straight along the span nobody needs to be told
     expect(textOf(found('alongSpan', 0, 0))).toEqual([])
     for (const { shapes } of [found('offPanel', 0.02, 90), found('alongSpan', 0, 0)])
@@ -233,7 +233,7 @@ describe('what the limits of a picked panel make of members', () => {
     const braces = candidates.filter(({ verdict }) => verdict === 'inSpace')
     expect(braces).toHaveLength(2)
     expect(candidatesPart(braces, format).labels.map(({ text }) => text)).toEqual(
-      expect.arrayContaining([expect.stringMatching(/^left out, in space/)]),
+      expect.arrayContaining([expect.stringMatching(/^excluded, out of plane/)]),
     )
     expect(candidates.filter(({ verdict }) => verdict === 'counts').length).toBeGreaterThan(braces.length)
   })

@@ -126,7 +126,7 @@ function Apart({ layoutId, ids }: ApartProps) {
     <>
       {' · '}
       <Button kind="link" onPress={copy}>
-        level {shown?.name} alone, as a copy
+        level {shown?.name} only, as an independent layout
       </Button>
     </>
   )

@@ -148,7 +148,7 @@ describe('changes of others', () => {
     refuse(store, { change: first.change, message: 'No.', conflicts: [] })
     const { document, refused, undoable } = store.getState()
     expect(topOf(document).elevation).toBeCloseTo(10.8, 9)
-    expect(refused.map(({ message }) => message)).toEqual(['No.', 'It was made on a change that could not be kept.'])
+    expect(refused.map(({ message }) => message)).toEqual(['No.', 'It depends on a change that could not be saved.'])
     expect(undoable.some(({ id }) => id === first.change.id)).toBe(false)
   })
 })

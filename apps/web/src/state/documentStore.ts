@@ -206,7 +206,7 @@ function rebuilt(
       continue
     }
     for (const { id } of change.edits) inDoubt.add(id)
-    const message = applied?.problems[0]?.problem ?? 'Changed by someone else in the meantime.'
+    const message = applied?.problems[0]?.problem ?? 'Changed by another user in the meantime.'
     // what cannot stand without the failed change is kept with it
     const failed = lost?.failed ? { failed: true } : {}
     refused.push({ change, message, conflicts: applied?.conflicts ?? [], ...problem, ...failed })

@@ -35,7 +35,7 @@ describe('build-ups', () => {
     )
     expect(value).toBe(400)
     expect(basis.kind === 'sum' && basis.terms.map(({ label }) => label)).toEqual([
-      'raised floor, typed',
+      'raised floor, entered',
       'to come, no weight given',
     ])
   })
@@ -74,7 +74,7 @@ describe('imposed load of a key', () => {
 
   test('a typed value goes before that of the use, and says for which key; no use and nothing typed is no load', () => {
     const typed = keyLoads(building.key(7500, { use: 'C1', name: 'Archive' }), undefined, standard)
-    expect(typed.imposed).toMatchObject({ value: 7500, basis: { kind: 'given', from: 'typed for “Archive”' } })
+    expect(typed.imposed).toMatchObject({ value: 7500, basis: { kind: 'given', from: 'entered for “Archive”' } })
     expect(keyLoads(building.key(null, { use: null }), undefined, standard).imposed).toBeNull()
     expect(keyLoads(building.key(0), undefined, standard).imposed?.value).toBe(0)
   })

@@ -89,7 +89,7 @@ function leastOf(group: string, storeys: number): Traced<'factor'> {
   const several = storeys > 1
   if (group === 'Lp')
     return several
-      ? given('least', 'factor', 0.8, 'ASCE 7 4.7.3, 4.7.4: a fifth at most, two floors or more')
+      ? given('least', 'factor', 0.8, 'ASCE 7 4.7.3, 4.7.4: at most 20 %, two floors or more')
       : given('least', 'factor', 1, 'ASCE 7 4.7.3, 4.7.4: heavy loads and garages under one floor are not reduced')
   return several
     ? given('least', 'factor', 0.4, 'ASCE 7 4.7.2: two floors or more')

@@ -83,7 +83,7 @@ describe('the line load of a wall run', () => {
     const traced = wallLoad({ ...run, heightRule: 'lessSlab' }, head, undefined, 12)
     const text = JSON.stringify(traced)
     expect(text).toContain('slab above')
-    expect(text).toContain('not taken off')
+    expect(text).toContain('not deducted')
     expect(text).not.toContain('beam above')
   })
 })

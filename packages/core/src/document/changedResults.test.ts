@@ -28,7 +28,7 @@ test('a project hears of what bears on its records and came after the edition it
     [1, 0],
   ])
   expect(changedSince(building.document, 0).map(({ words }) => words)).toEqual([
-    'Steps of a path of 10 mm or less count in the weight of walls and in line loads.',
+    'Path segments of 10 mm or less count in the weight of walls and in line loads.',
   ])
   expect(changedSince(building.document, resultsEdition)).toEqual([])
 })

@@ -177,7 +177,7 @@ export const changedResults: readonly ChangedResult[] = [
     edition: 1,
     clause: 'common practice',
     words:
-      'Where a wall stands partly on a column, the load that the level adds to the column is the remaining load, and storeys for reduction are counted by it.',
+      'Where a column carries part of a wall, the load that the level adds to the column is the remaining load, and storeys for reduction are counted by it.',
     uses: (document) => recordsOf(document, 'member').some(({ role }) => role === 'wall'),
   },
 ]

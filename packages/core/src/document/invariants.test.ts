@@ -39,7 +39,7 @@ test('every reference of every kind is looked at, with the path of its field', (
   expect(referencesOf(key)).toEqual([])
   const lost = { ...patch, key: nowhere('loadKey') }
   expect(problemsOf(building.records.map((record) => (record.id === patch.id ? lost : record)))).toEqual([
-    { path: `records.${patch.id}.key`, problem: `It points at ${lost.key}, which is not there.` },
+    { path: `records.${patch.id}.key`, problem: `It refers to ${lost.key}, which does not exist.` },
   ])
 })
 
@@ -66,7 +66,7 @@ describe('what must hold between records', () => {
       new Set([
         'A grid line across the grid has no points.',
         'A skew grid line goes through two points.',
-        'A ring of the grid has one centre and a radius above nothing.',
+        'A circular grid line has one centre and a radius above zero.',
       ]),
     )
     expect(new Set(problems).size).toBe(5)
@@ -128,7 +128,7 @@ describe('what must hold between records', () => {
       ]),
     ).toEqual([
       expect.stringMatching(/A beam has two points/),
-      expect.stringMatching(/A column has one point, or two where it rakes/),
+      expect.stringMatching(/A column has one point, or two if raking/),
       expect.stringMatching(/height is to be typed/),
     ])
   })

@@ -95,7 +95,7 @@ test.each<[Tool, readonly Point[], RegExp]>([
       [0, 9],
       [4, 9],
     ],
-    /^A beam is drawn at a level that carries: 1, 2, 4\.$/,
+    /^A beam is drawn at a level with a layout: 1, 2, 4\.$/,
   ],
   [
     'beam',

@@ -303,7 +303,7 @@ describe('drawing', () => {
     const ground = { document: building.document, layout: floors, random }
     expect(drawRecord('panelInRing', [[3, 2]], ground)).toEqual({
       ok: false,
-      problem: 'No ring of beams closes round that point. Two ends are 350 mm apart at 0.00 m east, 0.00 m north.',
+      problem: 'No closed bay of beams around this point. Two ends are 350 mm apart at 0.00 m east, 0.00 m north.',
     })
   })
 
@@ -383,7 +383,7 @@ describe('drawing', () => {
     expect(drawRecord('beam', shapes.beam, { document: bare, layout: floors, random })).toMatchObject({ ok: false })
     expect(drawRecord('patch', shapes.patch, { document, layout: floors, random })).toMatchObject({
       ok: false,
-      problem: 'There is no load key yet. Add one first.',
+      problem: 'No load keys yet. Add one first.',
     })
   })
 

@@ -41,7 +41,7 @@ describe('spacings go on from the last line', () => {
   })
 
   test.each([
-    ['', /Say a spacing or more/],
+    ['', /Enter a spacing or more/],
     ['3 x', /./],
     ['0', /0\.05 m to 100000 m/],
     ['900 x 3', /More than 200/],
@@ -69,7 +69,7 @@ describe('grids that are not square', () => {
   })
 
   test('lines that leave a point, and rings round it', () => {
-    const read = readFreeGrid('about 0; 0: 4 lines every 90° from 0°, rings at 6, 12 m', site().ground)
+    const read = readFreeGrid('about 0; 0: 4 lines every 90° from 0°,bays at 6, 12 m', site().ground)
     expect(read.ok && read.lines.map(({ axis, label, at }) => [axis, label, at])).toEqual([
       ['line', '3', 0],
       ['line', '4', 0],
@@ -92,8 +92,8 @@ describe('grids that are not square', () => {
     ['about Z9: 4 lines every 90°', /Z9/],
     ['about A1: 5 lines every 90°', /go round more than once/],
     ['about A1: 5 lines every 0°', /is nothing/],
-    ['about A1: rings at 0', /radius above nothing/],
-    ['about A1: so many', /Say lines, rings or both/],
+    ['about A1:bays at 0', /radius above nothing/],
+    ['about A1: so many', /Say lines,bays or both/],
   ])('%j is refused', (text, problem) => {
     const read = readFreeGrid(text, site().ground)
     expect(read.ok ? '' : read.problem).toMatch(problem)

@@ -30,7 +30,7 @@ test('as it is written it is read again', () => {
 })
 
 test.each([
-  ['windows', /Say “12 of/],
+  ['windows', /Enter “12 of/],
   ['0 of 1 x 1 m', /1 to 10 000/],
   ['1 of 0 x 2 m', /more than 0/],
   ['1 of 1 x 200 m', /up to 100 m/],

@@ -75,10 +75,10 @@ describe('places as they are typed while drawing', () => {
   })
 
   test.each([
-    ['', /Say a place/],
+    ['', /Enter a place/],
     ['D2', /“D2” is no crossing of grid lines, and there is no point yet/],
     ['3 m east', /there is no point yet/],
-    ['A1 to', /there is no point yet|Say a place|no crossing|no direction/],
+    ['A1 to', /there is no point yet|Enter a place|no crossing|no direction/],
     ['A1 + 4.2 m', /“4\.2 m” has no direction/],
     ['A1 + 4,2 m east', /write 4\.2/],
     ['A1 + 4 kN east', /not a unit/],
@@ -126,7 +126,7 @@ describe('repeating', () => {
   test('so many times along a shift', () => {
     expect(repeat('every 3 m east, 4 times')).toEqual({ ok: true, repeat: { kind: 'along', shift: [3, 0], times: 4 } })
     expect(repeat('Every 0.5 m north, 1 time')).toMatchObject({ repeat: { times: 1 } })
-    expect(repeat('every 3 m east, 0 times')).toMatchObject({ ok: false, problem: '1 to 200 times is possible.' })
+    expect(repeat('every 3 m east, 0 times')).toMatchObject({ ok: false, problem: 'Enter 1 to 200 repeats.' })
     expect(repeat('every 3 m, 4 times')).toMatchObject({ ok: false, problem: expect.stringMatching(/no direction/) })
   })
 
@@ -137,12 +137,12 @@ describe('repeating', () => {
     expect(repeat('levels 3 to 1 instead')).toMatchObject({ repeat: { layouts: [floors.id, upper.id], instead: true } })
     expect(repeat('levels 3 to 1')).toMatchObject({ repeat: { layouts: [floors.id, upper.id] } })
     expect(repeat('level roof')).toMatchObject({ repeat: { layouts: [top.id] } })
-    expect(repeat('level base')).toMatchObject({ ok: false, problem: 'No layout stands on these levels.' })
+    expect(repeat('level base')).toMatchObject({ ok: false, problem: 'These levels have no layout.' })
     expect(repeat('levels 1-9')).toMatchObject({
       ok: false,
-      problem: 'There is no level 9 here; the levels are Base, 1, 2, 3, Roof.',
+      problem: 'No level 9; levels are Base, 1, 2, 3, Roof.',
     })
-    expect(repeat('again')).toMatchObject({ ok: false, problem: expect.stringMatching(/^Say “every 3 m east/) })
+    expect(repeat('again')).toMatchObject({ ok: false, problem: expect.stringMatching(/^Enter “every 3 m east/) })
   })
 
   test('copies get a place, a label and an id of their own, and keep where they came from', () => {

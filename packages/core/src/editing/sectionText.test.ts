@@ -53,23 +53,26 @@ describe('a section by its name', () => {
   })
 
   test('a size that is not rolled names its neighbours', () => {
-    expect(read('IPE 310')).toEqual({ ok: false, problem: 'IPE 310 is not rolled; IPE 300 and IPE 330 are.' })
-    expect(read('HEB 1200')).toEqual({ ok: false, problem: 'HEB 1200 is not rolled; HEB 1000 is.' })
-    expect(read('L 80x9')).toEqual({ ok: false, problem: 'L 80x9 is not rolled; L 80x8 and L 80x10 are.' })
+    expect(read('IPE 310')).toEqual({ ok: false, problem: 'IPE 310 is not a rolled size; IPE 300 and IPE 330 are.' })
+    expect(read('HEB 1200')).toEqual({ ok: false, problem: 'HEB 1200 is not a rolled size; HEB 1000 is.' })
+    expect(read('L 80x9')).toEqual({ ok: false, problem: 'L 80x9 is not a rolled size; L 80x8 and L 80x10 are.' })
     expect(read('L 100x75x9')).toEqual({
       ok: false,
-      problem: 'L 100x75x9 is not rolled; L 100x75x8 and L 100x75x10 are.',
+      problem: 'L 100x75x9 is not a rolled size; L 100x75x8 and L 100x75x10 are.',
     })
     expect(read('UB 457x191x70')).toEqual({
       ok: false,
-      problem: 'UB 457x191x70 is not rolled; UB 457x191x67 and UB 457x191x74 are.',
+      problem: 'UB 457x191x70 is not a rolled size; UB 457x191x67 and UB 457x191x74 are.',
     })
     expect(read('HD 400x200')).toEqual({
       ok: false,
-      problem: 'HD 400x200 is not rolled; HD 400x187 and HD 400x216 are.',
+      problem: 'HD 400x200 is not a rolled size; HD 400x187 and HD 400x216 are.',
     })
-    expect(read('IPE A 310')).toEqual({ ok: false, problem: 'IPE A 310 is not rolled; IPE A 300 and IPE A 330 are.' })
-    expect(read('IPE 40')).toEqual({ ok: false, problem: 'IPE 40 is not rolled; IPE 80 is.' })
+    expect(read('IPE A 310')).toEqual({
+      ok: false,
+      problem: 'IPE A 310 is not a rolled size; IPE A 300 and IPE A 330 are.',
+    })
+    expect(read('IPE 40')).toEqual({ ok: false, problem: 'IPE 40 is not a rolled size; IPE 80 is.' })
   })
 })
 
@@ -90,13 +93,13 @@ describe('a section by its shape', () => {
   })
 
   test.each([
-    ['', 'Say “IPE 330”'],
-    ['rectangle', 'Say “IPE 330”'],
-    ['constructor 3', 'Say “IPE 330”'],
-    ['heb', 'Say “IPE 330”'],
-    ['HE 200', 'Say “IPE 330”'],
-    ['rectangle 300', 'That shape takes width x depth.'],
-    ['tube 200 x 100', 'That shape takes width x depth x thickness.'],
+    ['', 'Enter “IPE 330”'],
+    ['rectangle', 'Enter “IPE 330”'],
+    ['constructor 3', 'Enter “IPE 330”'],
+    ['heb', 'Enter “IPE 330”'],
+    ['HE 200', 'Enter “IPE 330”'],
+    ['rectangle 300', 'This shape needs width x depth.'],
+    ['tube 200 x 100', 'This shape needs width x depth x thickness.'],
     ['circle 0', 'The diameter is outside 1 mm to 20 m.'],
     ['circle 30 m', 'The diameter is outside 1 mm to 20 m.'],
     ['circle many', 'many'],
@@ -110,7 +113,7 @@ describe('a section by its shape', () => {
   test('US shapes by depth and weight, and the neighbours of one that is not rolled', () => {
     for (const text of ['W14x90', 'w14 x 90', 'W 14×90'])
       expect(read(text)).toMatchObject({ ok: true, section: { name: 'W14x90', source: 'ASTM A6 shapes, from memory' } })
-    expect(read('W14x91')).toEqual({ ok: false, problem: 'W14x91 is not rolled; W14x90 and W14x99 are.' })
+    expect(read('W14x91')).toEqual({ ok: false, problem: 'W14x91 is not a rolled size; W14x90 and W14x99 are.' })
     expect(read('W13x20').ok).toBe(false)
   })
 })

@@ -45,7 +45,7 @@ test('from the point before: up and down, and in plan at its height', () => {
 })
 
 test.each([
-  ['B2', /“B2” has no height: say B2 at Roof/],
+  ['B2', /“B2” has no height\. Enter B2 at Roof/],
   ['2 m up', /no point yet/],
   ['B2 at Attic', /./],
   ['Z9 at Roof', /no crossing of grid lines/],

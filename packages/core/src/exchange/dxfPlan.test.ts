@@ -197,7 +197,7 @@ test.each([
   ['', /no DXF drawing/],
   ['{"a": 1}', /no DXF drawing/],
   ['some binary form\r\n\u001a\u0000', /binary DXF/],
-  [dxf(bay).replace(/ {2}0\nEOF\n$/, ''), /cut off/],
+  [dxf(bay).replace(/ {2}0\nEOF\n$/, ''), /truncated/],
   [dxf([text('NOTES')]), /no lines, outlines or points/],
 ])('what is no drawing is refused in words', (source, problem) => {
   const read = readDxf(source)
@@ -237,7 +237,7 @@ describe('records from a plan', () => {
   test('members, columns and a panel in metres, with labels that count on; what closes nothing is said', () => {
     const { document, records, words, leftOut } = importFor({ STEEL: 'beam', COLS: 'column', FLOOR: 'panel' })
     expect(words).toBe('4 columns, 1 panel, 4 beams')
-    expect(leftOut).toEqual(['1 lines that close no outline'])
+    expect(leftOut).toEqual(['1 lines that do not close an outline'])
     const applied = applyChange(document, {
       id: 'c',
       seen: 0,
@@ -294,7 +294,7 @@ describe('records from a plan', () => {
     for (const [x, y] of paths[1] ?? []) expect(Math.hypot(x - 4, y - 2)).toBeCloseTo(2, 5)
     const grid = importFor({ STEEL: 'gridLine' }, [shape])
     expect(grid.records).toHaveLength(2)
-    expect(grid.leftOut).toEqual(['1 arcs that are no straight grid line'])
+    expect(grid.leftOut).toEqual(['1 arcs, which cannot be grid lines'])
   })
 
   test('grid lines once each, skew ones too', () => {
@@ -313,7 +313,7 @@ describe('records from a plan', () => {
       ['line', 'S1', 0],
     ])
     // the second skew one goes on from the first
-    expect(leftOut).toEqual(['1 grid lines that stand there already'])
+    expect(leftOut).toEqual(['1 grid lines that exist already'])
   })
 
   test('a drawing in the wrong unit lies far off and is left out, not taken over', () => {

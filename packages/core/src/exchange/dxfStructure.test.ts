@@ -94,16 +94,12 @@ test('the drawing itself is whole and read, whatever ends its lines', () => {
 })
 
 test.each([
-  [
-    'a polyline without its end',
-    textOf(pairs.filter((_, i) => i !== 44)),
-    /polyline that begins in line 65 has no end/,
-  ],
-  ['a section without its end', textOf(pairs.filter((_, i) => i !== 15)), /section that begins in line 1 has no end/],
-  ['tables that were cut off', textOf([...pairs.slice(0, 7), [0, 'EOF']]), /table that begins in line 5 has no end/],
-  ['a block without its end', textOf(pairs.filter((_, i) => i !== 28)), /block that begins in line 37 has no end/],
-  ['an end of nothing', textOf([[0, 'ENDSEC'], ...pairs]), /nothing ends in line 1/],
-  ['no end of the file', textOf(pairs.slice(0, -1)), /cut off/],
+  ['a polyline without its end', textOf(pairs.filter((_, i) => i !== 44)), /polyline starting in line 65 has no end/],
+  ['a section without its end', textOf(pairs.filter((_, i) => i !== 15)), /section starting in line 1 has no end/],
+  ['tables that were cut off', textOf([...pairs.slice(0, 7), [0, 'EOF']]), /table starting in line 5 has no end/],
+  ['a block without its end', textOf(pairs.filter((_, i) => i !== 28)), /block starting in line 37 has no end/],
+  ['an end of nothing', textOf([[0, 'ENDSEC'], ...pairs]), /unexpected end in line 1/],
+  ['no end of the file', textOf(pairs.slice(0, -1)), /truncated/],
 ])('%s is said with its line', (_, text, problem) => {
   expect(dxfDamage(text)).toMatch(problem)
 })

@@ -45,7 +45,7 @@ describe('the shape of a JSON text', () => {
   ])('%s in %d levels is refused at its place %s', (text, depth, path) => {
     expect(shapeProblem(text, { depth, values: 100 })).toEqual({
       path,
-      problem: `It is nested deeper than ${depth} levels.`,
+      problem: `The data is nested deeper than ${depth} levels.`,
       tooLarge: true,
     })
   })

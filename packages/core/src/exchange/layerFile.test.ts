@@ -59,7 +59,7 @@ describe('what is refused, with where and why', () => {
 
   test('a set of another family', () => {
     const refused = read({}, 'ASCE')
-    expect(refused.ok ? '' : refused.problems[0].problem).toMatch(/for Eurocodes, and the project goes by ASCE 7/)
+    expect(refused.ok ? '' : refused.problems[0].problem).toMatch(/for Eurocodes, and the project uses ASCE 7/)
   })
 
   test('text that is no JSON, a list, too deep, too large, a name from the prototype', () => {

@@ -35,7 +35,7 @@ describe('layers of a build-up from a table', () => {
     ['screed,50,20,,more', 1, '', /more cells/],
     [`${'x'.repeat(61)},0.5`, 1, 'name', /60 characters/],
     ['screed,90 m,20', 1, 'thickness', /outside 0 to 10/],
-    [`${'screed,0.5\n'.repeat(41)}`, 1, '', /41 rows; a build-up has 40/],
+    [`${'screed,0.5\n'.repeat(41)}`, 1, '', /41 rows; a build-up can have at most 40/],
     ['x'.repeat(100_001), 1, '', /larger than 100 kB/],
   ] as const)('%j is refused at its place', (text, row, column, problem) => {
     const { problems } = read(text)

@@ -62,17 +62,17 @@ test('one place is a force, two are a line; a use makes it imposed', () => {
 })
 
 test.each([
-  ['what,load\nchiller,5 kN', 'Nothing says where a load acts: a column from, or x1 and y1.'],
-  ['what,from\nchiller,A1', 'Nothing says how much: a column load, with a unit as in “load, kN”.'],
-  ['from,load,nature\nA1,5 kN,dead', '“dead” is neither permanent nor imposed.'],
-  ['from,load,use\nA1,5 kN,Q9', '“Q9” is no use of this standard: A, B, E1 …'],
-  ['from,load,use,nature\nA1,5 kN,A,permanent', 'A permanent load has no use.'],
+  ['what,load\nchiller,5 kN', 'The position is missing: add a column from, or x1 and y1.'],
+  ['what,from\nchiller,A1', 'The load value is missing: add a column load, with a unit as in “load, kN”.'],
+  ['from,load,nature\nA1,5 kN,dead', '“dead” is not permanent or imposed.'],
+  ['from,load,use\nA1,5 kN,Q9', '“Q9” is not a use of this standard: A, B, E1 …'],
+  ['from,load,use,nature\nA1,5 kN,A,permanent', 'A permanent load cannot have a use.'],
   ['from,to,load\nA1,A1,5 kN/m', 'Start and end are the same point.'],
-  ['from,load\nA1,', 'How much it is, is missing.'],
-  ['from,load\nA1,5e9 kN', 'This is larger than any load of a building.'],
-  ['label,from,load\nF1,A1,5 kN\nF1,A2,5 kN', 'F1 is on the layout already.'],
-  ['from,size\nA1,5', 'This heading is not known.'],
-  ['from,load', 'A row of headings and a row of values are needed: what, from, load.'],
+  ['from,load\nA1,', 'The load value is missing.'],
+  ['from,load\nA1,5e9 kN', 'This is too large for a load of a building.'],
+  ['label,from,load\nF1,A1,5 kN\nF1,A2,5 kN', 'F1 is already on the layout.'],
+  ['from,size\nA1,5', 'Unknown heading.'],
+  ['from,load', 'Paste a row of headings and at least one row of values: source, from, load.'],
 ])('%s is refused', (text, problem) => {
   const [first] = site().read(text).problems
   expect(first?.problem).toContain(problem)

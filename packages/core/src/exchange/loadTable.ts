@@ -10,15 +10,16 @@ import { readTable, type Cells, type ReadTable, type TableKind } from './tableRo
 
 export const loadTableLimits = { characters: 1_000_000, rows: 2000 } as const
 
-const columns = ['label', 'what', 'nature', 'use', ...placeColumns, 'load', 'end load'] as const
+const columns = ['label', 'source', 'nature', 'use', ...placeColumns, 'load', 'end load'] as const
 type Column = (typeof columns)[number]
 
 const table: TableKind<Column> = {
   columns,
   otherNames: {
     mark: 'label',
-    name: 'what',
-    equipment: 'what',
+    what: 'source',
+    name: 'source',
+    equipment: 'source',
     category: 'use',
     value: 'load',
     weight: 'load',
@@ -27,7 +28,7 @@ const table: TableKind<Column> = {
     ...placeNames,
   },
   limits: loadTableLimits,
-  example: 'what, from, load',
+  example: 'source, from, load',
   lacks: (has) => {
     if (!saysWhere(has)) return 'The position is missing: add a column from, or x1 and y1.'
     return has('load') ? null : 'The load value is missing: add a column load, with a unit as in “load, kN”.'
@@ -61,8 +62,8 @@ function readRow(cells: Cells<Column>, ground: Ground, taken: ReadonlySet<string
   const path = readPath(cells, ground)
   const kind = path.length === 1 ? 'pointLoad' : 'lineLoad'
   const label = readLabel(cells, letters[kind], taken)
-  const what = cells.what?.text ?? ''
-  if (what.length > 60) refuseCell('what', 'At most 60 characters are allowed.')
+  const what = cells.source?.text ?? ''
+  if (what.length > 60) refuseCell('source', 'At most 60 characters are allowed.')
   const { layout, format, random } = ground
   const base = { layout: layout.id, label, what, ...readNature(cells, ground), path }
   if (kind === 'pointLoad') {

@@ -113,10 +113,10 @@ describe('what a table says becomes members', () => {
   })
 
   test.each([
-    ['from,via,section\nA1,A2,ipe300', 'A column is not bent.'],
-    ['role,from,to,rise,section\ntruss,A1,A2,1 m,ipe300', 'A truss is not bent.'],
-    ['from,to,via,rise,section\nA1,A2,B2,1 m,ipe300', 'A member passes places or rises in an arc, not both.'],
-    ['from,to,rise,section\nA1,A2,7 m,ipe300', 'An arc rises by its length at most.'],
+    ['from,via,section\nA1,A2,ipe300', 'A column cannot be cranked or curved.'],
+    ['role,from,to,rise,section\ntruss,A1,A2,1 m,ipe300', 'A truss cannot be cranked or curved.'],
+    ['from,to,via,rise,section\nA1,A2,B2,1 m,ipe300', 'Enter intermediate points or an arc rise, not both.'],
+    ['from,to,rise,section\nA1,A2,7 m,ipe300', 'The arc rise cannot exceed the length.'],
   ])('%s is refused', (text, problem) => {
     expect(only(text)).toMatchObject([{ problem }])
   })
@@ -196,9 +196,9 @@ describe('what is wrong is said by row and column, and nothing else is lost', ()
     ['from,to,section\n,A2,IPE 300', 2, 'from', /no start|no crossing/],
     ['role,from,section\nbeam,A1,IPE 300', 2, 'to', /needs an end/],
     ['role,from,to,section\nrope,A1,A2,IPE 300', 2, 'role', /none of beam, girder/],
-    ['role,from,to,z1,section\nbeam,A1,A2,1,IPE 300', 2, 'z1', /only members in space have heights/],
+    ['role,from,to,z1,section\nbeam,A1,A2,1,IPE 300', 2, 'z1', /only secondary members have heights/],
     ['role,from,to,z1,section\nbrace,A1,A2,900,IPE 300', 2, 'z1', /farther from the level than 200 m/],
-    ['from,to,section\nA1,A2,IPE 310', 2, 'section', /IPE 310 is not rolled; IPE 300 and IPE 330 are/],
+    ['from,to,section\nA1,A2,IPE 310', 2, 'section', /IPE 310 is not a rolled size; IPE 300 and IPE 330 are/],
     ['from,to,section\nA1,A2,', 2, 'section', /missing/],
     ['from,to,section,material\nA1,A2,IPE 300,Gold', 2, 'material', /no material of the project: Steel S355/],
     ['x1,y1,x2,section\n0,0,6,IPE 300', 2, 'y2', /other coordinate/],

@@ -94,10 +94,10 @@ describe('the schema', () => {
 
 describe('a broken file is refused whole, with the place and a sentence', () => {
   test.each([
-    ['', /^: The file is not complete JSON/],
-    [whole.slice(0, 4000), /^: The file is not complete JSON/],
-    ['[]', /^: The file does not hold a project/],
-    ['null', /^: The file does not hold a project/],
+    ['', /^: The file is not valid JSON/],
+    [whole.slice(0, 4000), /^: The file is not valid JSON/],
+    ['[]', /^: The file does not contain a project/],
+    ['null', /^: The file does not contain a project/],
     ['{}', /^format: The file says “undefined”/],
     [whole.replace('hedrion-project', 'other'), /^format: The file says “other”/],
     [
@@ -105,19 +105,19 @@ describe('a broken file is refused whole, with the place and a sentence', () => 
       /^version: The file is of version 3; this program reads versions 1 to 2/,
     ],
     [whole.replace('"version": 2', '"version": 0'), /^version: The file is of version 0/],
-    [whole.replace('"results": 1', '"results": "x"'), /^results: The edition of the results is a whole number/],
+    [whole.replace('"results": 1', '"results": "x"'), /^results: The edition of the results must be an integer/],
     ['{"format":"hedrion-project","version":1,"records":[]}', /^records: The records are missing/],
     ['{"format":"hedrion-project","version":1,"records":{"a":5}}', /^records\.a: A record is expected/],
     [
       '{"format":"hedrion-project","version":1,"records":{"a":{"kind":"wing"}}}',
-      /^records\.a\.kind: “wing” is not a kind/,
+      /^records\.a\.kind: “wing” is not a record kind/,
     ],
   ])('%.40s', (text, wanted) => expect(firstProblem(text)).toMatch(wanted))
 
   test.each([
-    ['level', 'elevation', 'high', /\.elevation: A finite number is expected here, not “high”/],
+    ['level', 'elevation', 'high', /\.elevation: A finite number is expected, not “high”/],
     ['level', 'elevation', 1e308, /\.elevation: 1e\+308 is outside -500 to 2000/],
-    ['level', 'colour', 'red', /\.colour: This field is not known/],
+    ['level', 'colour', 'red', /\.colour: Unknown field/],
     ['section', 'area', 0, /\.area: 0 is outside more than 0/],
     ['panel', 'outline', [[0, 0]], /\.outline: The list has 1 entries; 3 to 500/],
     ['panel', 'outline', [[0, 0], [1, 0], [1]], /\.outline\[2\]: A point \[x, y\] is expected/],
@@ -131,9 +131,9 @@ describe('a broken file is refused whole, with the place and a sentence', () => 
       ],
       /\.outline\[2\]\[0\]: 2000000 is outside/,
     ],
-    ['panel', 'layout', 'layout:gone00000000', /It points at layout:gone00000000, which is not there/],
+    ['panel', 'layout', 'layout:gone00000000', /It refers to layout:gone00000000, which does not exist/],
     ['panel', 'layout', 'level:000000000000', /\.layout: The id of a layout is expected/],
-    ['basis', 'terrain', 'V', /\.terrain: One of 0, I, II, III, IV is expected here, not “V”/],
+    ['basis', 'terrain', 'V', /\.terrain: One of 0, I, II, III, IV is expected, not “V”/],
     ['basis', 'name', 'a\0b', /NUL character/],
     ['basis', 'name', 'x'.repeat(121), /longer than 120/],
     ['member', 'id', 'member:0', /\.id: An id such as/],
@@ -149,7 +149,7 @@ describe('a broken file is refused whole, with the place and a sentence', () => 
     const { id } = anyOf('panel')
     expect(
       firstProblem(JSON.stringify({ ...json, records: { ...json.records, 'panel:other0000000': json.records[id] } })),
-    ).toMatch(/another id than its key/)
+    ).toMatch(/differs from its key/)
     const rubbish = Object.fromEntries(Array.from({ length: 500 }, (_, i) => [`x${i}`, 1]))
     const read = readProject({ ...json, records: rubbish })
     expect(read.ok ? 0 : read.problems.length).toBe(50)

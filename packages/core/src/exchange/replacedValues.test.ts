@@ -41,7 +41,7 @@ test('an own value is listed with what stood there before, in every layer, and i
     replaced: [2000],
     layer: ownLayerName,
   })
-  const [file] = csvFiles(state, 'replacedValues')
+  const [file] = csvFiles(state, 'overriddenValues')
   expect(csvParse(file?.text ?? '').find(({ key }) => key === 'imposed.q_k.B1')).toMatchObject({
     value: '2.5',
     unit: 'kN/m²',
@@ -74,5 +74,5 @@ test('all that a national set changes is listed: values, tables, methods, uses t
   expect(new Set(keys('use'))).toEqual(new Set(otherwise.map(([id]) => id)))
   for (const { layer } of rows) expect(layer).toBe(set?.name)
   // the results file has the same rows
-  expect(resultsJson(stateOf(german()), 'replacedValues')).toMatchObject({ replacedValues: rows })
+  expect(resultsJson(stateOf(german()), 'overriddenValues')).toMatchObject({ overriddenValues: rows })
 })

@@ -17,7 +17,7 @@ export interface ReplacedRow {
   readonly fromMemory: boolean
 }
 
-/** Every replaced value with what stood there, then tables and methods, uses that were taken away, and those that were added. */
+/** Every replaced value with what stood there, then tables and methods, uses that were deleted, and those that were added. */
 export function replacedRows(standard: Standard): readonly ReplacedRow[] {
   const family = familyOf(standard.family)
   const bare = { quantity: null, value: null, replaced: [], fromMemory: false } as const
@@ -52,7 +52,7 @@ export function replacedRows(standard: Standard): readonly ReplacedRow[] {
     .filter((id) => !standard.uses[id])
     .map((id): ReplacedRow => ({
       ...bare,
-      ...{ kind: 'use', key: id, name: 'taken away', layer: layerOf(id), clause: '' },
+      ...{ kind: 'use', key: id, name: 'deleted', layer: layerOf(id), clause: '' },
       replaced: [family.uses[id]?.name ?? id],
     }))
   const added = Object.entries(standard.uses)

@@ -30,15 +30,15 @@ export const resultFormat = 'hedrion-results'
 export const resultStages = [
   'cases',
   'memberLoads',
-  'turningMoments',
+  'memberTorsion',
   'storeyForces',
-  'stiffElements',
+  'lateralElements',
   'thrusts',
-  'sidewaysLoads',
+  'horizontalMemberLoads',
   'barriers',
   'combinations',
   'envelopes',
-  'replacedValues',
+  'overriddenValues',
 ] as const
 export type ResultStage = (typeof resultStages)[number]
 
@@ -48,15 +48,15 @@ export const combinationLimit = 5000
 const rowsOf = {
   cases: caseRows,
   memberLoads: (state) => memberLoadRows(state).map(handedRow),
-  turningMoments: turningRows,
+  memberTorsion: turningRows,
   storeyForces: storeyRows,
-  stiffElements: stiffElementRows,
+  lateralElements: stiffElementRows,
   thrusts: thrustRows,
-  sidewaysLoads: (state) => sidewaysRows(state).map(handedSideways),
+  horizontalMemberLoads: (state) => sidewaysRows(state).map(handedSideways),
   barriers: barrierRows,
   combinations: combinationRows,
   envelopes: envelopeRows,
-  replacedValues: ({ standard }) => replacedRows(standard),
+  overriddenValues: ({ standard }) => replacedRows(standard),
 } satisfies Record<ResultStage, (state: ProjectState) => unknown>
 
 /** Everything that leaves for an analysis, as plain JSON in SI units (N, m); keys in a fixed order. */
@@ -64,7 +64,7 @@ export function resultsJson(state: ProjectState, only: ResultStage | null) {
   const wanted = resultStages.filter((stage) => only === null || only === stage)
   return {
     format: resultFormat,
-    version: 2,
+    version: 3,
     project: state.basis?.name ?? '',
     units: { force: 'N', length: 'm', lineLoad: 'N/m' },
     axes: 'global axes right-handed, Z up; gravity loads given as positive magnitudes downwards; storey forces signed in global axes',
@@ -78,7 +78,7 @@ export function caseRows(state: ProjectState) {
   return state.actions.flatMap(({ id: action, rule, cases }) =>
     cases.map(({ id, name }) => {
       const { applied, onMembers, atSupports, notCarried, handedOn } = balanceOf(state, id)
-      return { id, name, action, rule, applied, onMembers, atSupports, notCarried, handedOn: handedOn !== null }
+      return { id, name, action, rule, applied, onMembers, atSupports, notCarried, notInReactions: handedOn !== null }
     }),
   )
 }
@@ -236,7 +236,7 @@ function ofWallSurfaces(state: ProjectState) {
           case: caseId,
           id: own ? expandedAt(own, recordId ?? stretch.surface.id) : '',
           label:
-            recordId === null ? `${label}, piece ${stretch.index + 1}, ${order < 0 ? 'ground' : 'floor edge'}` : label,
+            recordId === null ? `${label}, segment ${stretch.index + 1}, ${order < 0 ? 'ground' : 'floor edge'}` : label,
           level: levelNameOf(state, order),
           from,
           to,
@@ -376,12 +376,12 @@ export function envelopeRows(state: ProjectState) {
             label,
             level: levelName,
             component,
-            most: most.value,
-            mostRule: most.rule,
-            mostLeading: most.leading,
-            least: least.value,
-            leastRule: least.rule,
-            leastLeading: least.leading,
+            max: most.value,
+            maxRule: most.rule,
+            maxLeading: most.leading,
+            min: least.value,
+            minRule: least.rule,
+            minLeading: least.leading,
           },
         ]
       }),

@@ -31,7 +31,7 @@ const stages = {
     onMembers: number,
     atSupports: number,
     notCarried: number,
-    handedOn: flag,
+    notInReactions: flag,
   }),
   memberLoads: rows({
     case: text,
@@ -44,7 +44,7 @@ const stages = {
     q1: optional,
     force: optional,
   }),
-  turningMoments: rows({
+  memberTorsion: rows({
     case: text,
     id: text,
     label: text,
@@ -66,7 +66,7 @@ const stages = {
     y: number,
     z: number,
   }),
-  stiffElements: rows({
+  lateralElements: rows({
     case: text,
     id: text,
     label: text,
@@ -93,7 +93,7 @@ const stages = {
     fy: number,
     axial: number,
   }),
-  sidewaysLoads: rows({
+  horizontalMemberLoads: rows({
     case: text,
     id: text,
     label: text,
@@ -130,14 +130,14 @@ const stages = {
     label: text,
     level: text,
     component: text,
-    most: number,
-    mostRule: text,
-    mostLeading: leading,
-    least: number,
-    leastRule: text,
-    leastLeading: leading,
+    max: number,
+    maxRule: text,
+    maxLeading: leading,
+    min: number,
+    minRule: text,
+    minLeading: leading,
   }),
-  replacedValues: rows({
+  overriddenValues: rows({
     kind: { enum: ['value', 'table', 'method', 'use'] },
     key: text,
     name: text,
@@ -157,7 +157,7 @@ export const resultsSchema = {
   type: 'object',
   properties: {
     format: { const: resultFormat },
-    version: { const: 2 },
+    version: { const: 3 },
     project: text,
     units: object({ force: { const: 'N' }, length: { const: 'm' }, lineLoad: { const: 'N/m' } }),
     axes: text,

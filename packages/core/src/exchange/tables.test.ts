@@ -5,14 +5,14 @@ import { formatNumber } from '../units/format'
 import { csvOf, shownAsCsv, shownAsTabbed } from './tables'
 
 const shown = [
-  ['level', 'at its foot, kN', 'note'],
+  ['level', 'base moment, kN', 'note'],
   ['Roof', formatNumber(-1234567.891, 1, 'comma'), 'x, "y"'],
   ['1', formatNumber(12.5, 1, 'comma'), '=1+1'],
 ]
 
 test('RFC 4180 by a library: numbers with a point and no spaces, words as they are, formulas defused', () => {
   expect(csvParseRows(shownAsCsv(shown))).toEqual([
-    ['level', 'at its foot, kN', 'note'],
+    ['level', 'base moment, kN', 'note'],
     ['Roof', '-1234567.9', 'x, "y"'],
     ['1', '12.5', "'=1+1"],
   ])

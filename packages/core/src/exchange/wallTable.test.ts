@@ -62,18 +62,18 @@ test('without a weight they are as the walls of the project', () => {
 })
 
 test.each([
-  ['to\nA2', '', 'Nothing says where a wall begins: a column from, or x1 and y1.'],
-  ['from,to\nA1,', 'to', 'A wall run needs an end.'],
+  ['to\nA2', '', 'The start is missing: add a column from, or x1 and y1.'],
+  ['from,to\nA1,', 'to', 'A wall run must have an end.'],
   ['from,to\nA1,A1', 'to', 'Start and end are the same point.'],
   ['from,to,via\nA1,A2,Q9', 'via', /Q9/],
-  ['from,to,weight\nA1,A2,-1 kN/m²', 'weight', 'A wall weighs 0 to 100 kN/m².'],
+  ['from,to,weight\nA1,A2,-1 kN/m²', 'weight', 'The wall weight must be 0 to 100 kN/m².'],
   ['from,to,weight\nA1,A2,3 kN', 'weight', /kN/],
-  ['from,to,height\nA1,A2,0 m', 'height', 'A wall is more than 0 and up to 100 m high.'],
-  ['from,to,height,less\nA1,A2,3 m,beam', 'less', 'A wall has a typed height, or one by rule, not both.'],
-  ['from,to,less\nA1,A2,ceiling', 'less', '“ceiling” is none of beam, slab, both, nothing.'],
-  ['from,to,openings\nA1,A2,120 %', 'openings', 'Openings are 0 to 1 of the face of a wall, or 0 to 100 %.'],
-  ['from,to,openings\nA1,A2,a door', 'openings', /Say “12 of/],
-  ['from,to,label\nA1,A2,W1\nB1,B2,W1', 'label', 'W1 is on the layout already.'],
+  ['from,to,height\nA1,A2,0 m', 'height', 'The wall height must be above 0 and up to 100 m.'],
+  ['from,to,height,less\nA1,A2,3 m,beam', 'less', 'Enter a height or a height rule, not both.'],
+  ['from,to,less\nA1,A2,ceiling', 'less', '“ceiling” is not one of beam, slab, both, nothing.'],
+  ['from,to,openings\nA1,A2,120 %', 'openings', 'Openings must be 0 to 1 of the wall area, or 0 to 100 %.'],
+  ['from,to,openings\nA1,A2,a door', 'openings', /Enter “12 of/],
+  ['from,to,label\nA1,A2,W1\nB1,B2,W1', 'label', 'W1 is already on the layout.'],
 ])('%j is refused at its place', (text, column, problem) => {
   expect(only(text).at(-1)).toMatchObject({
     column,

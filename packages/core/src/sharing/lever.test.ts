@@ -13,7 +13,7 @@ describe('spans between neighbouring supports, by hand', () => {
     ['in the middle of a span, half each', [0, 4], 2, 2, 10, [5, 5]],
     ['at a quarter', [0, 4], 1, 1, 8, [6, 2]],
     ['spread over the span', [0, 4], 0, 4, 8, [4, 4]],
-    ['spread over two spans: each takes its own part', [0, 4, 6], 0, 6, 12, [4, 6, 2]],
+    ['spread over two spans: each uses its own part', [0, 4, 6], 0, 6, 12, [4, 6, 2]],
     ['on a support: all to it', [0, 4, 6], 4, 4, 5, [0, 5, 0]],
     ['past the end: the far support lifts', [0, 4], 6, 6, 10, [-5, 15]],
     ['before the start', [0, 4], -1, -1, 8, [10, -2]],
@@ -23,7 +23,7 @@ describe('spans between neighbouring supports, by hand', () => {
   ] as const)('%s', (_, x, c, d, w, wanted) => expect(reactions(x, c, d, w)).toEqual(wanted))
 
   test.each([
-    ['a point past the end goes to the last support', [0, 4], 6, 6, 10, [0, 10]],
+    ['a point past the end goes all to the last support', [0, 4], 6, 6, 10, [0, 10]],
     ['a point before the start goes to the first', [0, 4], -1, -1, 8, [8, 0]],
     ['a spread load is cut at the last support', [0, 4], 2, 6, 4, [0.5, 3.5]],
     ['on both sides', [0, 4], -2, 6, 8, [4, 4]],

@@ -24,7 +24,7 @@ export const highestPlaceMeaning: Readonly<Record<string, ParameterMeaning>> = {
   [highestPlace]: {
     symbol: 'z_max',
     quantity: 'length',
-    name: 'highest place of a load on barriers',
+    name: 'maximum height of the barrier load',
     min: 0.5,
     max: 3,
   },

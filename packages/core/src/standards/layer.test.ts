@@ -22,7 +22,7 @@ const family: Family = {
   uses: { desk: { name: 'desks', group: 'B', sort: 'offices', reducible: true, kept: null } },
   meanings: {
     g: { symbol: 'γ', quantity: 'factor', name: 'partial factor', min: 0, max: 2 },
-    z: { symbol: 'z_min', quantity: 'length', name: 'least height', min: 1, max: 30 },
+    z: { symbol: 'z_min', quantity: 'length', name: 'minimum height', min: 1, max: 30 },
   },
   methods: { profile: ['plain', 'fancy'] },
   recommended: layer('recommended', {

@@ -125,7 +125,7 @@ describe('what is refused, with what to do', () => {
     ['(3 + 2', 'length', metric, /bracket is not closed/],
     ['3 +', 'length', metric, /missing at the end/],
     ['3 4', 'length', metric, /“4” is not understood/],
-    ['2 ft 6', 'length', metric, /Each part needs a unit/],
+    ['2 ft 6', 'length', metric, /Each part must have a unit/],
     ['1e308', 'length', metric, /too large/],
     ['1e999', 'length', metric, /too large/],
     ['NaN', 'length', metric, /not a number/],

@@ -37,7 +37,7 @@ export const BarrierLines = memo(function BarrierLines({ barriers }: { readonly 
       {alone && <PressLines barrier={first} />}
       <Note>
         Acts normal to the barrier, outwards (or inwards). Exported with its moment about the edge, in a separate case
-        that is not combined here.
+        that is not combined.
       </Note>
       <ConcernsHere ids={barriers.map(({ id }) => id).join()} />
     </Section>

@@ -65,8 +65,8 @@ function Overlaps({ patch }: { readonly patch: Patch }) {
     >
       {replaces
         ? isOver
-          ? `stands instead of ${labelOf(otherId)} there`
-          : `${labelOf(otherId)} stands instead of it there`
+          ? `replaces ${labelOf(otherId)} there`
+          : `replaced by ${labelOf(otherId)} there`
         : 'both apply there'}
     </Line>
   ))

@@ -158,8 +158,8 @@ function Levels({ record, caseId }: { readonly record: StoreyForces; readonly ca
         along the force
       </Line>
       <Note>
-        A separate case that is not combined here. Its distribution per storey is shown in Paths and exported with the
-        storey forces.
+        A separate case that is not combined. Its distribution per storey is shown in Paths and exported with the storey
+        forces.
       </Note>
     </Section>
   )

@@ -47,7 +47,7 @@ export function SetFiles({ basis: { family }, national }: SetFilesProps) {
   }
   return (
     <Files>
-      <Button kind="link" onPress={save} aria-label={`Save ${national?.name ?? 'the values'} as a file`}>
+      <Button kind="link" onPress={save} aria-label={`Export ${national?.name ?? 'the values'} as a file`}>
         export
       </Button>{' '}
       <FileButton
@@ -57,7 +57,7 @@ export function SetFiles({ basis: { family }, national }: SetFilesProps) {
         onFile={choose}
         aria-label="Import a value set from a file"
       >
-        load
+        import
       </FileButton>
       {problem !== null && <FieldProblem role="alert">{problem}</FieldProblem>}
     </Files>

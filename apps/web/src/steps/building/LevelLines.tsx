@@ -48,7 +48,7 @@ const none = 'none'
 /** Copies of its layout that a level can have for its own: as a choice, and as the history says it. */
 const ownCopies: Readonly<Record<OwnReach, { readonly words: string; readonly note: (level: string) => string }>> = {
   this: { words: 'make independent', note: (level) => `Independent layout for level ${level}` },
-  up: { words: 'make independent from here up', note: (level) => `Independent layout from level ${level} up` },
+  up: { words: 'make this and upper levels independent', note: (level) => `Independent layout from level ${level} up` },
 }
 
 /** Levels from the roof down: name, height of the storey below, elevation, layout. */
@@ -109,7 +109,7 @@ export const LevelLines = memo(function LevelLines() {
       <Line reference="add level">
         at elevation{' '}
         <TextLine
-          label="Elevation of add level level"
+          label="Elevation of the added level"
           value=""
           maxLength={40}
           placeholder={formatValue(between, 'length', format)}

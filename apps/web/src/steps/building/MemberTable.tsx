@@ -17,7 +17,8 @@ export function MemberTable({ layout }: { readonly layout: Layout }) {
         problems,
         count,
         labels: members.map(({ label }) => label),
-        beside: sections.length === 0 ? 'nothing else is added' : `new: ${sections.map(({ name }) => name).join(', ')}`,
+        beside:
+          sections.length === 0 ? 'no other objects are added' : `new: ${sections.map(({ name }) => name).join(', ')}`,
         add: () => edit.add(`Members from a table: ${count}`, [...sections, ...members]),
       }
     },

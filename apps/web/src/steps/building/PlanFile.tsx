@@ -116,7 +116,7 @@ function PlanLayers({ plan, layout, onDone }: PlanLayersProps) {
           reference={name === '' ? 'no layer' : name}
           result={
             <Choice
-              label={`Layer ${name} is`}
+              label={`Import layer ${name} as`}
               value={own(uses, name) ?? 'none'}
               options={layerOptions}
               onChange={(use) => setUses({ ...uses, [name]: use })}

@@ -4,7 +4,7 @@ import { useEdit, useNote } from '../../compute/useEdit'
 import { Line } from '../../sheet/Sheet'
 import { TextLine } from '../../ui/TextLine'
 
-/** Where the foot of a column, or the upper end of a hanger, lies aside of its own level's end. */
+/** Where the foot of a column, or the upper end of a hanger, of its own level's end. */
 export function RakeLine({ member }: { readonly member: Member }) {
   const format = useFormat()
   const edit = useEdit()
@@ -23,7 +23,7 @@ export function RakeLine({ member }: { readonly member: Member }) {
     <Line reference="rakes">
       its {end}{' '}
       <TextLine
-        label={`Horizontal offset of its ${end} lies aside`}
+        label={`Horizontal offset of its ${end}`}
         value={far ? shiftText([far[0] - at[0], far[1] - at[1]], format) : ''}
         placeholder={hangs ? 'vertical' : 'vertical'}
         maxLength={40}

@@ -73,7 +73,7 @@ const RuleLine = ({ rule, chosen, onChoose, onOpen }: RuleLineProps) => (
       <>
         <strong>{rule.count}</strong>{' '}
         {rule.waitsFor === null && (
-          <Button kind="link" onPress={onOpen} aria-label={`Open ${rule.name} as table`}>
+          <Button kind="link" onPress={onOpen} aria-label={`List ${rule.name} as table`}>
             list
           </Button>
         )}

@@ -48,7 +48,7 @@ function Side({ title, side, address }: SideProps) {
   const { nextBest } = side
   return (
     <Section title={title}>
-      {side.terms.length === 0 && <Note>No load case contributes here.</Note>}
+      {side.terms.length === 0 && <Note>No load case contributes.</Note>}
       {side.terms.map(({ caseId, name, action, factor, characteristic, reduction, value }) => (
         <Line key={caseId} reference={partOf(side, action)} result={<Value value={value} quantity="force" />}>
           {formatValue(factor, 'factor', format)} · {name}{' '}

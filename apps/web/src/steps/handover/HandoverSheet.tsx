@@ -15,15 +15,15 @@ import { HandedLoads } from './HandedLoads'
 const stages: readonly (readonly [ResultStage, string])[] = [
   ['cases', 'cases with their balance'],
   ['memberLoads', 'line and point loads of members, per load case'],
-  ['turningMoments', 'torsion of beams where a slab has only one support'],
+  ['memberTorsion', 'torsion of beams where a slab has only one support'],
   ['storeyForces', 'storey forces, with point of application'],
-  ['stiffElements', 'storey shear per lateral element, with base moment'],
+  ['lateralElements', 'storey shear per lateral element, with base moment'],
   ['thrusts', 'horizontal thrusts of raking columns and hangers'],
-  ['sidewaysLoads', 'horizontal member loads from loads normal to slopes and from pressure surfaces'],
+  ['horizontalMemberLoads', 'horizontal member loads from loads normal to slopes and from pressure surfaces'],
   ['barriers', 'horizontal line loads on barriers, with moments about the edge'],
   ['combinations', 'combinations with their factors'],
   ['envelopes', 'envelopes (maximum and minimum)'],
-  ['replacedValues', 'overridden standard values'],
+  ['overriddenValues', 'overridden standard values'],
 ]
 
 /** The files, what is in them, and whether their sums agree with the balance. */

@@ -80,8 +80,8 @@ export function LevelSums({ caseId, overview }: { readonly caseId: string; reado
         )}
         {balance?.handedOn && balance.handedOn !== 'stiffElements' && (
           <Note>
-            {balance.handedOn === 'barriers' ? 'Loads on barriers' : 'Storey forces'} are exported as they are: no
-            reaction of them is derived here.
+            {balance.handedOn === 'barriers' ? 'Loads on barriers' : 'Storey forces'} are exported; reactions are not
+            derived for them.
           </Note>
         )}
       </Section>

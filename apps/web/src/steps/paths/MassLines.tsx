@@ -43,8 +43,8 @@ export function MassLines() {
       </Line>
       <Note>
         {masses.clause}: permanent loads, the share of imposed load required by the standard, and additional seismic
-        mass. Half of each column is assigned to the level above and half to the level below; walls to the level they
-        stand on.
+        mass. Half of each column is assigned to the level above and half to the level below; walls to the level that
+        supports them.
       </Note>
     </Section>
   )

@@ -104,7 +104,7 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
       <OtherRules key={expandedId} levelId={levelId} panelId={view.id} caseId={caseId} sharing={view.sharing} />
       {lost && (
         <Warm>
-          Not carried: <Value value={view.notCarriedArea} quantity="area" />{' '}
+          Not carried: <Value value={view.notCarriedArea} quantity="area" />,{' '}
           <Value value={view.notCarried} quantity="force" address={`panelLost:${expandedId}:${caseId}`} /> in this case.{' '}
           {mends[view.sharing] ?? 'Extend beams under it, or rotate the span direction in Building.'}
         </Warm>

@@ -19,7 +19,7 @@ export function RakingLines({ view: { raking, hangs, expandedId, rows }, caseId 
     <Section title="Inclination">
       <Line reference="between its ends">
         <Value value={rise} quantity="length" strong={false} /> up,{' '}
-        <Value value={run} quantity="length" strong={false} /> aside
+        <Value value={run} quantity="length" strong={false} /> across
       </Line>
       <Line
         reference="at each end"

@@ -87,9 +87,7 @@ function Transferred({ reductions }: { readonly reductions: NonNullable<ColumnVi
   const reduced = basis?.transferred !== 'whole'
   return (
     <Line reference="from columns on transfer beams" result={<Value value={lowest.otherwise} quantity="force" />}>
-      {reduced
-        ? 'reduced here too; unreduced at the foot of the lowest length:'
-        : 'unreduced here; reduced at the foot of the lowest length:'}
+      {reduced ? 'also reduced; unreduced at the base:' : 'unreduced; reduced at the base:'}
     </Line>
   )
 }

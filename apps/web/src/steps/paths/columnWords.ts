@@ -21,9 +21,9 @@ const column: ColumnWords = {
 }
 
 const footings = {
-  base: 'stands on the base',
-  beam: 'stands on a beam',
-  slab: 'stands on the slab',
+  base: 'on the foundation',
+  beam: 'on a beam',
+  slab: 'on the slab',
   nothing: 'unsupported',
 } as const
 
@@ -35,7 +35,7 @@ export function wordsOf({ hangs, stretch, standsOn }: ColumnView): ColumnWords {
     gathered: 'all below',
     end: 'at the top',
     sense: 'at the top, tension',
-    support: standsOn === 'nothing' ? 'no hanger support above' : 'hangs from a beam',
+    support: standsOn === 'nothing' ? 'no hanger support above' : 'from a beam',
   }
 }
 

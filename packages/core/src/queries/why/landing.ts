@@ -87,7 +87,7 @@ export function landing(state: ProjectState, rest: string, why: Why): Traced | n
   if (source.kind === 'point')
     return pointForce({
       F: { ...traced, quantity: 'force', value: intensity },
-      eta: given('η', 'factor', part, 'share from the sharing sharing rule of the panel below'),
+      eta: given('η', 'factor', part, 'share from the sharing rule of the panel below'),
     })
   return lineForce({
     q: { ...traced, quantity: 'lineLoad', value: intensity },

@@ -30,7 +30,7 @@ const asce710 = layer('ASCE 7-10', {}, toLimit)
 
 /** ASCE 7-22: of the rows with D, L, L_r and W none differs from 7-16; the profile of the wind does, and snow (not derived yet). */
 const asce722 = layer('ASCE 7-22', {
-  'wind.K_d': remembered(1, 'ASCE 7-22 26.10.2: K_d stands in the load instead'),
+  'wind.K_d': remembered(1, 'ASCE 7-22 26.10.2: K_d is applied to the load instead'),
   ...profileValues('ASCE 7-22 table 26.11-1', 2.41, { B: [3280, 7.5], C: [2460, 9.8], D: [1935, 11.5] }),
 })
 

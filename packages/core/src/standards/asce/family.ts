@@ -108,7 +108,7 @@ export const asceFamily: Family = {
     wind: 'ASCE 7-16 26.5: one direction at a time',
     construction: 'ASCE 37: apart from the final stage',
     barrier: 'ASCE 7-16 4.5: apart from what acts downwards',
-    lateral: 'ASCE 7-16 1.4.2, 12.8.3: one way at a time; not derived here',
+    lateral: 'ASCE 7-16 1.4.2, 12.8.3: one direction at a time; not derived',
   },
   exclusions: [],
   ruleSets: [

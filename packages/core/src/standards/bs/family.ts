@@ -89,7 +89,7 @@ export const bsFamily: Family = {
     wind: 'BS 6399-2: one direction at a time',
     construction: 'BS 6399-1: apart from the final stage',
     barrier: 'BS 6399-1 10: apart from what acts downwards',
-    lateral: 'BS 8110-1 3.1.4.2: one way at a time; not derived here',
+    lateral: 'BS 8110-1 3.1.4.2: one direction at a time; not derived',
   },
   exclusions: [],
   ruleSets: [

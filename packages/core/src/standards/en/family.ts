@@ -34,7 +34,7 @@ export const enFamily: Family = {
     wind: 'EN 1991-1-4 4.2: one direction at a time',
     construction: 'EN 1991-1-6: apart from the final stage',
     barrier: 'EN 1991-1-1 6.4: apart from what acts downwards',
-    lateral: 'EN 1992-1-1 5.2(8), EN 1998-1 4.3.3.2.3: one way at a time; not derived here',
+    lateral: 'EN 1992-1-1 5.2(8), EN 1998-1 4.3.3.2.3: one direction at a time; not derived',
   },
   exclusions: [{ actions: ['roof', 'wind'], clause: 'EN 1991-1-1 3.3.2(1)' }],
   ruleSets: [

@@ -113,7 +113,7 @@ export const isFamily: Family = {
     wind: 'IS 875-3: one direction at a time',
     construction: 'IS 875-2: apart from the final stage',
     barrier: 'IS 875-2 table 3: apart from what acts downwards',
-    lateral: 'IS 1893-1 7.6.3: one way at a time; not derived here',
+    lateral: 'IS 1893-1 7.6.3: one direction at a time; not derived',
   },
   exclusions: [],
   ruleSets: [

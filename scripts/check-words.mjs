@@ -1,0 +1,48 @@
+// Every text that a person may read, in the sources and documents, held to the words of the trade (docs/language.md).
+//   --list   prints the texts instead
+import { execFileSync } from 'node:child_process'
+import fs from 'node:fs'
+import path from 'node:path'
+import { root } from './lib/console.mjs'
+import { banned, exceptions } from './words/banned.mjs'
+import { prose } from './words/prose.mjs'
+import { namesApart, visibleStrings } from './words/visibleStrings.mjs'
+
+const git = (...patterns) =>
+  execFileSync('git', ['ls-files', ...patterns], { cwd: root, encoding: 'utf8' })
+    .split('\n')
+    .filter(Boolean)
+const sources = git('packages/*/src/*.ts', 'packages/*/src/*.tsx', 'apps/*/src/*.ts', 'apps/*/src/*.tsx').filter(
+  (file) => !/\.test\.|\/testing\//.test(file) && fs.existsSync(path.join(root, file)),
+)
+// what was decided stays as it was written
+const documents = git('*.md').filter((file) => !file.startsWith('docs/decisions/'))
+
+const texts = [
+  ...sources.flatMap((file) => visibleStrings(root, file)),
+  ...documents.flatMap((file) => prose(root, file)),
+]
+if (process.argv.includes('--list')) {
+  for (const { file, line, text } of texts) console.log(`${file}:${line} ${text}`)
+  process.exit()
+}
+
+const used = new Set()
+const excused = (text) => exceptions.some(([part], i) => text.includes(part) && used.add(i))
+const problems = texts.flatMap(({ file, line, text }) =>
+  banned.flatMap(([pattern, instead]) => {
+    const found = pattern.exec(text)
+    return found && !excused(text) ? [`${file}:${line} “${found[0].trim()}” (${instead}): ${text}`] : []
+  }),
+)
+for (const { file, line, name, label } of sources.flatMap((file) => namesApart(root, file)))
+  problems.push(`${file}:${line} the accessible name “${name}” does not contain the label “${label}”`)
+exceptions.forEach(([part, reason], i) => {
+  if (!used.has(i)) problems.push(`no text has “${part}” any more, which was excepted as ${reason}`)
+})
+
+for (const problem of problems) console.error(problem)
+console.log(
+  problems.length === 0 ? `${texts.length} texts in the words of the trade` : `${problems.length} texts to mend`,
+)
+process.exitCode = problems.length > 0 ? 1 : 0

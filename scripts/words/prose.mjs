@@ -1,0 +1,22 @@
+// The prose of a document: its paragraphs, list entries, headings and cells, without code, links' targets and comments.
+import fs from 'node:fs'
+import path from 'node:path'
+
+export function prose(root, file) {
+  let code = false
+  return fs
+    .readFileSync(path.join(root, file), 'utf8')
+    .split('\n')
+    .flatMap((line, i) => {
+      if (/^\s*```/.test(line)) code = !code
+      if (code || /^\s*```/.test(line)) return []
+      const text = line
+        .replace(/`[^`]*`/g, '')
+        .replace(/\]\([^)]*\)/g, ']')
+        .replace(/<!--.*?-->/g, '')
+        .replace(/[*_#>|[\]]/g, ' ')
+        .replace(/\s+/g, ' ')
+        .trim()
+      return /[A-Za-z]/.test(text) ? [{ file, line: i + 1, text, from: 'document' }] : []
+    })
+}
