@@ -32,6 +32,7 @@ async function runChecks() {
     (async () => {
       await check('lockfile', [at('scripts/check-lock.mjs')])
       await check('documents', [at('scripts/check-docs.mjs')])
+      await check('words', [at('scripts/check-words.mjs')])
       await check('mutants', [at('scripts/check-mutants.mjs')])
       await check('format', [at('node_modules/prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'])
     })(),

@@ -9,12 +9,13 @@ export function prose(root, file) {
     .split('\n')
     .flatMap((line, i) => {
       if (/^\s*```/.test(line)) code = !code
-      if (code || /^\s*```/.test(line)) return []
+      if (code || /^\s*```/.test(line) || /^ {4}/.test(line)) return []
       const text = line
         .replace(/`[^`]*`/g, '')
         .replace(/\]\([^)]*\)/g, ']')
         .replace(/<!--.*?-->/g, '')
-        .replace(/[*_#>|[\]]/g, ' ')
+        .replace(/[|]/g, ' · ')
+        .replace(/[*_#>[\]]/g, ' ')
         .replace(/\s+/g, ' ')
         .trim()
       return /[A-Za-z]/.test(text) ? [{ file, line: i + 1, text, from: 'document' }] : []
