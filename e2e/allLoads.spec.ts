@@ -27,7 +27,7 @@ async function massWeight(page: Page, level: string): Promise<number> {
 
 /** Finishes of 0.50 kN/m², partitions, construction and mass only of a load key; pressures in kN/m². */
 async function giveAll(page: Page, key: string, partitionWeight: string | null): Promise<void> {
-  await page.getByRole('button', { name: 'by load', exact: true }).first().click()
+  await page.getByRole('button', { name: 'by weight', exact: true }).first().click()
   if (partitionWeight !== null) await type(page, `partition weight of ${key}`, partitionWeight)
   const construction = page.getByRole('textbox', { name: `construction, imposed, of ${key}` })
   if ((await construction.count()) === 0) await page.getByText('Construction stage, mass').first().click()
@@ -107,10 +107,10 @@ test('a house with every kind of load', async ({ page, request }) => {
   await find(page, 'actions step')
   await type(page, 'factor on self-weight', '1.1')
   await expectCase(page, 'self-weight', 1.1 * (slabs + beams + columns))
-  await expect(page.getByText(/^Self-weight counts 1\.10 times/)).toBeVisible()
+  await expect(page.getByText(/^Self-weight is multiplied by 1\.10/)).toBeVisible()
   await page.getByRole('button', { name: 'Count self-weight once' }).click()
   await expectCase(page, 'self-weight', slabs + beams + columns)
-  await expect(page.getByText(/^Self-weight counts/)).toHaveCount(0)
+  await expect(page.getByText(/^Self-weight is multiplied/)).toHaveCount(0)
   await giveAll(page, 'Floor', '1.0')
   await expectCase(page, 'build-ups', floor * 0.5)
   await expectCase(page, 'imposed: imposed, category A', floor * 2)

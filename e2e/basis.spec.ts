@@ -19,7 +19,7 @@ test('the family is changed: uses, loads and combinations follow, and it is undo
       'basicWindVelocity'
     ]
   expect(await velocity()).toBeNull()
-  const table = page.getByRole('table', { name: 'Imposed loads by use' })
+  const table = page.getByRole('table', { name: 'Live loads by use' })
   await expect(table.getByRole('row', { name: /dining rooms, restaurants 4\.79 .* Reading room/ })).toBeVisible()
   await page.getByRole('link', { name: /Envelopes/ }).click()
   await expect(page.getByRole('button', { name: /Rules/ })).toContainText('strength (LRFD), 2.3.1')
@@ -43,14 +43,14 @@ test('a set of values leaves as a file, comes back edited, and a broken one is r
   await saved(page)
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save Germany as a file' }).click(),
+    page.getByRole('button', { name: 'Export Germany as a file' }).click(),
   ])
   const text = readFileSync(await download.path(), 'utf8')
   const input = page.getByLabel('Value set file')
   const load = (name: string, content: string) =>
     input.setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) })
   await load('broken.json', text.replace('"value": 2000', '"value": "two"'))
-  await expect(page.getByRole('alert')).toContainText('A finite number is expected here')
+  await expect(page.getByRole('alert')).toContainText('A finite number is expected')
   await load('ours.json', text.replace('"name": "Germany"', '"name": "Germany, our office"'))
   await expect(page.getByRole('button', { name: /National Annex$/ })).toContainText('Germany, our office')
   await saved(page)
@@ -80,7 +80,7 @@ test('the site: by its address or on the map, taken over in one step, and each v
   await page.goto(`/p/${project}/basis`)
   await type(page, 'Place', 'Nowhere')
   await page.getByRole('button', { name: 'Search', exact: true }).click()
-  await expect(page.getByRole('alert')).toContainText('It knows Aldermouth, Saltmarsh End, Marrowfield')
+  await expect(page.getByRole('alert')).toContainText('Known towns: Aldermouth, Saltmarsh End, Marrowfield')
   await type(page, 'Place', '3 Mill Lane, Thornby')
   await page.getByRole('button', { name: 'Search', exact: true }).click()
   await expect(page.getByText('wind, zone 1')).toBeVisible()
@@ -134,13 +134,13 @@ test('the source of a parameter is one click away: its clause, its table with th
       .locator('xpath=ancestor::*[.//button[contains(@aria-label, "why?")]][1]')
     await line.getByRole('button', { name: /why\?/ }).first().click()
   }
-  await ask('^.{0,2}Imposed loads by use', 'q_k, imposed load, C3')
+  await ask('^.{0,2}Imposed loads by use', 'q_k, uniform load, C3')
   await expect(why.getByText('EN 1991-1-1 table 6.2, EN, recommended values, from memory')).toBeVisible()
   await expect(why.locator('tr[aria-current]')).toHaveText(/C3 · museums, halls5\.004\.01\.00uses it/)
   await expect(why.locator('td[data-read]')).toHaveText('5.00')
   await expect(why.getByText(/recommended 5\.00\skN\/m²; may be 0\.00\skN\/m² to 100\.00\skN\/m²/)).toBeVisible()
   // the foyers of two floors: 25.92 m², and flights of stairs of 9 m² in plan
-  await expect(why.getByRole('img', { name: /Where this building has it/ })).toContainText(/34\.9\sm².*34\.9\sm²/)
+  await expect(why.getByRole('img', { name: /Use in this building/ })).toContainText(/34\.9\sm².*34\.9\sm²/)
   await ask('^.{0,2}Partial factors', 'γ_Q, variable, unfavourable')
   await expect(why.locator('tr[aria-current]')).toContainText('variable, unfavourable')
   // 1.5 · 2368.8 kN

@@ -46,5 +46,5 @@ test('beams that become bearing walls: line reactions, stretch by stretch, down 
   // a stretch and its strip through the levels
   await table.getByRole('rowheader', { name: 'B1/3' }).click()
   await expect(page.getByRole('heading', { name: 'Piece of wall B1/3' })).toBeVisible()
-  await expect(page.getByText('stands on the base')).toBeVisible()
+  await expect(page.getByText('on the foundation')).toBeVisible()
 })

@@ -78,7 +78,7 @@ test('what lies in the plane of an elevation is drawn there on its level, and co
   await saved(page)
   expect(await paths()).toContain('beam [[12,0],[12,2.5]]')
   await typePlace(page, 'A at 1 to B at Roof')
-  await expect(page.getByRole('alert')).toContainText('lies on one level')
+  await expect(page.getByRole('alert')).toContainText('is on one level')
   await page.getByRole('button', { name: 'Cancel', exact: true }).click()
 
   // the handle beside what is picked copies it along the plane

@@ -38,7 +38,7 @@ test('a hall from one sentence, its roof by true area, its bars in space', async
 
   // the whole building in space shares what is picked
   await page.getByRole('radio', { name: '3D' }).click()
-  await expect(page.getByTestId('drawing')).toHaveAttribute('aria-label', /in space/)
+  await expect(page.getByTestId('drawing')).toHaveAttribute('aria-label', /in 3D/)
   await expect(page.getByRole('heading', { name: 'T2', exact: true })).toBeVisible()
   await page.getByTestId('drawing').focus()
   await page.keyboard.press('Shift+ArrowLeft')

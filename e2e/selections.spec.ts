@@ -11,8 +11,8 @@ test('walls found by their value, kept by a name, called back, and repeated inst
   // the walls round the reading floors weigh 6.51 and 6.23 kN/m
   await page.keyboard.press('Control+k')
   await page.keyboard.type('wall runs above 6 kN/m')
-  await expect(page.getByRole('option', { name: 'Pick 2 wall runs above 6.00 kN/m' })).toBeVisible()
-  await page.getByRole('option', { name: 'Pick 2 wall runs above 6.00 kN/m' }).click()
+  await expect(page.getByRole('option', { name: 'Select 2 wall runs above 6.00 kN/m' })).toBeVisible()
+  await page.getByRole('option', { name: 'Select 2 wall runs above 6.00 kN/m' }).click()
   await expect(page.getByRole('heading', { name: 'Wall run W1' })).toBeVisible()
   await type(page, 'Save selection as', 'outer walls')
   await expect(page.getByText('saved as “outer walls”')).toBeVisible()

@@ -59,7 +59,7 @@ test('a panel is shared by stiffness, and says how fine it was solved', async ({
   await type(page, 'Thickness of the slab', '')
   await saved(page)
   await page.goto(pick('paths', id, panel))
-  await expect(sheet.getByText(/Give it a slab/)).toBeVisible()
+  await expect(sheet.getByText(/Assign a slab/)).toBeVisible()
   // on both of its levels: 2 x 129.6 kN
   await expect.poll(() => balance(page)).toContain('259.2 kN not carried')
 })
@@ -99,7 +99,7 @@ test('area loads left of a line, member loads right of it: the line moves by key
 })
 
 test('a beam that takes no load hands all of it to what remains', async ({ page, request }) => {
-  const id = await newProject(request, 'Takes none', 'demo')
+  const id = await newProject(request, 'Excluded load', 'demo')
   const records = (await (await request.get(`/api/projects/${id}`)).json()) as {
     readonly records: Readonly<
       Record<string, { readonly id: string; readonly label?: string; readonly layout?: string }>
@@ -162,7 +162,7 @@ test('line loads are handed over in pieces, and the sums of the file stay', asyn
   await page.getByRole('button', { name: /Line loads are exported as/ }).click()
   await page.getByRole('option', { name: 'one uniform load per member' }).click()
   await expect(page.getByText(/segments become \d+\. Force is kept, the centroid is not/)).toBeVisible()
-  await expect(page.getByText(/moment at an end of .* if it were held/)).toBeVisible()
+  await expect(page.getByText(/moment at an end of .* if the end were restrained/)).toBeVisible()
   await expect(page.getByText('agrees').first()).toBeVisible()
   await expect(page.getByText('differs')).toHaveCount(0)
 })

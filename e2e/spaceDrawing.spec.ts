@@ -10,7 +10,7 @@ test('in space members go from joint to joint, and floors are drawn on the level
   const id = await builtFrom(page, request, '3D', sentence)
   await page.getByRole('radio', { name: '3D' }).click()
   const picture = page.getByTestId('drawing')
-  await expect(picture).toHaveAccessibleName(/in space/)
+  await expect(picture).toHaveAccessibleName(/in 3D/)
   const drawn = async (kind: string) =>
     Object.values((await openRecords(request, id)).records).filter((record) => record.kind === kind)
 

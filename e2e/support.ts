@@ -94,7 +94,7 @@ export async function takeTool(page: Page, name: string): Promise<void> {
 
 /** Types a place of what is being drawn. */
 export async function typePlace(page: Page, text: string, end = 'Enter'): Promise<void> {
-  const line = page.getByRole('textbox', { name: /^Place of the/ })
+  const line = page.getByRole('textbox', { name: /^Position of the/ })
   await line.fill(text)
   await line.press('Enter')
   if (end !== 'Enter') await line.press(end)

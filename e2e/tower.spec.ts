@@ -18,7 +18,7 @@ test('a tower of forty storeys in six typical ranges, each edited alone', async 
   // six typical ranges: 1-7, 8-14, 15-21, 22-28, 29-35, 36-39, and the roof
   for (const level of ['8', '15', '22', '29', '36']) {
     await page.getByRole('button', { name: new RegExp(`Layout of level ${level}$`) }).click()
-    await page.getByRole('option', { name: 'make independent from here up' }).click()
+    await page.getByRole('option', { name: 'make this and upper levels independent' }).click()
     await expect(
       page.getByRole('button', { name: new RegExp(`^Undo: Independent layout from level ${level} up`) }),
     ).toBeVisible()

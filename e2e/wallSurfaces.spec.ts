@@ -29,8 +29,8 @@ test('a facade takes wind: girders, columns and levels get what one works out by
   const sheet = page.getByRole('region', { name: 'Actions' })
   await sheet.getByRole('button', { name: 'show wind from the south' }).click()
   await expect(sheet).toContainText(/applied.*75\.6/s)
-  await expect(sheet).toContainText(/held by\s*level 1\s*37\.8/)
-  await expect(sheet).toContainText(/held by\s*level Base\s*37\.8/)
+  await expect(sheet).toContainText(/supported by\s*level 1\s*37\.8/)
+  await expect(sheet).toContainText(/supported by\s*level Base\s*37\.8/)
   await expect.poll(() => balance(page)).toContain('applied 226.8 kN')
 
   // from column to column each inner one takes 7.2 by 3.5 m

@@ -11,10 +11,10 @@ export const views = [
     shows: 'Peak velocity pressure at the top',
     then: async (page) => {
       await page.getByRole('button', { name: /Imposed loads by use/ }).click()
-      const field = page.getByRole('textbox', { name: 'q_k, imposed load, C3' })
+      const field = page.getByRole('textbox', { name: 'q_k, uniform load, C3' })
       const line = field.locator('xpath=ancestor::*[.//button[contains(@aria-label, "why?")]][1]')
       await line.getByRole('button', { name: /why\?/ }).click()
-      await page.getByRole('img', { name: /Where this building has it/ }).waitFor()
+      await page.getByRole('img', { name: /Use in this building/ }).waitFor()
     },
   },
   {
@@ -33,7 +33,7 @@ export const views = [
     address: `${demo}/actions?shown=area`,
     shows: 'Floor loads',
     then: async (page) => {
-      await press('Show in dark colours')(page)
+      await press('Switch to dark colours')(page)
       await page.getByRole('img', { name: 'Section through the floor, to scale' }).first().scrollIntoViewIfNeeded()
     },
   },
@@ -72,7 +72,7 @@ export const views = [
     shows: 'Supporting members',
     then: async (page) => {
       await page.getByRole('img', { name: /^Elevation of segment/ }).scrollIntoViewIfNeeded()
-      await page.getByText('held by').last().scrollIntoViewIfNeeded()
+      await page.getByText('supported by').last().scrollIntoViewIfNeeded()
     },
   },
   { name: 'space', address: `${demo}/paths?view=space&shown=both`, shows: 'By level' },

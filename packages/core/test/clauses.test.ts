@@ -48,7 +48,7 @@ describe('allowances for partitions (clauses from memory)', () => {
     const { key, standard } = keyed('IS', { use: 'offices', partitionWeight: 4010 })
     expect(partitionAllowance(key, null, standard)).toMatchObject({
       value: null,
-      concerns: [{ code: 'partitions.too-heavy', severity: 'blocking' }],
+      concerns: [{ code: 'partitions.too-heavy' }],
     })
   })
 

@@ -167,7 +167,7 @@ describe('a floor that hangs', () => {
     expect(stopped.view?.standsOn).toBe('nothing')
     const said = concernsOf(stopped.state).filter(({ code }) => code === 'hanger.unsupported')
     expect(said.map((one) => concernSentence(one, metricPoint))).toEqual([
-      'N of level 1 no hanger support above, and 2.0 kN with it. Put beams or hangers above.',
+      'N of level 1 has no support above, so 2.0 kN is not carried. Add beams or hangers above.',
     ])
   })
 

@@ -91,7 +91,7 @@ describe('columns that rake', () => {
     })
     const said = concernsOf(state).filter(({ code }) => code === 'level.pushed')
     expect(said.map((one) => concernSentence(one, metricPoint))).toEqual([
-      'Level 1 is pushed sideways, by 45.0 kN in imposed, category B alone: by what rakes, by loads normal to a slope, or by pressure on walls. Nothing here holds that; it is exported to the frame analysis.',
+      'Level 1 has a horizontal thrust of 45.0 kN in imposed, category B, from raking members, loads normal to a slope or pressure on walls, and no lateral elements; it is exported to the frame analysis. Add lateral elements to distribute it.',
     ])
   })
 
@@ -227,10 +227,10 @@ describe('columns that rake', () => {
     expect(Object.fromEntries((heading ?? []).map((name, i) => [name, row?.[i]]))).toMatchObject({
       label: 'R',
       level: '1',
-      'x at its level [m]': '6',
-      'x at its other end [m]': '9',
-      'Fx on its level [kN]': '-45',
-      'compression along it [kN]': '75',
+      'x at level [m]': '6',
+      'x at other end [m]': '9',
+      'Fx on level [kN]': '-45',
+      'axial compression [kN]': '75',
     })
   })
 

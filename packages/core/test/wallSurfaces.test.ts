@@ -70,7 +70,7 @@ describe('1 kN/m² on 6 by 3 m over the south beam of a bay', () => {
     const why = ask(state, { kind: 'why', address: `thrusts:${storey.top.id}:${typedLoads}:y` })
     expect(why?.value).toBeCloseTo(9000, 4)
     expect(why?.basis.kind === 'sum' && why.basis.terms.map(({ label }) => label)).toEqual([
-      'pressure surface O1, stretch 1',
+      'pressure surface O1, segment 1',
     ])
   })
 

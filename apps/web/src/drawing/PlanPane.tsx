@@ -4,6 +4,7 @@ import styled from 'styled-components'
 import { useStore } from 'zustand'
 import { useShallow } from 'zustand/react/shallow'
 import { useAnswer, useFormat, useRecord, useRecords, useSession } from '../compute/SessionContext'
+import { useDeletePicked } from '../compute/picked'
 import { useLit } from '../sheet/litStore'
 import { useLook } from '../state/look'
 import { Drawing, type DrawingProps, type Split } from './Drawing'
@@ -98,8 +99,10 @@ function FlatPane({ scene, split, outlined, drawing, onKey, foot }: FlatPaneProp
   const [look, change] = useLook()
   const { level, go } = useLevel()
   const reached = useReached(level?.id ?? '')
+  const removePicked = useDeletePicked()
   const keys = (event: KeyboardEvent): boolean => {
     if (onKey?.(event)) return true
+    if (event.key === 'Delete') return removePicked()
     if (event.key !== 'PageUp' && event.key !== 'PageDown') return false
     go(event.key === 'PageUp' ? 1 : -1)
     return true

@@ -1,16 +1,12 @@
 import { memo, type ReactNode } from 'react'
 import {
   changePictures,
-  deletionEdits,
   drawnOf,
-  isDrawn,
   moved,
   readRepeat,
   readShiftText,
   repeatEdits,
   newId,
-  recordIdOf,
-  type Document,
   type Edit,
   type Drawn,
   type Rec,
@@ -21,6 +17,7 @@ import { countOf } from './countOf'
 import { useStore } from 'zustand'
 import { useShallow } from 'zustand/react/shallow'
 import { useDocumentState, useFormat, useGetDocument, useRecords, useSession } from '../compute/SessionContext'
+import { nameOfPicked, pickedOf, useDeletePicked } from '../compute/picked'
 import { kindNames, useEdit } from '../compute/useEdit'
 import { useLook } from '../state/look'
 import { Button } from '../ui/Button'
@@ -37,22 +34,16 @@ export function usePicked(): readonly Drawn[] {
   )
 }
 
-const pickedOf = (document: Document, picked: readonly string[]): readonly Drawn[] => [
-  ...new Set(picked.map((id) => document.records.get(recordIdOf(id))).filter(isDrawn)),
-]
-
-const nameOf = (records: readonly Drawn[]): string | null =>
-  records.length === 0 ? null : records.length === 1 ? (records[0]?.label ?? '') : `${records.length} picked`
-
 /** What can be done with whatever is picked: move it, repeat it, take it away. */
 export const PickedTools = memo(function PickedTools() {
   const getDocument = useGetDocument()
   const format = useFormat()
   const edit = useEdit()
-  const [look, change] = useLook()
-  const name = useDocumentState(({ document }) => nameOf(pickedOf(document, look.picked)))
+  const [look] = useLook()
+  const name = useDocumentState(({ document }) => nameOfPicked(pickedOf(document, look.picked)))
   const one = useDocumentState(({ document }) => pickedOf(document, look.picked).length === 1)
   const pickedNow = () => pickedOf(getDocument(), look.picked)
+  const remove = useDeletePicked()
   if (name === null) return null
   const move = (text: string): string | undefined => {
     if (text === '') return undefined
@@ -81,10 +72,6 @@ export const PickedTools = memo(function PickedTools() {
         <ChangePictures pictures={changePictures(getDocument(), edits)} />
       </>
     )
-  }
-  const remove = () => {
-    const refused = edit.apply(`Deleted ${name}`, deletionEdits(getDocument(), pickedNow()))
-    if (!refused) change({ picked: [] })
   }
   return (
     <Section title={one ? 'Change its position' : 'Change their positions'}>

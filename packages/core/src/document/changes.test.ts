@@ -82,12 +82,12 @@ describe('a change set', () => {
     [
       'takes away what others point at',
       [{ id: building.section.id, before: building.section, after: null }],
-      /not there/,
+      /It refers to section:\w+, which does not exist\./,
     ],
     [
       'gives a record another id than the edit',
       [{ id: top.id, before: top, after: { ...top, id: base.id } }],
-      /another id/,
+      /The record in this edit has a different id\./,
     ],
     [
       'brings a level onto another',

@@ -89,7 +89,7 @@ describe('what must hold between records', () => {
 
   test('a level has one layout, from below to above, and the base has none', () => {
     expect(withRecords(({ building, second }) => [building.layout('Roof', null, second)])).toEqual([
-      expect.stringMatching(/Level 2 has a layout from another range already/),
+      expect.stringMatching(/records\.levelRange:\w+: Level 2 already has a layout/),
     ])
     expect(withRecords(({ building, base }) => [building.layout('Base', null, base)])).toEqual([
       expect.stringMatching(/lowest level is the base/),
@@ -129,7 +129,7 @@ describe('what must hold between records', () => {
     ).toEqual([
       expect.stringMatching(/A beam has two points/),
       expect.stringMatching(/A column has one point, or two if raking/),
-      expect.stringMatching(/height is to be typed/),
+      expect.stringMatching(/records\.wallRun:\w+\.height: The height is missing\./),
     ])
   })
 })

@@ -72,6 +72,6 @@ test('labels count on; without a layout there is nothing for it to belong to', (
     ),
   ).toMatchObject({
     ok: false,
-    problem: expect.stringMatching(/^No level carries a layout/),
+    problem: expect.stringMatching(/^No level has a layout yet\./),
   })
 })

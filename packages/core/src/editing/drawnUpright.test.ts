@@ -84,7 +84,7 @@ test('a raking column goes down to the next level that carries, whichever end wa
     })
   expect(draw('rakingColumn', [high, [2.5, 3]])).toMatchObject({
     ok: false,
-    problem: expect.stringMatching(/next below/),
+    problem: expect.stringMatching(/A raking column runs from a level to the next level below with a/),
   })
 })
 
@@ -103,10 +103,10 @@ test.each<[Tool, readonly Point[], RegExp]>([
       [0, 3],
       [4, 6],
     ],
-    /^A beam lies on one level/,
+    /^A beam is on one level; on a slope, draw it on the plan and it/,
   ],
   ['rakingColumn', [[0, 3]], /needs 2 points/],
-  ['strut', [[0, 3]], /two points/],
+  ['strut', [[0, 3]], /Two points are needed\./],
 ])('%s %j', (tool, points, problem) => {
   expect(block().draw(tool, points)).toMatchObject({ ok: false, problem: expect.stringMatching(problem) })
 })
@@ -116,7 +116,7 @@ test('without a layout nothing can be drawn; rings and what is found in them are
   bare.level('Base', 0)
   expect(drawUpright('column', [[0, 3]], { axis: 'x', depth: 0 }, bare.document, seededRandom(1))).toMatchObject({
     ok: false,
-    problem: expect.stringMatching(/^No level carries a layout/),
+    problem: expect.stringMatching(/^No level has a layout yet\./),
   })
   const left = (Object.keys(tools) as Tool[]).filter((tool) => !drawsUpright(tool))
   expect(left.sort()).toEqual(

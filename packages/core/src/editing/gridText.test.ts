@@ -41,11 +41,11 @@ describe('spacings go on from the last line', () => {
   })
 
   test.each([
-    ['', /Enter a spacing or more/],
+    ['', /Enter a spacing or several, e\.g\. 3 x 7\.2, 6\.0\./],
     ['3 x', /./],
     ['0', /0\.05 m to 100000 m/],
     ['900 x 3', /More than 200/],
-    ['0 x 3', /None is asked for/],
+    ['0 x 3', /The count is zero\. Enter 3 x 7\.2, 6\.0\./],
     ['150 x 3, 150 x 3', /More than 200 at once/],
   ])('%j is refused', (text, problem) => {
     const read = readSpacings(text, 'x', site().ground)
@@ -69,7 +69,7 @@ describe('grids that are not square', () => {
   })
 
   test('lines that leave a point, and rings round it', () => {
-    const read = readFreeGrid('about 0; 0: 4 lines every 90° from 0°,bays at 6, 12 m', site().ground)
+    const read = readFreeGrid('about 0; 0: 4 lines every 90° from 0°, rings at 6, 12 m', site().ground)
     expect(read.ok && read.lines.map(({ axis, label, at }) => [axis, label, at])).toEqual([
       ['line', '3', 0],
       ['line', '4', 0],
@@ -85,15 +85,15 @@ describe('grids that are not square', () => {
   })
 
   test.each([
-    ['nowhere', /no crossing|no direction|Say/],
-    ['A1', /goes through two places/],
-    ['A1 to A1', /are one/],
-    ['about A1', /about which place/],
+    ['nowhere', /“nowhere” is not an intersection of grid lines, and there is no previous/],
+    ['A1', /A skew line has two points: A1 to C4\./],
+    ['A1 to A1', /The two points are the same\./],
+    ['about A1', /Enter the centre: about 0; 0: 8 lines every 22\.5°\./],
     ['about Z9: 4 lines every 90°', /Z9/],
-    ['about A1: 5 lines every 90°', /go round more than once/],
-    ['about A1: 5 lines every 0°', /is nothing/],
-    ['about A1:bays at 0', /radius above nothing/],
-    ['about A1: so many', /Say lines,bays or both/],
+    ['about A1: 5 lines every 90°', /5 lines every 90° exceed a full circle\./],
+    ['about A1: 5 lines every 0°', /The angle between the lines is zero\./],
+    ['about A1: rings at 0', /radius of a ring must be above 0/],
+    ['about A1: so many', /Enter lines, rings or both: 8 lines every 22\.5°, rings at 6, 12 m\./],
   ])('%j is refused', (text, problem) => {
     const read = readFreeGrid(text, site().ground)
     expect(read.ok ? '' : read.problem).toMatch(problem)

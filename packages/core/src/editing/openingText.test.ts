@@ -32,7 +32,7 @@ test('as it is written it is read again', () => {
 test.each([
   ['windows', /Enter “12 of/],
   ['0 of 1 x 1 m', /1 to 10 000/],
-  ['1 of 0 x 2 m', /more than 0/],
+  ['1 of 0 x 2 m', /An opening must be above 0 and up to 100 m wide and high\./],
   ['1 of 1 x 200 m', /up to 100 m/],
   ['1 of 1 x 2 kg', /./],
 ])('%s', (text, problem) => expect(read(text)).toMatch(problem))

@@ -75,12 +75,12 @@ describe('places as they are typed while drawing', () => {
   })
 
   test.each([
-    ['', /Enter a place/],
-    ['D2', /“D2” is no crossing of grid lines, and there is no point yet/],
-    ['3 m east', /there is no point yet/],
-    ['A1 to', /there is no point yet|Enter a place|no crossing|no direction/],
+    ['', /Enter a point, e\.g\. B2 or 4\.2 m east\./],
+    ['D2', /“D2” is not an intersection of grid lines, and there is no previous point/],
+    ['3 m east', /“3 m east” is not an intersection of grid lines, and there is no previous/],
+    ['A1 to', /“A1 to” is not an intersection of grid lines, and there is no previous/],
     ['A1 + 4.2 m', /“4\.2 m” has no direction/],
-    ['A1 + 4,2 m east', /write 4\.2/],
+    ['A1 + 4,2 m east', /“4,2” is not understood\. Write 4\.2\./],
     ['A1 + 4 kN east', /not a unit/],
     ['1; two', /“two” is not a number/],
     ['A1 + 3 at 5 m', /not a unit/],

@@ -103,8 +103,8 @@ describe('a section by its shape', () => {
     ['circle 0', 'The diameter is outside 1 mm to 20 m.'],
     ['circle 30 m', 'The diameter is outside 1 mm to 20 m.'],
     ['circle many', 'many'],
-    ['tube 100 x 200 x 50', 'The walls are thicker than half of it'],
-    ['pipe 100 x 60', 'The walls are thicker than half of it'],
+    ['tube 100 x 200 x 50', 'The walls are thicker than half the section.'],
+    ['pipe 100 x 60', 'The walls are thicker than half the section.'],
   ])('“%s” is refused', (text, problem) => {
     const found = read(text)
     expect(found.ok ? '' : found.problem).toContain(problem)

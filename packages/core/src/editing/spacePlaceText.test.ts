@@ -46,8 +46,8 @@ test('from the point before: up and down, and in plan at its height', () => {
 
 test.each([
   ['B2', /“B2” has no height\. Enter B2 at Roof/],
-  ['2 m up', /no point yet/],
+  ['2 m up', /There is no previous point to continue from\./],
   ['B2 at Attic', /./],
-  ['Z9 at Roof', /no crossing of grid lines/],
+  ['Z9 at Roof', /“Z9” is not an intersection of grid lines, and there is no previous point/],
   ['B2 at 3 kg', /./],
 ])('%s', (text, problem) => expect(read(text)).toMatch(problem))

@@ -25,9 +25,9 @@ test('as it is written it is read again, with a point and with a comma', () => {
 })
 
 test.each([
-  ['a window', /Say “1.2 x 1.5/],
-  ['1.2 x 1.5 m', /Say “1.2 x 1.5/],
-  ['0 x 1.5 m at 1, 1', /more than 0/],
-  ['1 x 1 m at -1, 0', /begins on the surface/],
+  ['a window', /Enter “1\.2 x 1\.5 m at 2\.0, 0\.9”: width x height at distance along, height/],
+  ['1.2 x 1.5 m', /Enter “1\.2 x 1\.5 m at 2\.0, 0\.9”: width x height at distance along, height/],
+  ['0 x 1.5 m at 1, 1', /An opening must be above 0, up to 1000 m wide and 300 m high\./],
+  ['1 x 1 m at -1, 0', /An opening must start on the surface: 0 or more along it and up\./],
   ['1 x 1 kg at 1, 0', /./],
 ])('%s', (text, problem) => expect(read(text)).toMatch(problem))

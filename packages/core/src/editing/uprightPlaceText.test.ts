@@ -39,7 +39,7 @@ test('a name goes before a number: level 1, and a height of one metre', () => {
 
 test.each([
   ['2', /“2” is not a point\. Enter 2 at Roof/],
-  ['2 m up', /no point yet/],
+  ['2 m up', /There is no previous point to continue from\./],
   ['2 at Attic', /./],
   ['x at Roof', /./],
   ['2 at 3 kg', /./],

@@ -194,8 +194,8 @@ test('an arc goes counter-clockwise from its start to its end, also over east', 
 })
 
 test.each([
-  ['', /no DXF drawing/],
-  ['{"a": 1}', /no DXF drawing/],
+  ['', /Not a DXF file\./],
+  ['{"a": 1}', /Not a DXF file\./],
   ['some binary form\r\n\u001a\u0000', /binary DXF/],
   [dxf(bay).replace(/ {2}0\nEOF\n$/, ''), /truncated/],
   [dxf([text('NOTES')]), /no lines, outlines or points/],
@@ -266,7 +266,7 @@ describe('records from a plan', () => {
     const walls = [round, line('WALLS', 3000, 0, 3000, 4000)]
     const refused = importFor({ WALLS: 'wall' }, walls)
     expect(refused.records).toEqual([])
-    expect(refused.problem).toMatch(/^A bearing wall has a rectangle as its section/)
+    expect(refused.problem).toMatch(/^A bearing wall must have a material and a rectangular section whose width/)
     const building = new Building()
     building.sectionOf({ shape: 'rectangle', width: 0.24, depth: 1, area: 0.24 })
     const { records, words } = importFor({ WALLS: 'wall' }, walls, 1e-3, building)

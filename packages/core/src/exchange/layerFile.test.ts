@@ -41,8 +41,8 @@ describe('what is refused, with where and why', () => {
     ['another format', { format: 'hedrion-project' }, 'format', /says “hedrion-project”/],
     ['a later version', { version: 2 }, 'version', /version 2/],
     ['no name', { name: ' ' }, 'name', /no name/],
-    ['a family that is not known', { family: 'XX' }, 'family', /One of EN, ASCE, IS, BS/],
-    ['a field that is not known', { code: 'return 1' }, 'code', /not known/],
+    ['a family that is Unknown field\.', { family: 'XX' }, 'family', /One of EN, ASCE, IS, BS/],
+    ['a field that is Unknown field\.', { code: 'return 1' }, 'code', /Unknown field\./],
     ['a value that is no number', { values: { a: { value: '3', clause: '' } } }, 'values.a.value', /finite number/],
     [
       'a use without a group',
@@ -67,11 +67,11 @@ describe('what is refused, with where and why', () => {
       const result = readLayerFile(text, 'EN')
       return result.ok ? 'read' : result.problems[0].problem
     }
-    expect(sentence('{"format":')).toMatch(/not complete JSON/)
-    expect(sentence('[]')).toMatch(/does not hold a set/)
+    expect(sentence('{"format":')).toMatch(/The file is not valid JSON \(Unexpected end of JSON input\)\./)
+    expect(sentence('[]')).toMatch(/does not contain a value set/)
     expect(sentence('['.repeat(50))).toMatch(/nested deeper than 8/)
     expect(sentence(' '.repeat(layerFileLimits.bytes + 1))).toMatch(/larger than 4 MB/)
     const named = JSON.stringify(german).replace('"uses":{', '"uses":{"__proto__":null,')
-    expect(sentence(named)).toMatch(/__proto__, which is not allowed/)
+    expect(sentence(named)).toMatch(/named __proto__ is not allowed/)
   })
 })

@@ -24,7 +24,7 @@ export function readLayerFile(text: string, family: FamilyId): ReadLayer {
   if (!parsed.ok) return parsed
   const { value } = parsed
   if (typeof value !== 'object' || value === null || Array.isArray(value))
-    return broken('', 'The file does not hold a value set.')
+    return broken('', 'The file does not contain a value set.')
   const { format, version, ...fields } = value as Record<string, unknown>
   if (format !== layerFormat)
     return broken('format', `The file says “${String(format).slice(0, 40)}”; a value set says “${layerFormat}”.`)
@@ -34,7 +34,7 @@ export function readLayerFile(text: string, family: FamilyId): ReadLayer {
   const layer = readRecord({ ...fields, kind: 'layer', id: passing, standing: 'national' }, '', problems)
   const [first, ...rest] = problems.map(({ path, problem }) => ({ path: path.replace(/^\./, ''), problem }))
   if (first) return { ok: false, problems: [first, ...rest.slice(0, 49)] }
-  if (layer?.kind !== 'layer') return broken('', 'The file does not hold a value set.')
+  if (layer?.kind !== 'layer') return broken('', 'The file does not contain a value set.')
   if (layer.family !== family)
     return broken(
       'family',

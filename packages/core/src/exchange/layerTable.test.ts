@@ -26,12 +26,12 @@ describe('layers of a build-up from a table', () => {
   })
 
   test.each([
-    ['', 1, '', /Paste a row to each layer/],
-    ['name,load', 1, '', /headings and no layer/],
+    ['', 1, '', /Paste one row per layer: name, thickness, unit weight; or name, load\./],
+    ['name,load', 1, '', /The table has headings but no layers\./],
     ['screed,fifty,20', 1, 'thickness', /./],
-    ['name,thickness\nscreed,50', 2, 'unit weight', /are needed/],
+    ['name,thickness\nscreed,50', 2, 'unit weight', /Enter thickness and unit weight, or a load\./],
     ['name,thickness,unit weight,load\nscreed,50,20,1', 2, 'load', /either thickness/],
-    ['name,load\n,0.5', 2, 'name', /needs a name/],
+    ['name,load\n,0.5', 2, 'name', /The layer name is missing\./],
     ['screed,50,20,,more', 1, '', /more cells/],
     [`${'x'.repeat(61)},0.5`, 1, 'name', /60 characters/],
     ['screed,90 m,20', 1, 'thickness', /outside 0 to 10/],

@@ -236,7 +236,9 @@ function ofWallSurfaces(state: ProjectState) {
           case: caseId,
           id: own ? expandedAt(own, recordId ?? stretch.surface.id) : '',
           label:
-            recordId === null ? `${label}, segment ${stretch.index + 1}, ${order < 0 ? 'ground' : 'floor edge'}` : label,
+            recordId === null
+              ? `${label}, segment ${stretch.index + 1}, ${order < 0 ? 'ground' : 'floor edge'}`
+              : label,
           level: levelNameOf(state, order),
           from,
           to,

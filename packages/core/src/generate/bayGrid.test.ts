@@ -42,14 +42,26 @@ describe('the opening sentence', () => {
 
   test.each([
     ['50 x 7 m by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 150 mm concrete, offices', /1 to 40 bays/],
-    ['3 x 70 m by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 150 mm concrete, offices', /bay is 1 to 30 m/],
+    ['3 x 70 m by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 150 mm concrete, offices', /A bay must be 1 to 30 m\./],
     ['3 x 7 m by 2 x 6 m, 300 storeys of 3 m, beams every 2 m, 150 mm concrete, offices', /1 to 100 storeys/],
-    ['3 x 7 m by 2 x 6 m, 3 storeys of 3 m, beams every 9 m, 150 mm concrete, offices', /spacing of the beams/],
-    ['3 x 7 m by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 5 m concrete, offices', /slab is 50 mm to 1 m/],
-    ['3 x 7 kg by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 150 mm concrete, offices', /bay is 1 to 30 m/],
-    ['3 x 7 m by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 150 mm concrete, zoo', /what the floors are for/],
+    [
+      '3 x 7 m by 2 x 6 m, 3 storeys of 3 m, beams every 9 m, 150 mm concrete, offices',
+      /The beam spacing must be 0\.5 m to the bay width\./,
+    ],
+    [
+      '3 x 7 m by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 5 m concrete, offices',
+      /The slab must be 50 mm to 1 m thick\./,
+    ],
+    ['3 x 7 kg by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 150 mm concrete, offices', /A bay must be 1 to 30 m\./],
+    [
+      '3 x 7 m by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, 150 mm concrete, zoo',
+      /Give the use of the floors: offices, homes, classrooms, shops, storage,/,
+    ],
     ['3 x 7 m by 2 x 6 m, 3 storeys of 3 m, beams every 2 m, offices', /150 mm concrete/],
-    ['3 x 7 m by 2 x 6 m, 3 storeys of 3 m, 150 mm concrete, offices', /spacing of the beams like/],
+    [
+      '3 x 7 m by 2 x 6 m, 3 storeys of 3 m, 150 mm concrete, offices',
+      /Enter the beam spacing like “beams every 3 m”\./,
+    ],
   ])('%s', (text, problem) => {
     const read = readOpeningSentence(text)
     expect(read.ok ? 'read' : read.problem).toMatch(problem)

@@ -30,7 +30,10 @@ test.each([
   ['Hall of 24 m by 6 x 6.0 m, pitch 10°, trusses, purlins every 2 m', /eaves at/],
   ['Hall of 24 m by 6 x 6.0 m, eaves at 6 m, pitch 60°, trusses, purlins every 2 m', /0 to 45°/],
   ['Hall of 24 m by 6 x 6.0 m, eaves at 6 m, pitch 10°, arches, purlins every 2 m', /trusses or rafters/],
-  ['Hall of 24 m by 6 x 6.0 m, eaves at 6 m, pitch 10°, rafters, purlins every 20 m', /half of the span/],
+  [
+    'Hall of 24 m by 6 x 6.0 m, eaves at 6 m, pitch 10°, rafters, purlins every 20 m',
+    /The purlin spacing must be 0\.5 m to half the span\./,
+  ],
   ['Hall of 24 m by 60 x 6.0 m, eaves at 6 m, pitch 10°, rafters, purlins every 2 m', /1 to 40 bays/],
 ])('%s', (text, problem) => {
   const read = readNewBuilding(text)

@@ -353,7 +353,9 @@ describe('one-way sharing by laws', () => {
             share.points.reduce((sum, point) => sum + Math.abs(point.force), 2 * distance(a, b)),
           )
           expect(Math.abs(force + share.notCarried - load.force)).toBeLessThanOrEqual(1e-9 * scale)
-          if (share.notCarried === 0 && share.torque === 0 && share.merged.length === 0)
+          // up on one half and down on the other it may come to no force at all, and nothing of it need meet a support
+          const reaches = share.lines.length + share.points.length > 0
+          if (reaches && share.notCarried === 0 && share.torque === 0 && share.merged.length === 0)
             for (const axis of [0, 1] as const)
               expect(Math.abs(moments[axis] - load.moments[axis])).toBeLessThanOrEqual(1e-9 * scale * 20)
         },

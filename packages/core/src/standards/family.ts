@@ -161,15 +161,21 @@ export const useMeanings = (
   { imposedSymbols: [q, Q] }: Pick<Family, 'imposedSymbols'>,
   id: string,
 ): Readonly<Record<string, ParameterMeaning>> => ({
-  [uniformKey(id)]: { symbol: q, quantity: 'pressure', name: `imposed load, ${id}`, min: 0, max: 1e5 },
-  [barrierKey(id)]: { symbol: 'q_k,h', quantity: 'lineLoad', name: `load on a barrier, ${id}`, min: 0, max: 1e4 },
+  [uniformKey(id)]: { symbol: q, quantity: 'pressure', name: `uniform load, ${id}`, min: 0, max: 1e5 },
+  [barrierKey(id)]: { symbol: 'q_k,h', quantity: 'lineLoad', name: `barrier load, ${id}`, min: 0, max: 1e4 },
   [concentratedKey(id)]: { symbol: Q, quantity: 'force', name: `concentrated load, ${id}`, min: 0, max: 1e6 },
 })
 
 /** How the uniform load of a use grows with what is stored. */
 export const growthMeanings = (id: string): Readonly<Record<string, ParameterMeaning>> => ({
   [perMetreKey(id)]: { symbol: 'q_h', quantity: 'unitWeight', name: `per metre of height, ${id}`, min: 0, max: 1e5 },
-  [upToKey(id)]: { symbol: 'h_0', quantity: 'length', name: `height of the imposed load, ${id}`, min: 0, max: 100 },
+  [upToKey(id)]: {
+    symbol: 'h_0',
+    quantity: 'length',
+    name: `height up to which it is uniform, ${id}`,
+    min: 0,
+    max: 100,
+  },
 })
 
 export const barrierKey = (use: string): string => `barrier.q_k.${use}`

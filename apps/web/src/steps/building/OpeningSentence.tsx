@@ -1,5 +1,5 @@
 import { buildingEdits, hallSentence, openingSentence, readNewBuilding, seededRandom } from '@hedrion/core'
-import { useMemo, useState } from 'react'
+import { useMemo, useState, type KeyboardEvent } from 'react'
 import { TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { useGetDocument, useRecords } from '../../compute/SessionContext'
@@ -24,7 +24,15 @@ export function OpeningSentence() {
   const build = () => {
     if (!read.ok) return
     const edits = buildingEdits(getDocument(), read.building, Math.random)
-    setRefused(edit.apply('Built from the opening sentence', edits) ?? null)
+    const problem = edit.apply('Built from the opening sentence', edits)
+    setRefused(problem ?? null)
+    // the sentence goes with its field: the keyboard is at the next step of the work
+    if (!problem) requestAnimationFrame(() => document.querySelector<HTMLElement>('nav a[href*="/actions"]')?.focus())
+  }
+  const buildOnEnter = (event: KeyboardEvent) => {
+    if (event.key !== 'Enter' || event.shiftKey) return
+    event.preventDefault()
+    build()
   }
   return (
     <StepLayout
@@ -55,7 +63,7 @@ export function OpeningSentence() {
             autoFocus
             isInvalid={!read.ok}
           >
-            <Area rows={4} />
+            <Area rows={4} onKeyDown={buildOnEnter} />
           </Field>
           <Foot>
             {read.ok ? (

@@ -29,7 +29,7 @@ export function Governing({ set, effectKey }: { readonly set: string; readonly e
 /** Which combination it is: by the action that leads, or by the row of the table. */
 function whose({ leading, rule }: GoverningRival, terms: Terms): string {
   if (!rule.leads) return `by ${rule.name}`
-  return leading ? `with ${terms[leading as ActionId] ?? leading} leading` : 'with no variable action'
+  return leading ? `with ${terms[leading]} leading` : 'with no variable action'
 }
 
 interface SideProps {

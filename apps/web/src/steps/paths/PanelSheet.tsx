@@ -102,15 +102,24 @@ export function PanelSheet({ expandedId, caseId }: { readonly expandedId: string
       <CandidateLines expandedId={expandedId} />
       <StripLines caseId={caseId} />
       <OtherRules key={expandedId} levelId={levelId} panelId={view.id} caseId={caseId} sharing={view.sharing} />
-      {lost && (
-        <Warm>
-          Not carried: <Value value={view.notCarriedArea} quantity="area" />,{' '}
-          <Value value={view.notCarried} quantity="force" address={`panelLost:${expandedId}:${caseId}`} /> in this case.{' '}
-          {mends[view.sharing] ?? 'Extend beams under it, or rotate the span direction in Building.'}
-        </Warm>
-      )}
+      {lost && <NotCarried view={view} address={`panelLost:${expandedId}:${caseId}`} />}
       {view.oneSupport && <OneSupport />}
     </Sheet>
+  )
+}
+
+interface NotCarriedProps {
+  readonly view: PanelView
+  readonly address: string
+}
+
+function NotCarried({ view, address }: NotCarriedProps) {
+  return (
+    <Warm>
+      Not carried: <Value value={view.notCarriedArea} quantity="area" />,{' '}
+      <Value value={view.notCarried} quantity="force" address={address} /> in this case.{' '}
+      {mends[view.sharing] ?? 'Extend beams under it, or rotate the span direction in Building.'}
+    </Warm>
   )
 }
 
