@@ -128,7 +128,7 @@ test('a house with every kind of load', async ({ page, request }) => {
 async function drawGallery(page: Page): Promise<void> {
   await find(page, 'building step')
   await page.keyboard.press('Escape')
-  await type(page, 'Elevation of one more level', '3')
+  await type(page, 'Elevation of the added level', '3')
   await page.getByRole('button', { name: 'Add layout' }).click()
   await page.getByRole('button', { name: 'Layout of level 1' }).click()
   await page.getByRole('option', { name: 'Layout 2' }).click()

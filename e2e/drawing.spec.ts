@@ -120,7 +120,7 @@ test('a patch and a wall run by pointer and by typing; deleting them again', asy
   // another one over it, the tool is still at hand: 3.6 · 1 m of both, where the later one counts
   for (const place of ['A1 + 3.6 m east', '7.2 m east', '1 m north']) await typePlace(page, place)
   await typePlace(page, '7.2 m west', 'Control+Enter')
-  await expect(page.getByText(/^stands instead of A\d+ there$/).first()).toBeVisible()
+  await expect(page.getByText(/^replaces A\d+ there$/).first()).toBeVisible()
   await expect(page.getByText('3.6', { exact: true }).first()).toBeVisible()
   await page.getByRole('button', { name: 'Effect of the patch' }).click()
   await page.getByRole('option', { name: 'adds to the load below' }).click()
@@ -286,7 +286,7 @@ test('a slip by ten is asked about at its place and in the list, and mended in o
   await expect(list.getByRole('listitem')).toHaveCount(2)
   await page.keyboard.press('Escape')
   await expect(page.getByRole('textbox', { name: 'weight of the wall' })).toHaveValue('2.30')
-  await page.getByRole('button', { name: /^Undo: Make it 2\.30/ }).click()
+  await page.getByRole('button', { name: /^Undo: Set to 2\.30/ }).click()
   await page.getByRole('region', { name: 'Actions' }).getByRole('button', { name: 'Set to 2.30 kN/m²' }).click()
   await expect(page.getByText('Check whether 2.30 kN/m² is meant.')).toHaveCount(0)
   await saved(page)
@@ -345,7 +345,7 @@ test('sections, materials and layers come from tables by a word of their name, w
 test('a level differs: it gets a copy of its layout, and follows again', async ({ page }) => {
   const before = (await drawn(page, 'member')).length
   await pickB3(page)
-  await page.getByRole('button', { name: 'level 1 alone, as a copy' }).click()
+  await page.getByRole('button', { name: 'level 1 only, as an independent layout' }).click()
   await expect(page.getByText(/^this one(?!, on levels)/)).toBeVisible()
   await page.getByRole('button', { name: 'Section', exact: false }).first().click()
   await page.getByRole('option', { name: 'IPE 300' }).click()
@@ -420,7 +420,7 @@ test('line and point loads: drawn by typing, given a value and a case, on the ba
   await expect.poll(() => balance(page)).toContain('applied 106.8')
   await page.getByRole('button', { name: /Nature of the load/ }).click()
   await page.getByRole('option', { name: 'imposed' }).click()
-  await expect(page.getByText(/^Imposed load F1 has no use that the standard knows/).first()).toBeVisible()
+  await expect(page.getByText(/^Imposed load F1 has no use defined in the standard/).first()).toBeVisible()
   await page.getByRole('button', { name: /Use of the load/ }).click()
   await page.getByRole('option', { name: /^C3/ }).click()
   await saved(page)
@@ -438,7 +438,7 @@ test('members from a table: what is wrong is said by its row, and all of it goes
   await table.fill(
     'label\tfrom\tto\tsection\tmaterial\nB90\tA1 + 1.5 m north\tA2 + 1.5 m north\tIPE 310\tStructural steel',
   )
-  await expect(page.getByRole('alert')).toContainText('Row 2, section: IPE 310 is not rolled')
+  await expect(page.getByRole('alert')).toContainText('Row 2, section: IPE 310 is not a rolled size')
   await expect(page.getByRole('button', { name: /^Add \d/ })).toHaveCount(0)
   await table.fill(
     'label\tfrom\tto\tsection\tmaterial\nB90\tA1 + 1.5 m north\tA2 + 1.5 m north\tIPE 330\tStructural steel\nC90\tA1 + 3 m east\t\tHEB 240\tStructural steel',
@@ -457,7 +457,7 @@ test('a list of machines: pasted, refused by its row, then all of it in the bala
   await page.getByRole('button', { name: 'Paste or import: Loads from a table' }).click()
   const table = page.getByRole('textbox', { name: 'Table of loads' })
   await table.fill('source\tfrom\tload, kN\nchiller\tA1 + 2 m north\t34.5\ntank\tZ9\t12')
-  await expect(page.getByRole('alert')).toContainText('Row 3, from: “Z9” is no crossing of grid lines')
+  await expect(page.getByRole('alert')).toContainText('Row 3, from: “Z9” is not an intersection of grid lines')
   await table.fill('source\tfrom\tto\tload, kN\nchiller\tA1 + 2 m north\t\t34.5\npipes\tA1\tA2\t2.0 kN/m')
   await page.getByRole('button', { name: 'Add 1 point load, 1 line load' }).click()
   await saved(page)
@@ -477,7 +477,7 @@ test('walls from a table: refused by its row, then with their net height in the 
   await page.getByRole('button', { name: 'Paste or import: Walls from a table' }).click()
   const table = page.getByRole('textbox', { name: 'Table of walls' })
   await table.fill('from,to,weight,height\nZ9,A1,2.0 kN/m²,3 m')
-  await expect(page.getByRole('alert')).toContainText('Row 2, from: “Z9” is no crossing of grid lines')
+  await expect(page.getByRole('alert')).toContainText('Row 2, from: “Z9” is not an intersection of grid lines')
   await table.fill('from,to,weight,height\nA1,A2,2.0 kN/m²,3 m')
   await page.getByRole('button', { name: 'Add 1 wall run' }).click()
   await saved(page)
@@ -513,7 +513,7 @@ test('a flight of stairs hands half to each end; a barrier is handed on in a cas
   await saved(page)
   // offices press 0.50, people at tables (C1) as well; at 1.20 m at most: 0.60 kNm/m
   await expect(page.getByRole('button', { name: '0.60 kNm/m' })).toBeVisible()
-  await find(page, 'Barriers: people at barriers')
+  await find(page, 'Barriers: horizontal load on barriers')
   // 2 · (18 · 1.00 + 9 · 0.50)
   await expect.poll(() => balance(page)).toContain('applied 45.0')
   expect(await balance(page)).toContain('passed to the frame analysis as barrier line loads')

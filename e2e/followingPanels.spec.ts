@@ -46,7 +46,7 @@ test('panels follow their beams: parted by a new one, moved with it, one again w
   await page.getByRole('option', { name: /^Beam B1,/ }).click()
   await page.getByRole('button', { name: 'Delete B1' }).click()
   await panel(page, 'P1', '24\\.0').click()
-  await expect(page.getByText(/Panel P1 follows its beams, but they do not close round it/)).toBeVisible()
+  await expect(page.getByText(/Panel P1 follows its beams, but they do not enclose it/)).toBeVisible()
   await page.getByRole('button', { name: 'Keep its edges as drawn' }).click()
   await expect(edges).toContainText('as drawn')
 })

@@ -19,7 +19,7 @@ test('a file of an earlier version opens, and says what moved in its results unt
   await expect(note).toContainText('Results of this project may have changed')
   await note.getByRole('link', { name: 'See the changes' }).click()
   await expect(page.getByRole('heading', { name: 'Changed results' })).toBeVisible()
-  await expect(page.getByText('Steps of a path of 10 mm or less')).toBeVisible()
+  await expect(page.getByText('Path segments of 10 mm or less')).toBeVisible()
   await page.goBack()
   await note.getByRole('button', { name: 'Dismiss' }).click()
   await expect(note).toBeHidden()

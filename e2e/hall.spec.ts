@@ -34,7 +34,7 @@ test('a hall from one sentence, its roof by true area, its bars in space', async
   await find(page, 'building step')
   await expect(page.getByRole('img', { name: 'Truss T2 to scale' })).toBeVisible()
   await type(page, 'Bays of the truss', '8')
-  await expect(page.getByText(/whole number/)).toHaveCount(0)
+  await expect(page.getByText(/Enter an integer/)).toHaveCount(0)
 
   // the whole building in space shares what is picked
   await page.getByRole('radio', { name: '3D' }).click()

@@ -28,7 +28,7 @@ test('a column that rakes: its foot typed, its thrust on its sheet, at every lev
   await page.getByRole('button', { name: '30.0 kN, why' }).click()
   await expect(page.getByText('common practice: both forces along the axis')).toBeVisible()
   await page.keyboard.press('Escape')
-  await expect(page.getByText(/pushes level 1 to the east/)).toBeVisible()
+  await expect(page.getByText(/Horizontal thrust on level 1 to the east/)).toBeVisible()
 
   // upright again, nothing is pushed
   await find(page, 'building step')

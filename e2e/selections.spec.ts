@@ -33,7 +33,7 @@ test('walls found by their value, kept by a name, called back, and repeated inst
   // what a repeat would take away is said before it is made
   const repeat = page.getByRole('textbox', { name: 'Repeat' })
   await repeat.fill('level Roof instead of what is there')
-  await expect(page.getByText('Enter adds 1 copy; 1 wall run there goes.')).toBeVisible()
+  await expect(page.getByText('Enter adds 1 copy; 1 wall run there is deleted.')).toBeVisible()
   await expect(page.getByRole('img', { name: 'Roof, level Roof: 1 more, 1 fewer' })).toBeVisible()
   await repeat.press('Enter')
   await saved(page)

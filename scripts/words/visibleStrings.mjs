@@ -9,7 +9,17 @@ const silentAttributes = new Set([
   'shape', 'slot', 'stroke', 'strokeDasharray', 'style', 'to', 'transform', 'type', 'viewBox', 'xmlns',
 ]) // prettier-ignore
 /** Attributes that are read aloud or shown, whatever their text looks like. */
-const visibleAttributes = new Set(['alt', 'aria-label', 'heading', 'label', 'note', 'placeholder', 'title'])
+const visibleAttributes = new Set([
+  'alt',
+  'aria-label',
+  'heading',
+  'label',
+  'note',
+  'placeholder',
+  'reference',
+  'title',
+  'words',
+])
 /** Calls whose texts go to people who write programs. */
 const silentCalls = new Set([
   'assert',

@@ -10,7 +10,7 @@ import { guarded } from './refusal'
 export function program(): Command {
   const root = new Command('hedrion')
     .description('Computes the loads of a building from a project file, without server or browser.')
-    .version('0.1.0')
+    .version('0.2.0')
   root
     .command('compute')
     .argument('<project>', 'project file')

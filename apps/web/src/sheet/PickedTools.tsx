@@ -138,7 +138,7 @@ function KeepLine({ picked }: { readonly picked: readonly string[] }) {
   )
 }
 
-/** “Enter adds 6 copies; 3 wall runs there go.” */
+/** “Enter adds 6 copies; 3 wall runs there are deleted.” */
 function effectText(edits: readonly Edit[]): string {
   const copies = edits.filter(({ after }) => after !== null).length
   const gone = new Map<string, number>()
@@ -147,7 +147,7 @@ function effectText(edits: readonly Edit[]): string {
   const made = `Enter adds ${countOf(copies, 'cop').replace(/cop$/, 'copy').replace(/cops$/, 'copies')}`
   return going.length === 0
     ? `${made}; existing objects are kept.`
-    : `${made}; ${going.join(' and ')} there ${gone.size === 1 && [...gone.values()][0] === 1 ? 'goes' : 'go'}.`
+    : `${made}; ${going.join(' and ')} there ${gone.size === 1 && [...gone.values()][0] === 1 ? 'is' : 'are'} deleted.`
 }
 
 const Wide = styled.span`

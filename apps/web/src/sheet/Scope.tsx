@@ -116,7 +116,7 @@ function Apart({ layoutId, ids }: ApartProps) {
     const level = getDocument().records.get(shown?.id ?? '')
     if (level?.kind !== 'level') return
     const edits = ownLayoutEdits(getDocument(), level, 'this', Math.random)
-    if (edit.apply(`Own layout for level ${level.name}`, edits)) return
+    if (edit.apply(`Independent layout for level ${level.name}`, edits)) return
     const copies = edits.flatMap(({ after }) =>
       after && isDrawn(after) && ids.has(after.origin ?? '') ? [expanded(after.id, level.id)] : [],
     )

@@ -73,7 +73,7 @@ function TableField({
         problems={reading?.problems ?? []}
         nothing={
           reading && reading.count !== ''
-            ? `Nothing can be added: ${reading.count} are correct.`
+            ? `Nothing can be added until the errors are corrected. Read without errors: ${reading.count}.`
             : 'Nothing can be added.'
         }
         limit={limit}

@@ -36,8 +36,8 @@ export const PatchLines = memo(function PatchLines({ patches }: { readonly patch
         <Choice {...choiceOf(patches, 'key', 'load key', { label: 'Load key of the patch', options: keyOptions })} />
         <Several records={patches} textOf={({ key }) => wordOf(keyOptions, key)} />
       </Line>
-      <Line reference="stands">
-        <Choice {...choiceOf(patches, 'mode', 'stands', { label: 'Effect of the patch', options: patchModes })} />
+      <Line reference="effect">
+        <Choice {...choiceOf(patches, 'mode', 'effect', { label: 'Effect of the patch', options: patchModes })} />
         {alone && (
           <>
             {' order '}

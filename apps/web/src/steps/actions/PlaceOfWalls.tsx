@@ -30,7 +30,7 @@ export function PlaceOfWalls({ runs }: { readonly runs: readonly WallRun[] }) {
   return (
     <>
       <Line
-        reference="place"
+        reference="position"
         result={
           <Button kind="link" onPress={toEdge}>
             Move to the slab edge

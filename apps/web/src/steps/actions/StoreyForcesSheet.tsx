@@ -47,12 +47,12 @@ function Push({ record }: { readonly record: StoreyForces }) {
       <Line reference="name">
         <NameField label="Name of the storey forces" record={record} maxLength={60} />
       </Line>
-      <Line reference="way">
+      <Line reference="direction">
         <QuantityField {...fieldOf(record, 'angle', 'direction of the force', 'angle', { min: -7, max: 7 })} /> from
         global X, counterclockwise
       </Line>
       <RuleLines record={record} />
-      <Line reference="aside">
+      <Line reference="eccentricity">
         <QuantityField {...fieldOf(record, 'aside', 'eccentricity', 'length', { min: -1000, max: 1000 })} /> from the
         centre of mass, to the left of the force
       </Line>

@@ -19,7 +19,7 @@ export function SiteLines({ basis }: { readonly basis: Basis }) {
   const { velocity, terrainClause, terrains, terrainOf } = rule ?? enPressureRule
   return (
     <Section title="Site">
-      <Line reference="place">
+      <Line reference="address">
         <TextLine
           label="Address"
           value={basis.place}

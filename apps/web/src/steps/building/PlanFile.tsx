@@ -107,7 +107,7 @@ function PlanLayers({ plan, layout, onDone }: PlanLayersProps) {
         drawn in <Choice label="Unit of the drawing" value={unit} options={units} onChange={setUnit} />
         {plan.unit === null && <small> not given in the drawing</small>}
       </Line>
-      <Line reference="place">
+      <Line reference="position">
         <Choice label="Position of the drawing" value={origin} options={origins} onChange={setOrigin} />
       </Line>
       {plan.layers.map(({ name, paths, rings, points }) => (

@@ -52,7 +52,7 @@ export function StiffLines({ elements }: { readonly elements: readonly StiffElem
       )}
       {sort === 'bracing' && <Diagonals elements={elements} />}
       {sort === 'given' && (
-        <Line reference="typed">
+        <Line reference="entered">
           <SymbolText name="k" /> ={' '}
           <QuantityField {...fieldOf(elements, 'stiffness', 'stiffness', 'stiffness', { min: 0, max: 1e15 })} />
         </Line>

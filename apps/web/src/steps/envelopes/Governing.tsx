@@ -1,6 +1,5 @@
 import {
   formatQuantity,
-  type ActionId,
   type Terms,
   formatValue,
   type GoverningRival,
