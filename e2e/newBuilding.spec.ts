@@ -20,7 +20,7 @@ test('from nothing to a rundown by keyboard alone', async ({ page }) => {
   // finishes on the floors, found by name
   await findByKeyboard(page, 'actions step')
   await expect(page.getByRole('heading', { name: 'Level 1', exact: true })).toBeVisible()
-  await page.getByRole('button', { name: 'by load', exact: true }).first().focus()
+  await page.getByRole('button', { name: 'by weight', exact: true }).first().focus()
   await page.keyboard.press('Enter')
   await page.getByRole('textbox', { name: 'load of finishes' }).focus()
   await page.keyboard.press('Control+a')
@@ -92,7 +92,7 @@ test('a clinic said in feet is read in feet, by ASCE 7, with its sections and la
   await expect.poll(() => balance(page)).toContain('applied 144.0 kip')
   await page.getByRole('button', { name: 'Partition method of Floor' }).click()
   await page.getByRole('option', { name: 'minimum in the standard' }).click()
-  await find(page, 'imposed: partitions')
+  await find(page, 'live: partitions')
   // 4.3.2: 15 psf, 135 kip
   await expect.poll(() => balance(page)).toContain('applied 135.0 kip')
   await saved(page)

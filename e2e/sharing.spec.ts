@@ -18,7 +18,7 @@ test('a panel is shared by another rule, compared first and then in earnest', as
   await expect(page.getByRole('heading', { name: 'Panel P8' })).toBeVisible()
   await expect(page.getByText(/shared one-way, along the span/)).toBeVisible()
   await page.getByRole('button', { name: /Other sharing rule/ }).click()
-  await page.getByRole('option', { name: /^two-way/ }).click()
+  await page.getByRole('option', { name: /^two-way, nearest/ }).click()
   // one-way B18 has 3.0 m x 7.2 m x 3.00 = 64.8 kN; two-way two trapezoids of (7.2 + 4.2)/2 x 1.5 m: 17.1 m2 x 3.00 = 51.3 kN
   await expect.poll(() => cells(page, 'beam B18')).toEqual(['64.8', '51.3', '−13.5'])
   // the girders have two triangles each of 3.0 m x 1.5 m / 2: 4.5 m2 x 3.00 = 13.5 kN
@@ -29,7 +29,7 @@ test('a panel is shared by another rule, compared first and then in earnest', as
 
   await page.goto(pick('building', id, panel))
   await page.getByRole('button', { name: /Sharing rule/ }).click()
-  await page.getByRole('option', { name: /^two-way/ }).click()
+  await page.getByRole('option', { name: /^two-way, nearest/ }).click()
   await saved(page)
   await page.goto(`${pick('paths', id, panel)}&dividing=shown&list=shown`)
   await expect(page.getByText(/shared two-way, nearest member/)).toBeVisible()
@@ -46,7 +46,7 @@ test('a panel is shared by stiffness, and says how fine it was solved', async ({
   const before = await balance(page)
   await page.goto(pick('building', id, panel))
   await page.getByRole('button', { name: /Sharing rule/ }).click()
-  await page.getByRole('option', { name: /^by stiffness/ }).click()
+  await page.getByRole('option', { name: /^plate on elastic/ }).click()
   await saved(page)
   await page.goto(pick('paths', id, panel))
   const sheet = page.getByRole('main')
@@ -126,7 +126,7 @@ test('a beam that takes no imposed load still takes the finishes', async ({ page
   const id = await newProject(request, 'Excluded load of one', 'demo')
   const beam = 'member:ouo40kl9gphx1ile'
   await page.goto(pick('building', id, beam))
-  await page.getByRole('group', { name: 'Excluded load of' }).getByRole('button', { name: 'imposed' }).click()
+  await page.getByRole('group', { name: 'Excluded load of' }).getByRole('button', { name: 'imposed', exact: true }).click()
   await saved(page)
   await page.goto(pick('paths', id, panel))
   const takers = page.getByRole('main')

@@ -36,7 +36,7 @@ export const banned = [
   [/\bpress(?:es|ed)? on\b/, 'pressure'],
   [/\bbears?\b|\bspared?s?\b/, 'carries, excludes'],
   [/\bwhole\b(?! number)/, 'unreduced, full'],
-  [/(?<!one-|two-)\bway\b/, 'direction'],
+  [/(?<!one-|two-|One-|Two-)\bway\b/, 'direction'],
   [/(?<!in )\bplaces?\b(?! of worship)/, 'position, point'],
   [/\b(?:can|do|is|does|are|has|have|would|could|should)n[’']t\b|\bit[’']s\b/i, 'no contractions'],
   [/\bkN\/m2\b|\bm2\b|\bKN\b|\bN\/mm2\b/, 'kN/m², m²'],
