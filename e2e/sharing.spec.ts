@@ -143,11 +143,11 @@ test('a beam that takes no imposed load still takes the finishes', async ({ page
 })
 
 test('a beam that one panel spares takes none of that one', async ({ page, request }) => {
-  const id = await newProject(request, 'Excluded load of a panel', 'demo')
+  const id = await newProject(request, 'Spared', 'demo')
   await page.goto(pick('building', id, panel))
-  await type(page, 'Members that excluded of it', 'B99')
+  await type(page, 'Members excluded from this panel', 'B99')
   await expect(page.getByText('No member has the label “B99”. Enter labels, e.g. B2, G1.')).toBeVisible()
-  await type(page, 'Members that excluded of it', 'B18')
+  await type(page, 'Members excluded from this panel', 'B18')
   await saved(page)
   await page.goto(pick('paths', id, panel))
   const takers = page.getByRole('main')

@@ -18,9 +18,9 @@ test('a deleted project is found among those that were deleted, also after a rel
   await expect(page.getByRole('list', { name: 'Projects' }).getByText(name)).toHaveCount(0)
   await page.reload()
   await page.getByRole('button', { name: 'Show deleted projects' }).click()
-  await page.getByRole('button', { name: `Bring ${name} back` }).click()
+  await page.getByRole('button', { name: `Restore ${name}` }).click()
   await expect(page.getByRole('list', { name: 'Projects' }).getByRole('link', { name })).toBeVisible()
-  await expect(page.getByRole('button', { name: `Bring ${name} back` })).toHaveCount(0)
+  await expect(page.getByRole('button', { name: `Restore ${name}` })).toHaveCount(0)
 })
 
 test('an answer that is lost: asked for again, the building is made once', async ({ page, request }) => {
