@@ -126,7 +126,10 @@ test('a beam that takes no imposed load still takes the finishes', async ({ page
   const id = await newProject(request, 'Excluded load of one', 'demo')
   const beam = 'member:ouo40kl9gphx1ile'
   await page.goto(pick('building', id, beam))
-  await page.getByRole('group', { name: 'Excluded load of' }).getByRole('button', { name: 'imposed', exact: true }).click()
+  await page
+    .getByRole('group', { name: 'Excluded load of' })
+    .getByRole('button', { name: 'imposed', exact: true })
+    .click()
   await saved(page)
   await page.goto(pick('paths', id, panel))
   const takers = page.getByRole('main')
