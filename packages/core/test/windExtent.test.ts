@@ -38,7 +38,7 @@ test('without it the rectangle goes round all columns, and every level counts', 
 })
 
 test('a rectangle that ends before it begins is refused', () => {
-  expect(() => blockAndHall({ x0: 5, x1: 0, y0: 0, y1: 12 })).toThrow(/ends before it begins/)
+  expect(() => blockAndHall({ x0: 5, x1: 0, y0: 0, y1: 12 })).toThrow(/ends before it starts/)
 })
 
 describe('where the ground is', () => {

@@ -45,8 +45,8 @@ test('an own value is listed with what stood there before, in every layer, and i
   expect(csvParse(file?.text ?? '').find(({ key }) => key === 'imposed.q_k.B1')).toMatchObject({
     value: '2.5',
     unit: 'kN/m²',
-    'in place of': '2',
-    by: ownLayerName,
+    replaces: '2',
+    'value set': ownLayerName,
   })
   const back = withEdits(own, ownValueEdits(own, 'imposed.q_k.B1', null, random))
   expect(replacedRows(stateOf(back).standard)).toEqual(replacedRows(stateOf(document).standard))
