@@ -59,7 +59,7 @@ test('two honest concerns, each shown at its place', async ({ page }) => {
   await expect(list).toContainText('24.5 kN of panel P9 on level Roof is not carried')
   await list.getByRole('button', { name: 'Show' }).first().click()
   await expect(page).toHaveURL(/building\?.*pick=panel/)
-  await expect(page.getByRole('textbox', { name: 'Label' })).toHaveValue('P9')
+  await expect(page.getByRole('textbox', { name: 'Label', exact: true })).toHaveValue('P9')
   await page.locator('nav a[href*="/paths"]').click()
   await expect(page.getByRole('heading', { name: 'Panel P9' })).toBeVisible()
   await expect(page.getByText(/^Not carried: 5\.4 m²/)).toBeVisible()
