@@ -92,7 +92,7 @@ test('a clinic said in feet is read in feet, by ASCE 7, with its sections and la
   await expect.poll(() => balance(page)).toContain('applied 144.0 kip')
   await page.getByRole('button', { name: 'Partition method of Floor' }).click()
   await page.getByRole('option', { name: 'minimum in the standard' }).click()
-  await find(page, 'live: partitions')
+  await find(page, 'partitions case')
   // 4.3.2: 15 psf, 135 kip
   await expect.poll(() => balance(page)).toContain('applied 135.0 kip')
   await saved(page)
