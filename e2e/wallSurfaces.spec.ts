@@ -16,7 +16,7 @@ test('a facade takes wind: girders, columns and levels get what one works out by
   await page.keyboard.press('Escape')
 
   await page.getByRole('button', { name: 'add pressure' }).click()
-  await page.getByRole('button', { name: /Wind direction of pressure 1 source/ }).click()
+  await page.getByRole('button', { name: /Wind direction of pressure 1/ }).click()
   await page.getByRole('option', { name: 'from the south' }).click()
   const top = page.getByRole('textbox', { name: 'pressure 1 at the top' })
   await top.fill('1.0')

@@ -130,7 +130,7 @@ function PressureRow({ number, pressure, onChange, onDelete }: PressureRowProps)
           />
         )}{' '}
         <TextLine
-          label={`What ${name}`}
+          label={`Source of ${name}`}
           value={what}
           placeholder="earth, zone D …"
           onCommit={(next) => onChange({ what: next }, `${name} comes from ${next || 'nothing'}`)}
