@@ -6,7 +6,7 @@ import path from 'node:path'
 import { root } from './lib/console.mjs'
 import { banned, exceptions } from './words/banned.mjs'
 import { prose } from './words/prose.mjs'
-import { namesApart, visibleStrings } from './words/visibleStrings.mjs'
+import { readSource } from './words/readSource.mjs'
 
 const git = (...patterns) =>
   execFileSync('git', ['ls-files', ...patterns], { cwd: root, encoding: 'utf8' })
@@ -18,10 +18,8 @@ const sources = git('packages/*/src/*.ts', 'packages/*/src/*.tsx', 'apps/*/src/*
 // what was decided stays as it was written
 const documents = git('*.md').filter((file) => !file.startsWith('docs/decisions/'))
 
-const texts = [
-  ...sources.flatMap((file) => visibleStrings(root, file)),
-  ...documents.flatMap((file) => prose(root, file)),
-]
+const read = sources.map((file) => readSource(root, file))
+const texts = [...read.flatMap((source) => source.texts), ...documents.flatMap((file) => prose(root, file))]
 if (process.argv.includes('--list')) {
   for (const { file, line, text } of texts) console.log(`${file}:${line} ${text}`)
   process.exit()
@@ -35,7 +33,7 @@ const problems = texts.flatMap(({ file, line, text }) =>
     return found && !excused(text) ? [`${file}:${line} “${found[0].trim()}” (${instead}): ${text}`] : []
   }),
 )
-for (const { file, line, name, label } of sources.flatMap((file) => namesApart(root, file)))
+for (const { file, line, name, label } of read.flatMap(({ apart }) => apart))
   problems.push(`${file}:${line} the accessible name “${name}” does not contain the label “${label}”`)
 exceptions.forEach(([part, reason], i) => {
   if (!used.has(i)) problems.push(`no text has “${part}” any more, which was excepted as ${reason}`)

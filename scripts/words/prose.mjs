@@ -18,6 +18,6 @@ export function prose(root, file) {
         .replace(/[*_#>[\]]/g, ' ')
         .replace(/\s+/g, ' ')
         .trim()
-      return /[A-Za-z]/.test(text) ? [{ file, line: i + 1, text, from: 'document' }] : []
+      return /[A-Za-z]/.test(text) ? [{ file, line: i + 1, text }] : []
     })
 }

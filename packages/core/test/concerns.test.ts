@@ -938,16 +938,28 @@ const triggers: readonly Trigger[] = [
   },
 ]
 
+const concernsIn = (document: Document) => concernsOf(deriveProject(new Memo(), document))
+
 /** Apart from the weightless stuff that these buildings are made of, which is unusual indeed. */
-const found = (building: Building) =>
-  concernsOf(deriveProject(new Memo(), building.document)).filter(
-    ({ code, about }) => code !== 'value.unusual' || about[0] !== building.weightless.id,
-  )
+const found = (building: Building, concerns = concernsIn(building.document)) =>
+  concerns.filter(({ code, about }) => code !== 'value.unusual' || about[0] !== building.weightless.id)
+
+/** What a trigger makes, with its concerns: several tests ask for it, and it is derived once. */
+const made = new Map<Trigger['make'], { readonly building: Building; readonly concerns: readonly Concern[] }>()
+function madeBy({ make }: Trigger) {
+  const known = made.get(make)
+  if (known) return known
+  const building = make()
+  const fresh = { building, concerns: concernsIn(building.document) }
+  made.set(make, fresh)
+  return fresh
+}
 
 describe('every concern is raised by its mistake, and says what to do', () => {
-  test.each(triggers.map((trigger) => [trigger.code, trigger] as const))('%s', (code, { make, says }) => {
-    const building = make()
-    const matching = found(building).filter((concern) => concern.code === code)
+  test.each(triggers.map((trigger) => [trigger.code, trigger] as const))('%s', (code, trigger) => {
+    const { says } = trigger
+    const { building, concerns } = madeBy(trigger)
+    const matching = found(building, concerns).filter((concern) => concern.code === code)
     expect(matching.map((concern) => concernSentence(concern, metricPoint))).toContainEqual(expect.stringMatching(says))
     // it holds what its definition says, so that no sentence has a hole
     const { data: fields = {}, optional = [] } = definitions[code] ?? {}
@@ -962,23 +974,24 @@ describe('every concern is raised by its mistake, and says what to do', () => {
 
   test.each(triggers.map((trigger) => [trigger.code, trigger] as const))(
     '%s: each mend takes it away and blocks nothing',
-    (code, { make, says, mends = [] }) => {
-      const { document } = make()
-      const concernsIn = (state: Document) => concernsOf(deriveProject(new Memo(), state))
+    (code, trigger) => {
+      const { says, mends = [] } = trigger
+      const { building, concerns } = madeBy(trigger)
+      const { document } = building
       const said = (concern: Concern) => concern.code === code && says.test(concernSentence(concern, metricPoint))
-      const concern = concernsIn(document).find(said)
+      const concern = concerns.find(said)
       if (!concern) throw new Error('no concern')
       const offered = mendsOf(document, concern, metricPoint, seededRandom(5))
       expect(offered.map(({ words }) => words).sort()).toEqual(
         mends.map((words) => (typeof words === 'string' ? words : expect.stringMatching(words))),
       )
-      const blocking = (state: Document) =>
-        concernsIn(state).filter((concern) => severityOf(concern) === 'blocking').length
+      const blocking = (all: readonly Concern[]) => all.filter((one) => severityOf(one) === 'blocking').length
       for (const { words, edits } of offered) {
         const applied = applyChange(document, { id: 'mend', seen: 0, note: words, edits })
         if (!applied.ok) throw new Error(JSON.stringify(applied))
-        expect(concernsIn(applied.document).filter(said)).toEqual([])
-        expect(blocking(applied.document)).toBeLessThanOrEqual(blocking(document))
+        const after = concernsIn(applied.document)
+        expect(after.filter(said)).toEqual([])
+        expect(blocking(after)).toBeLessThanOrEqual(blocking(concerns))
       }
     },
   )
@@ -1014,13 +1027,11 @@ describe('every concern is raised by its mistake, and says what to do', () => {
 
   test.each(triggers.map((trigger) => [trigger.code, trigger] as const))(
     '%s: it is shown at the step where its record is edited',
-    (code, { make, says }) => {
-      const { document } = make()
-      const concern = concernsOf(deriveProject(new Memo(), document)).find(
-        (one) => one.code === code && says.test(concernSentence(one, metricPoint)),
-      )
+    (code, trigger) => {
+      const { building, concerns } = madeBy(trigger)
+      const concern = concerns.find((one) => one.code === code && trigger.says.test(concernSentence(one, metricPoint)))
       if (!concern) throw new Error('no concern')
-      const changed = mendsOf(document, concern, metricPoint, seededRandom(5)).flatMap(({ edits }) =>
+      const changed = mendsOf(building.document, concern, metricPoint, seededRandom(5)).flatMap(({ edits }) =>
         edits.map(({ id }) => id.slice(0, id.indexOf(':'))),
       )
       for (const kind of changed)

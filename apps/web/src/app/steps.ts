@@ -2,14 +2,16 @@ import {
   familyOf,
   formatQuantity,
   pressureRuleOf,
+  stepsOfWork,
   type NumberFormat,
   type Overview,
   type Quantity,
+  type StepOfWork,
 } from '@hedrion/core'
 import { countedConcerns } from './countedConcerns'
 
-export const stepNames = ['basis', 'building', 'actions', 'paths', 'combinations', 'envelopes', 'handover'] as const
-export type StepName = (typeof stepNames)[number]
+export { stepsOfWork as stepNames }
+export type StepName = StepOfWork
 
 export const stepTitles: Readonly<Record<StepName, string>> = {
   basis: 'Basis',

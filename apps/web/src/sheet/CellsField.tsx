@@ -1,4 +1,4 @@
-import type { TableProblem } from '@hedrion/core'
+import { uncapitalized, type TableProblem } from '@hedrion/core'
 import { useState, type ReactNode } from 'react'
 import { TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
@@ -66,7 +66,7 @@ function FileLine({ label, limit, onText }: FileLineProps) {
     <Line reference="or import a file">
       <FileButton
         kind="link"
-        label={`File with a ${label.charAt(0).toLowerCase()}${label.slice(1)}`}
+        label={`File with a ${uncapitalized(label)}`}
         accept=".csv,.tsv,.txt,text/csv,text/plain"
         onFile={choose}
       >

@@ -5,11 +5,15 @@ import type { NumberFormat } from '../units/format'
 import type { Quantity } from '../units/quantity'
 import type { Edit } from '../document/changes'
 
-/** The step of the work at which a concern is mended. */
-export type StepOfWork = 'basis' | 'building' | 'actions' | 'paths' | 'combinations' | 'envelopes' | 'handover'
+/** The steps of the work, in their order; a concern is mended at one of them. */
+export const stepsOfWork = ['basis', 'building', 'actions', 'paths', 'combinations', 'envelopes', 'handover'] as const
+export type StepOfWork = (typeof stepsOfWork)[number]
 
-/** What a figure of a concern is: a text, a plain number, or a quantity that is shown in the units of the project. */
-export type FieldKind = 'text' | 'number' | Quantity
+/**
+ * What a figure of a concern is: a text, a plain number, a quantity that is shown in the units of the project, or one of the quantity that
+ * the data name (`quantity`).
+ */
+export type FieldKind = 'text' | 'number' | Quantity | 'named'
 export type Fields = Readonly<Record<string, FieldKind>>
 
 /** A change that resolves a concern in one step, with the words of its outcome. */
@@ -29,7 +33,7 @@ export interface Subject {
 
 export type Maker = (subject: Subject) => readonly Mend[]
 
-/** A number of the data as a quantity that the data name themselves. */
+/** A number of the data as a quantity. */
 export type Show = (field: string, quantity: Quantity) => string
 
 /**

@@ -3,6 +3,7 @@ import type { Document, Random } from '../document/document'
 import { own } from '../outcome/own'
 import type { Concern, Severity } from '../outcome/outcome'
 import { formatQuantity, type NumberFormat } from '../units/format'
+import type { Quantity } from '../units/quantity'
 import type { Definition, FieldKind, Mend, StepOfWork } from './definition'
 import { ofDrawn } from './definitions/drawn'
 import { ofLateral } from './definitions/lateral'
@@ -48,7 +49,7 @@ export function concernSentence({ code, data, more = 0 }: Concern, format: Numbe
   const text = (field: string, kind: FieldKind): string => {
     const value = data[field]
     if (kind === 'text' || kind === 'number' || value === undefined) return String(value ?? '')
-    return formatQuantity(Number(value), kind, format)
+    return formatQuantity(Number(value), kind === 'named' ? (data['quantity'] as Quantity) : kind, format)
   }
   const said = Object.fromEntries(Object.entries(fields).map(([field, kind]) => [field, text(field, kind)]))
   const words = sentence(said, data, (field, quantity) => formatQuantity(Number(data[field]), quantity, format))

@@ -207,6 +207,12 @@ export const asInUse: Maker = ({ records: [record], data, format }) => {
   return [{ words: `Set to ${formatQuantity(final, 'pressure', format)}`, edits: [edit(record, after)] }]
 }
 
+/** Deletes the record, which the data call by its label. */
+export const itDeleted =
+  (name: string): Maker =>
+  ({ document, records: [record], data }) =>
+    deleted(document, record, `${name} ${data['label']}`)
+
 /** Deletes one of the two records that the data call a and b, whichever the person chooses. */
 export const eitherDeleted =
   (name: string): Maker =>

@@ -1,4 +1,5 @@
 import type { Layer } from '../document/recordKinds'
+import { uncapitalized } from '../outcome/letters'
 import { asceEditions } from './asce/editions'
 import { asceFamily } from './asce/family'
 import { bsFamily } from './bs/family'
@@ -62,6 +63,5 @@ export type Terms = Readonly<Record<ActionId, string>>
 /** Actions as a family calls them within a sentence: live load in one is imposed load in another. */
 export const termsOf = (family: FamilyId): Terms => {
   const { actionNames } = familyOf(family)
-  const small = (name: string) => `${name.slice(0, 1).toLowerCase()}${name.slice(1)}`
-  return Object.fromEntries(Object.entries(actionNames).map(([id, name]) => [id, small(name)])) as Terms
+  return Object.fromEntries(Object.entries(actionNames).map(([id, name]) => [id, uncapitalized(name)])) as Terms
 }

@@ -1,4 +1,12 @@
-import { formatQuantity, newId, windDirectionOf, type Box, type BuildingPart, type WindResult } from '@hedrion/core'
+import {
+  capitalized,
+  formatQuantity,
+  newId,
+  windDirectionOf,
+  type Box,
+  type BuildingPart,
+  type WindResult,
+} from '@hedrion/core'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
@@ -15,7 +23,7 @@ export function WindSheet({ caseId }: { readonly caseId: string }) {
   const result = wind?.results.find(({ direction }) => direction.id === windDirectionOf(caseId))
   if (!wind) return <PressureAlone caseId={caseId} />
   return (
-    <Sheet title={result ? capital(result.direction.name) : 'Wind'} scope="on the walls of the entered rectangle">
+    <Sheet title={result ? capitalized(result.direction.name) : 'Wind'} scope="on the walls of the entered rectangle">
       <BodyLines result={result} extent={wind.extent} />
       {result && <Coefficients result={result} caseId={caseId} />}
       {result && <StoreyForces result={result} caseId={caseId} />}
@@ -45,8 +53,6 @@ function PressureAlone({ caseId }: { readonly caseId: string }) {
     </Sheet>
   )
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
 function BodyLines({ result, extent }: { readonly result: WindResult | undefined; readonly extent: Box | null }) {
   const fieldOf = useFieldOf()

@@ -1,12 +1,10 @@
-import { familyOf, type Basis } from '@hedrion/core'
+import { capitalized, familyOf, type Basis } from '@hedrion/core'
 import { useRecords } from '../../compute/SessionContext'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { Choice } from '../../ui/Choice'
 import { FactorsChoice, OwnReduction } from './OwnReduction'
 import { useTerms } from '../../compute/useTerms'
-
-const capital = (word: string) => `${word.slice(0, 1).toUpperCase()}${word.slice(1)}`
 
 type Reductions = Basis['reductions']
 
@@ -31,11 +29,11 @@ export function ReductionChoice() {
       ]
   return (
     <>
-      <Section title={`${capital(imposed)} load of columns and beams`}>
+      <Section title={`${capitalized(imposed)} load of columns and beams`}>
         <Line reference="reduction by area or storeys">
           <Choice
             {...choiceOf(basis, 'reductions', `${imposed} load in combinations`, {
-              label: `${capital(imposed)} load in combinations`,
+              label: `${capitalized(imposed)} load in combinations`,
               options,
             })}
           />

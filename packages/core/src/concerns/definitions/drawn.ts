@@ -1,3 +1,4 @@
+import { capitalized } from '../../outcome/letters'
 import { givenHatch } from '../../editing/keyHatches'
 import { recordsOf } from '../../document/document'
 import { define } from '../definition'
@@ -6,6 +7,7 @@ import {
   deleted,
   eitherDeleted,
   emptied,
+  itDeleted,
   labelsOfTheirOwn,
   metEnd,
   ownLabel,
@@ -56,7 +58,7 @@ export const ofDrawn = {
     data: { label: 'text' },
     sentence: ({ label }) =>
       `Beam ${label} has zero length, so it carries no load and has no weight. Redraw or delete it.`,
-    mends: ({ document, records: [record], data }) => deleted(document, record, `beam ${data['label']}`),
+    mends: itDeleted('beam'),
   }),
   'member.doubled': define({
     severity: 'caution',
@@ -131,7 +133,7 @@ export const ofDrawn = {
     data: { label: 'text' },
     sentence: ({ label }) =>
       `Patch ${label} is on no panel of its layout, so it applies no load. Move it onto a panel.`,
-    mends: ({ document, records: [record], data }) => deleted(document, record, `patch ${data['label']}`),
+    mends: itDeleted('patch'),
   }),
   'wall.doubled': define({
     severity: 'caution',
@@ -146,12 +148,10 @@ export const ofDrawn = {
     step: 'actions',
     data: { a: 'text', b: 'text', kind: 'text' },
     sentence: ({ a, b, kind }) =>
-      `${capital(manyNames[kind] ?? 'loads')} ${a} and ${b} are identical and at the same position, so the load counts twice. Delete one of them.`,
+      `${capitalized(manyNames[kind] ?? 'loads')} ${a} and ${b} are identical and at the same position, so the load counts twice. Delete one of them.`,
     mends: ({ document, records: [, second], data }) => deleted(document, second, `load ${data['b']}`),
   }),
 }
-
-const capital = (words: string) => `${words.slice(0, 1).toUpperCase()}${words.slice(1)}`
 
 const manyNames: Readonly<Record<string, string>> = {
   member: 'members',

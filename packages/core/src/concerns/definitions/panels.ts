@@ -1,39 +1,35 @@
+import { capitalized } from '../../outcome/letters'
 import { nameOfSource } from '../../wording/sourceNames'
 import { define } from '../definition'
 
 const percent = (change: unknown): string => `${(100 * Number(change)).toFixed(1)} %`
+
+/** A load on a part with one support, with the largest torsion of one member in one case. */
+const torsion = {
+  label: 'text',
+  what: 'text',
+  level: 'text',
+  member: 'text',
+  moment: 'moment',
+  case: 'text',
+  caseName: 'text',
+} as const
 
 /** How panels distribute their load. */
 export const ofPanels = {
   'panel.one-support': define({
     severity: 'caution',
     step: 'building',
-    data: {
-      label: 'text',
-      what: 'text',
-      level: 'text',
-      member: 'text',
-      moment: 'moment',
-      case: 'text',
-      caseName: 'text',
-    },
+    data: torsion,
     sentence: ({ label, member, moment, caseName }, data) =>
       `Part of panel ${label} has only one support: it takes the full load with torsion${Number(data['moment']) > 0 ? `, ${moment} on ${member} in ${caseName}` : ''}. Provide torsional restraint, add a second support or rotate the span direction.`,
   }),
   'load.one-support': define({
     severity: 'caution',
     step: 'building',
-    data: {
-      label: 'text',
-      what: 'text',
-      level: 'text',
-      member: 'text',
-      moment: 'moment',
-      case: 'text',
-      caseName: 'text',
-    },
+    data: torsion,
     sentence: ({ label, what, level, member, moment, caseName }) =>
-      `${nameOfSource(what).replace(/^./, (letter) => letter.toUpperCase())} ${label} on level ${level} is on a part of a panel with only one support and applies a torsion of ${moment} to ${member} in ${caseName}. Provide torsional restraint, or add a second support.`,
+      `${capitalized(nameOfSource(what))} ${label} on level ${level} is on a part of a panel with only one support and applies a torsion of ${moment} to ${member} in ${caseName}. Provide torsional restraint, or add a second support.`,
   }),
   'panel.corners': define({
     severity: 'blocking',

@@ -1,7 +1,6 @@
 import { define, type Show } from '../definition'
-import { edit, takenOut, withFields } from '../makers'
+import { takenOut, withFields } from '../makers'
 import type { Concern } from '../../outcome/outcome'
-import type { Quantity } from '../../units/quantity'
 
 /** Where a row of a table starts: an area, or a number of storeys. */
 const fromOf = (data: Concern['data'], show: Show, field: string): string =>
@@ -17,15 +16,10 @@ export const ofStandards = {
     data: row,
     sentence: (said, data, show) =>
       `Row ${said.row} of reduction table “${said.table}” starts at ${fromOf(data, show, 'from')}, not above the ${fromOf(data, show, 'before')} of the row before. Sort the rows, or correct it.`,
-    mends: ({ records: [record] }) =>
-      record?.kind === 'reductionTable'
-        ? [
-            {
-              words: 'Sort the rows',
-              edits: [edit(record, { ...record, rows: [...record.rows].sort((p, q) => p.from - q.from) })],
-            },
-          ]
-        : [],
+    mends: withFields('reductionTable', 'Sort the rows', (table) => ({
+      ...table,
+      rows: [...table.rows].sort((p, q) => p.from - q.from),
+    })),
   }),
   'table.factor-grows': define({
     severity: 'caution',
@@ -60,11 +54,9 @@ export const ofStandards = {
   'layer.outside-limits': define({
     severity: 'caution',
     step: 'basis',
-    data: { layer: 'text', key: 'text', name: 'text', quantity: 'text', value: 'number', min: 'number', max: 'number' },
-    sentence: ({ layer, name }, { quantity }, show) => {
-      const shown = (field: string) => show(field, quantity as Quantity)
-      return `Value set “${layer}” sets ${name} to ${shown('value')}, outside ${shown('min')} to ${shown('max')}, so it is not used. Correct or remove it.`
-    },
+    data: { layer: 'text', key: 'text', name: 'text', quantity: 'text', value: 'named', min: 'named', max: 'named' },
+    sentence: ({ layer, name, value, min, max }) =>
+      `Value set “${layer}” sets ${name} to ${value}, outside ${min} to ${max}, so it is not used. Correct or remove it.`,
     mends: takenOut('values'),
   }),
   'layer.unusable-table': define({

@@ -1,3 +1,4 @@
+import { capitalized } from '../../outcome/letters'
 import { weightOf } from './unitWeights'
 
 /** What members and slabs are made of: unit weight in N/m³ and where it comes from, modulus of elasticity in Pa. */
@@ -67,8 +68,6 @@ const masonries: readonly (readonly [name: string, weighedAs: string, E: number]
   ['Masonry of lightweight concrete units', 'concrete masonry, lightweight units', 2.3],
 ]
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
-
 /** Moduli of steel and aluminium: EN 1993-1-1, 3.2.6 and EN 1999-1-1, 3.2.5. From memory. */
 export const stockMaterials: readonly StockMaterial[] = [
   { name: 'Structural steel', ...weightOf('steel'), elasticModulus: 210e9 },
@@ -77,7 +76,11 @@ export const stockMaterials: readonly StockMaterial[] = [
     ...weightOf('reinforced concrete'),
     elasticModulus: E * 1e9,
   })),
-  ...Object.entries(timbers).map(([name, E]) => ({ name: capital(name), ...weightOf(name), elasticModulus: E * 1e9 })),
+  ...Object.entries(timbers).map(([name, E]) => ({
+    name: capitalized(name),
+    ...weightOf(name),
+    elasticModulus: E * 1e9,
+  })),
   ...masonries.map(([name, weighedAs, E]) => ({ name, ...weightOf(weighedAs), elasticModulus: E * 1e9 })),
   { name: 'Aluminium', ...weightOf('aluminium'), elasticModulus: 70e9 },
 ]

@@ -42,6 +42,9 @@ const nameOf = (call) =>
 /** Texts of a template, with `{}` where a value is put in. */
 const ofTemplate = (node) => node.head.text + node.templateSpans.map((span) => `{}${span.literal.text}`).join('')
 
+const textOf = (node) => (ts.isTemplateExpression(node) ? ofTemplate(node) : node.text)
+const joined = (text) => text.replace(/\s+/g, ' ').trim()
+
 const isText = (node) =>
   ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node) || ts.isTemplateExpression(node)
 
@@ -67,40 +70,10 @@ function isSilent(node) {
 
 /** Whether a text has the look of words: two of them beside each other, or one that begins like a sentence. */
 const looksSpoken = (text) =>
-  /[A-Za-z’]{2,}[,;:.]? [a-z(“]/.test(text) || /^[“A-Z][a-z]+/.test(text) || /[a-z]\.$/.test(text)
-
-/** Every visible text of a file of TypeScript: `{ file, line, text, from: 'jsx' | 'attribute' | 'string', attribute? }`. */
-export function visibleStrings(root, file) {
-  const source = fs.readFileSync(path.join(root, file), 'utf8')
-  const tree = ts.createSourceFile(
-    file,
-    source,
-    ts.ScriptTarget.Latest,
-    true,
-    file.endsWith('x') ? ts.ScriptKind.TSX : ts.ScriptKind.TS,
-  )
-  const found = []
-  const add = (node, text, from, more = {}) => {
-    const words = text.replace(/\s+/g, ' ').trim()
-    if (!/[A-Za-z]/.test(words)) return
-    found.push({ file, line: tree.getLineAndCharacterOfPosition(node.getStart()).line + 1, text: words, from, ...more })
-  }
-  const visit = (node) => {
-    if (ts.isJsxText(node)) add(node, node.text, 'jsx')
-    else if (isText(node)) {
-      const text = ts.isTemplateExpression(node) ? ofTemplate(node) : node.text
-      const attribute = ts.isJsxAttribute(node.parent) ? node.parent.name.getText() : undefined
-      if (!isSilent(node)) {
-        if (attribute && visibleAttributes.has(attribute)) add(node, text, 'attribute', { attribute })
-        else if (looksSpoken(text)) add(node, text, 'string')
-        else if (wordOf(node)) add(node, text, 'string')
-      }
-    }
-    ts.forEachChild(node, visit)
-  }
-  visit(tree)
-  return found
-}
+  /[A-Za-z’]{2,}[,;:.]? [a-z(“]/.test(text) ||
+  /^[“A-Z][a-z]+/.test(text) ||
+  /[a-z]\.$/.test(text) ||
+  /^\{\} [a-z]{3}/.test(text)
 
 /** A single small word is for people where it is a value under a name of one, or stands in JSX. */
 const spokenNames = /^(label|title|text|words?|name|heading|note|unit|sentence|of|said|what|plural|column)$/
@@ -112,33 +85,47 @@ function wordOf(node) {
   return false
 }
 
+const isSpoken = (node) =>
+  (ts.isJsxAttribute(node.parent) && visibleAttributes.has(node.parent.name.getText())) ||
+  looksSpoken(textOf(node)) ||
+  wordOf(node)
+
 /**
- * Elements whose accessible name does not contain their visible label (WCAG 2.5.3), as far as both stand in the source:
- * `{ file, line, name, label }`.
+ * The label and the accessible name of an element where the name does not contain the label (WCAG 2.5.3), as far as both stand in the
+ * source; undefined where all is well.
  */
-export function namesApart(root, file) {
-  if (!file.endsWith('.tsx')) return []
+function nameApart(node) {
+  const attribute = node.openingElement.attributes.properties.find(
+    (one) => ts.isJsxAttribute(one) && one.name.getText() === 'aria-label',
+  )
+  const value = attribute?.initializer
+  const given = value && ts.isJsxExpression(value) ? value.expression : value
+  const texts = node.children.filter((child) => !ts.isJsxText(child) || child.text.trim() !== '')
+  if (!given || !isText(given) || texts.length === 0 || !texts.every(ts.isJsxText)) return undefined
+  const [name, label] = [textOf(given), texts.map(({ text }) => joined(text)).join(' ')]
+  return /[A-Za-z]/.test(label) && !name.toLowerCase().includes(label.toLowerCase()) ? { name, label } : undefined
+}
+
+/** Of a file of TypeScript every visible text, and where an accessible name does not contain its label; each with its line. */
+export function readSource(root, file) {
   const source = fs.readFileSync(path.join(root, file), 'utf8')
-  const tree = ts.createSourceFile(file, source, ts.ScriptTarget.Latest, true, ts.ScriptKind.TSX)
-  const found = []
+  const kind = file.endsWith('x') ? ts.ScriptKind.TSX : ts.ScriptKind.TS
+  const tree = ts.createSourceFile(file, source, ts.ScriptTarget.Latest, true, kind)
+  const [texts, apart] = [[], []]
+  const at = (node) => ({ file, line: tree.getLineAndCharacterOfPosition(node.getStart()).line + 1 })
+  const add = (node, text) => {
+    const words = joined(text)
+    if (/[A-Za-z]/.test(words)) texts.push({ ...at(node), text: words })
+  }
   const visit = (node) => {
-    if (ts.isJsxElement(node)) {
-      const attribute = node.openingElement.attributes.properties.find(
-        (one) => ts.isJsxAttribute(one) && one.name.getText() === 'aria-label',
-      )
-      const value =
-        attribute?.initializer &&
-        (ts.isJsxExpression(attribute.initializer) ? attribute.initializer.expression : attribute.initializer)
-      const texts = node.children.filter((child) => !ts.isJsxText(child) || child.text.trim() !== '')
-      if (value && isText(value) && texts.length > 0 && texts.every(ts.isJsxText)) {
-        const name = ts.isTemplateExpression(value) ? ofTemplate(value) : value.text
-        const label = texts.map(({ text }) => text.replace(/\s+/g, ' ').trim()).join(' ')
-        if (/[A-Za-z]/.test(label) && !name.toLowerCase().includes(label.toLowerCase()))
-          found.push({ file, line: tree.getLineAndCharacterOfPosition(node.getStart()).line + 1, name, label })
-      }
+    if (ts.isJsxText(node)) add(node, node.text)
+    else if (isText(node) && !isSilent(node) && isSpoken(node)) add(node, textOf(node))
+    else if (ts.isJsxElement(node)) {
+      const found = nameApart(node)
+      if (found) apart.push({ ...at(node), ...found })
     }
     ts.forEachChild(node, visit)
   }
   visit(tree)
-  return found
+  return { texts, apart }
 }
