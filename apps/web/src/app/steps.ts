@@ -51,7 +51,7 @@ const figures: Readonly<Record<StepName, Figure>> = {
   }),
   combinations: ({ figures: { combinations, cases } }) => plain(`${combinations} from ${cases} cases`),
   envelopes: ({ figures: { mostReaction } }, show) =>
-    plain(mostReaction ? `${mostReaction.label} most ${show(mostReaction.value, 'force')}` : 'no reaction yet'),
+    plain(mostReaction ? `${mostReaction.label} max ${show(mostReaction.value, 'force')}` : 'no reaction yet'),
   handover: ({ concerns }) => ({
     text: concerns.length === 0 ? 'no concerns' : `${countedConcerns(concerns)} open`,
     warm: concerns.some(({ severity }) => severity === 'blocking'),
@@ -61,7 +61,7 @@ const figures: Readonly<Record<StepName, Figure>> = {
 /** The one figure that stands under each step's name; a building that is not there has none. */
 export function stepFigure(step: StepName, overview: Overview | undefined, format: NumberFormat): StepFigure {
   if (!overview) return plain('')
-  if (step !== 'basis' && overview.figures.storeys === 0) return plain('no combinations yet')
+  if (step !== 'basis' && overview.figures.storeys === 0) return plain('no building yet')
   // number and unit stay on one line
   return figures[step](overview, (value, quantity) => formatQuantity(value, quantity, format).replace(/ /g, '\u00a0'))
 }

@@ -26,7 +26,7 @@ export const reductionRegionsPart = ({
 
 /** "Reduction region D1, slabs by its area, beams as outside the region". */
 function regionText({ label, slabs, slabFactor, beams, beamFactor }: ReductionRegionView): string {
-  const ofSlabs = { whole: 'whole', byArea: 'by its area', typed: `times ${slabFactor ?? 1}` }[slabs]
-  const ofBeams = { whole: 'whole', usual: 'as outside the region', typed: `times ${beamFactor ?? 1}` }[beams]
+  const ofSlabs = { whole: 'unreduced', byArea: 'by its area', typed: `times ${slabFactor ?? 1}` }[slabs]
+  const ofBeams = { whole: 'unreduced', usual: 'as outside the region', typed: `times ${beamFactor ?? 1}` }[beams]
   return `Reduction region ${label}, slabs ${ofSlabs}, beams ${ofBeams}`
 }

@@ -20,7 +20,7 @@ interface CellsFieldProps {
   readonly limit: number
 }
 
-/** Cells pasted from a spreadsheet, CSV, or import a file of it, with what is wrong row by row; nothing is added while there is any. */
+/** Cells pasted from a spreadsheet, CSV, or a file of it, with what is wrong row by row; nothing is added while there is any. */
 export function CellsField({ label, placeholder, text, onText, problems, nothing, limit }: CellsFieldProps) {
   return (
     <>

@@ -28,7 +28,7 @@ export function reductionRegionOf(document: Document, layout: string | null, bea
   return regions.find(({ outline }) => touches([outline], middle))
 }
 
-/** The factor of a region for its beams: null where each has its own, 1 where they unreduced. */
+/** The factor of a region for its beams: null where each has its own, 1 where they stay unreduced. */
 export function beamFactorIn({ label, beams, beamFactor }: ReductionRegion): Traced<'factor'> | null {
   if (beams === 'usual') return null
   return beams === 'whole'

@@ -67,7 +67,7 @@ export function useCopyHandle(): CopyHandle {
   if (!level || tool || picked.length === 0) return noHandle
   const drop = (shift: Point) => {
     const edits = copyEdits(picked, shift, drawnOf(getDocument()))
-    const name = picked.length === 1 ? (picked[0]?.label ?? '') : `${picked.length} picked`
+    const name = picked.length === 1 ? (picked[0]?.label ?? '') : `${picked.length} selected`
     edit.apply(`Copied ${name} ${shiftText(shift, format)}`, edits)
     change({ picked: edits.flatMap(({ after }) => (after ? [expanded(after.id, level.id)] : [])) })
   }

@@ -44,7 +44,7 @@ export const BarrierLines = memo(function BarrierLines({ barriers }: { readonly 
   )
 })
 
-/** The use of the use of adjacent floor gives the load; a typed value stands instead of it. */
+/** The use of the adjacent floor gives the load; a typed value stands instead of it. */
 function UseOfFloor({ barriers }: { readonly barriers: readonly Barrier[] }) {
   const choiceOf = useChoiceOf()
   const fieldOf = useFieldOf()

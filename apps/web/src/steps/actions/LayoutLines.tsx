@@ -27,7 +27,7 @@ function PrintLink() {
   return <ToPaper to={`/p/${projectId}/print${addressOf(look)}`}>Print loading plan</ToPaper>
 }
 
-/** Floor loadss of a layout: one default, and patches over it. */
+/** The floor loads of a layout: one default, and patches over it. */
 export const FloorLines = memo(function FloorLines({
   layout,
   levelId,

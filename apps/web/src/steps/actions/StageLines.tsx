@@ -16,7 +16,7 @@ export function StageLines({ loadKey }: { readonly loadKey: LoadKey }) {
   return (
     <Fold
       title="Construction stage, mass"
-      aside={count === 0 ? 'same as finished floor' : `${count} typed`}
+      aside={count === 0 ? 'same as finished floor' : `${count} entered`}
       startsOpen={count > 0}
     >
       <Fields loadKey={loadKey} />

@@ -157,7 +157,7 @@ function Taker({ rest: { expandedId, label } }: { readonly rest: TakerRow }) {
 
 function rowsOf(view: SurfaceView, format: NumberFormat): readonly (readonly string[])[] {
   return [
-    ['stretch', 'member', 'level', `inwards, ${unitOf('force', format)}`],
+    ['segment', 'member', 'level', `inwards, ${unitOf('force', format)}`],
     ...view.stretches.flatMap(({ index, rests }) =>
       rests
         .filter(({ force }) => Math.abs(force) >= 0.5)

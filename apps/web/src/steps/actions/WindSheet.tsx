@@ -101,7 +101,7 @@ const sides = [
   ['y1', 'north'],
 ] as const
 
-/** The rectangle in the wind: it goes around the columns until it is stated. */
+/** The rectangle in the wind: it goes round the columns until it is stated. */
 function ExtentLine({ part, extent }: { readonly part: BuildingPart; readonly extent: Box | null }) {
   const edit = useEdit()
   const format = useFormat()
@@ -118,7 +118,7 @@ function ExtentLine({ part, extent }: { readonly part: BuildingPart; readonly ex
           )
         }
       >
-        aaround the columns above ground
+        around the columns above ground
       </Line>
     )
   return (

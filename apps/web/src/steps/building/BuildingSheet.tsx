@@ -24,7 +24,7 @@ export function BuildingSheet() {
   const { level } = useLevel()
   const layout = useRecord(level?.layoutId)
   const title =
-    picked.length === 0 ? 'Building' : picked.length === 1 ? (picked[0]?.label ?? '') : `${picked.length} picked`
+    picked.length === 0 ? 'Building' : picked.length === 1 ? (picked[0]?.label ?? '') : `${picked.length} selected`
   return (
     <Sheet title={title} scope={picked.length > 0 ? <Scope records={picked} edited /> : undefined}>
       <PickedLines picked={picked} />

@@ -114,7 +114,7 @@ function AxisLines({ axis, name, lines }: AxisLinesProps) {
   )
 }
 
-/** What when a line moves does with what stands on it. */
+/** What a grid line that moves does with what stands on it. */
 function MovingLine() {
   const takesAlong = useGridLook((state) => state.takesAlong)
   return (

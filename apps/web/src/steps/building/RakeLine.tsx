@@ -4,7 +4,7 @@ import { useEdit, useNote } from '../../compute/useEdit'
 import { Line } from '../../sheet/Sheet'
 import { TextLine } from '../../ui/TextLine'
 
-/** Where the foot of a column, or the upper end of a hanger, of its own level's end. */
+/** Where the foot of a column, or the upper end of a hanger, is from the end on its own level. */
 export function RakeLine({ member }: { readonly member: Member }) {
   const format = useFormat()
   const edit = useEdit()
@@ -25,7 +25,7 @@ export function RakeLine({ member }: { readonly member: Member }) {
       <TextLine
         label={`Horizontal offset of its ${end}`}
         value={far ? shiftText([far[0] - at[0], far[1] - at[1]], format) : ''}
-        placeholder={hangs ? 'vertical' : 'vertical'}
+        placeholder="vertical"
         maxLength={40}
         onCommit={commit}
       />

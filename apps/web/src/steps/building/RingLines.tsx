@@ -12,7 +12,7 @@ const floorChoices = [
   ['everyRing', 'a panel automatically'],
 ] as const
 
-/** Whether enclosed bays get a floor by themselves, and those without one, filled in one step. */
+/** Whether enclosed bays get a floor automatically, and those without one, filled in one step. */
 export const RingLines = memo(function RingLines({ layout }: { readonly layout: Layout }) {
   const getDocument = useGetDocument()
   const edit = useEdit()
@@ -44,7 +44,7 @@ export const RingLines = memo(function RingLines({ layout }: { readonly layout: 
       </Line>
       {length > 0 && (
         <Note>
-          {length === 1 ? 'One bay' : `${length}bays`} enclosed by beams on “{layout.name}”{' '}
+          {length === 1 ? 'One bay' : `${length} bays`} enclosed by beams on “{layout.name}”{' '}
           {length === 1 ? 'has' : 'have'} no floor panel. Leave voids without one.
         </Note>
       )}

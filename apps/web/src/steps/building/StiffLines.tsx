@@ -17,7 +17,7 @@ import { MaterialChoice } from './StockChoices'
 
 const sorts = (Object.keys(stiffNames) as (keyof typeof stiffNames)[]).map((sort) => [sort, stiffNames[sort]] as const)
 
-/** What holds a floor against horizontal forces: type, and how stiff that makes it. */
+/** What holds a floor against horizontal forces: what it is, and how stiff that makes it. */
 export function StiffLines({ elements }: { readonly elements: readonly StiffElement[] }) {
   const choiceOf = useChoiceOf()
   const fieldOf = useFieldOf()

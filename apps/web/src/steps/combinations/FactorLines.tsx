@@ -29,7 +29,7 @@ export function FactorLines({ rule, overview }: { readonly rule: RuleView; reado
           ))}
         </Section>
       )}
-      <Section title={`Factors of each case: ${rule.name.toLowerCase()} gives each case`}>
+      <Section title={`Factors of each case, ${rule.name.toLowerCase()}`}>
         <Line reference="permanent" result={rule.permanent.map(show).join(' or ')}>
           all permanent cases have the same factor
         </Line>

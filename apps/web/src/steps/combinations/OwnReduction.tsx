@@ -53,7 +53,7 @@ export function FactorsChoice({ basis }: { readonly basis: Basis }) {
   )
 }
 
-/** The table in use: rows by area or storeys, and applies to. */
+/** The table in use: rows by area or storeys, and what it is for. */
 export function OwnReduction({ basis }: { readonly basis: Basis }) {
   const table = useRecord(basis.reductionTable ?? undefined)
   const edit = useEdit()
@@ -154,7 +154,7 @@ function Rows({ table }: { readonly table: ReductionTable }) {
             table.rows.length > 1 && (
               <Button
                 kind="link"
-                aria-label={`Delete row ${i + 1} away`}
+                aria-label={`Delete row ${i + 1}`}
                 onPress={() =>
                   set(
                     table.rows.filter((_, k) => k !== i),

@@ -40,7 +40,7 @@ export function ColumnSheet({ expandedId, caseId }: { readonly expandedId: strin
       </Section>
       <AreaLines view={view} picked={expandedId} />
       <ReductionLines view={view} picked={expandedId} caseId={caseId} />
-      <Section title={`Loads on this length`}>
+      <Section title="Loads on this length">
         {view.enters.length === 0 && <Note>No load in this case.</Note>}
         {view.enters.map((row, i) => (
           <Line

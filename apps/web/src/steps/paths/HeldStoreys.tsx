@@ -201,7 +201,7 @@ function Centre({ name, at: [x, y] }: { readonly name: string; readonly at: read
 }
 
 const estimates: readonly (readonly [Basis['wallStiffness'], string])[] = [
-  ['bending', 'bending only (EN 1992-1-1, annex I)'],
+  ['bending', 'bending only'],
   ['bendingAndShear', 'bending and shear of the storey'],
 ]
 

@@ -15,7 +15,7 @@ export function Stretches({ view, caseId }: { readonly view: MemberView; readonl
   return (
     <Section title="Along the wall" aside={<TableOut name={`wall ${label}`} rows={() => tableOf(view, format)} />}>
       <WideTable aria-label={`Pieces of wall ${label}`}>
-        <Heads words={['stretch', 'from – to', `of level ${levelName}`, 'at base', 'per length']} />
+        <Heads words={['piece', 'from – to', `of level ${levelName}`, 'at base', 'per length']} />
         <tbody>
           {stretches.map((stretch, k) => (
             <tr key={stretch.expandedId} onClick={() => change({ picked: [stretch.expandedId] })}>
@@ -57,7 +57,7 @@ const tableOf = (
   const [length, force, perLength] = [unitOf('length', format), unitOf('force', format), unitOf('lineLoad', format)]
   return [
     [
-      'stretch',
+      'piece',
       `from, ${length}`,
       `to, ${length}`,
       `of level ${levelName}, ${force}`,
