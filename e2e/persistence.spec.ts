@@ -1,5 +1,5 @@
 import { expect, test, type BrowserContext, type Page } from '@playwright/test'
-import { newProject, openRecords, saved, type } from './support'
+import { find, newProject, openRecords, saved, type } from './support'
 
 interface Started {
   readonly port: number
@@ -32,6 +32,29 @@ test('a reload keeps everything, and what is looked at', async ({ page, request 
   await page.reload()
   await expect(page.getByRole('radio', { name: 'both' })).toBeChecked()
   expect(await levelNames(page, id)).toContain('Upper floor')
+})
+
+test('what Find leads to stays selected for whoever clicks another step before it has come', async ({
+  page,
+  request,
+}) => {
+  const id = await newProject(request, 'Slow step', 'demo')
+  await page.route(/PathsStep.*\.js/, async (route) => {
+    await new Promise((done) => setTimeout(done, 1500))
+    await route.continue()
+  })
+  await page.goto(`/p/${id}/building`)
+  await expect(page.getByTestId('drawing')).toBeVisible()
+  await find(page, 'member C2, level 1')
+  await page.getByRole('link', { name: /Building/ }).click()
+  await expect(page.locator('path[data-kind="picked"][data-shape="point"]').first()).toBeVisible()
+  await expect(page).toHaveURL(/building.*pick=/)
+  // and what is looked at before a step has come does not give the step up
+  await page.reload()
+  await expect(page.getByTestId('drawing')).toBeVisible()
+  await find(page, 'member C13, level 1')
+  await page.getByRole('radio', { name: 'South' }).click()
+  await expect(page).toHaveURL(/paths.*view=x/)
 })
 
 test('who types before the page has drawn a frame loses nothing of it', async ({ page, request }) => {

@@ -1,14 +1,13 @@
 import { countOf, splitExpanded, type WordedConcern } from '@hedrion/core'
 import { useState } from 'react'
 import { Button as AriaButton, Dialog, DialogTrigger } from 'react-aria-components'
-import { useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { useAnswer } from '../compute/SessionContext'
 import { Mends } from '../sheet/Mends'
-import { addressOf, lookNow } from '../state/look'
 import { Button } from '../ui/Button'
 import { PopCard } from '../ui/PopCard'
 import { countedConcerns } from './countedConcerns'
+import { useGoTo } from './useGoTo'
 
 /** What a checker would ask about, in one list; each can be shown at its place. */
 export function Concerns({ base }: { readonly base: string }) {
@@ -84,18 +83,16 @@ interface ConcernProps {
 }
 
 function Concern({ concern, base, onShown }: ConcernProps) {
-  const navigate = useNavigate()
+  const goTo = useGoTo()
   const show = () => {
     const [about] = concern.about
     const [, levelId] = about ? splitExpanded(about) : ['', '']
     const caseId = concern.data['case']
-    const look = {
-      ...lookNow(),
+    goTo(`${base}/${concern.step}`, {
       ...(typeof caseId === 'string' ? { case: caseId } : {}),
       ...(about ? { picked: [about], view: 'plan' as const } : {}),
       ...(levelId ? { level: levelId } : {}),
-    }
-    void navigate({ pathname: `${base}/${concern.step}`, search: addressOf(look) })
+    })
     onShown()
   }
   return (

@@ -16,9 +16,10 @@ import { useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { useAnswer, useDocument, useSession } from '../compute/SessionContext'
 import { askWhy } from '../sheet/traceStore'
-import { addressOf, lookNow } from '../state/look'
+import { lookNow } from '../state/look'
 import { caseInView } from '../drawing/marks'
 import { findEntries, foundAmong, type FindEntry } from './findEntries'
+import { useGoTo } from './useGoTo'
 
 const most = 60
 
@@ -56,6 +57,7 @@ function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () 
   const document = useDocument()
   const overview = useAnswer({ kind: 'overview' })
   const navigate = useNavigate()
+  const goTo = useGoTo()
   const [text, setText] = useState('')
   const entries = useMemo(() => findEntries(document, overview), [document, overview])
   const byValue = useByValue(text, overview)
@@ -71,7 +73,7 @@ function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () 
     if (entry.command === 'projects') void navigate('/')
     if (entry.command) return
     const pathname = entry.step ? `${base}/${entry.step}` : location.pathname
-    void navigate({ pathname, search: addressOf({ ...lookNow(), ...entry.look }) })
+    goTo(pathname, entry.look ?? {})
     if (entry.address) askWhy(entry.address, pathname)
   }
   return (
