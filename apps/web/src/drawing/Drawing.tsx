@@ -1,5 +1,5 @@
 import { displayFactor, unitOf, type Box, type Point } from '@hedrion/core'
-import { useEffect, useRef, type KeyboardEvent, type ReactNode } from 'react'
+import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react'
 import styled from 'styled-components'
 import { useFormat } from '../compute/SessionContext'
 import { useLook } from '../state/look'
@@ -11,6 +11,9 @@ import { useViewport } from './useViewport'
 import { firstTarget, hit, middleOf, neighbour } from './hit'
 import { directions, pickedAfter } from './picking'
 import { paint, textSizes } from './paint'
+import { setLeftOut } from './leftOutStore'
+import { PointedTexts, usePointed } from './PointedTexts'
+import type { TextsOfView } from './texts'
 import type { Scene, Target } from './scene'
 import { usePointer, type Grab } from './usePointer'
 import { toScreen, toWorld, zoomAt, type Margins, type Viewport } from './viewport'
@@ -70,7 +73,8 @@ export function Drawing(props: DrawingProps) {
   const frame = useRef<HTMLDivElement>(null)
   const canvas = useRef<HTMLCanvasElement>(null)
   const { view, viewRef, setView } = useViewport(frame, scene, margins)
-  usePainting(canvas, scene, view, split)
+  const texts = usePainting(canvas, scene, view, split, picked)
+  const pointed = usePointed(scene, view, texts)
 
   const pick = (target: Target | undefined, more: boolean) => {
     onPick(target ? pickedAfter(picked, target.id, more) : [])
@@ -84,7 +88,12 @@ export function Drawing(props: DrawingProps) {
       if (onPlace) onPlace(toWorld(view, at))
       else pick(hit(scene.targets, view, at), event.ctrlKey || event.metaKey || event.shiftKey)
     },
-    onMove: view && onHover ? (at) => onHover(toWorld(view, at), view.scale) : undefined,
+    onMove: (at) => {
+      if (!view) return
+      if (onHover) onHover(toWorld(view, at), view.scale)
+      else pointed.pointAt(at)
+    },
+    onLeave: pointed.leave,
     onGrab: view && onGrab && !onPlace ? (at) => onGrab(at, view, scene.box) : undefined,
     onBox: (from, to) => view && onPick(inBox(scene.targets, view, from, to)),
   })
@@ -114,6 +123,7 @@ export function Drawing(props: DrawingProps) {
               {overlay?.(view)}
             </Overlay>
           )}
+          <PointedTexts {...pointed} />
         </Frame>
         {split && <SplitHandle {...split} />}
       </Stage>
@@ -127,7 +137,9 @@ function usePainting(
   scene: Scene,
   view: Viewport | null,
   split: Split | undefined,
-): void {
+  picked: readonly string[],
+): TextsOfView | null {
+  const [texts, setTexts] = useState<TextsOfView | null>(null)
   const { scene: left, part = 0 } = split ?? {}
   const format = useFormat()
   const palette = usePalette()
@@ -144,8 +156,11 @@ function usePainting(
       element.style.height = `${view.height}px`
       pen.setTransform(ratio, 0, 0, ratio, 0, 0)
       const unit = { symbol: unitOf('length', format), metres: displayFactor('length', format.system) }
-      const face = { sans: type.sans, size: textSizes[text] }
-      paint(pen, scene, view, palette, face, unit)
+      const face = { sans: type.sans, size: textSizes[text], picked }
+      const painted = paint(pen, scene, view, palette, face, unit)
+      // a view that moves leaves out the same mostly: nothing is drawn anew then
+      setLeftOut(painted.leftOut.length)
+      setTexts((before) => (before && leavesOutTheSame(before, painted) ? before : painted))
       if (left) {
         pen.save()
         pen.beginPath()
@@ -156,7 +171,8 @@ function usePainting(
       }
     })
     return () => cancelAnimationFrame(frame)
-  }, [canvas, format, palette, scene, left, part, text, view])
+  }, [canvas, format, palette, scene, left, part, text, view, picked])
+  return texts
 }
 
 /** Arrows pick neighbours, + - 0 zoom, Escape picks nothing; a step may take any key first. */
@@ -184,6 +200,10 @@ function useDrawingKeys(
     else if (event.key === '-') zoom(0.8)
   }
 }
+
+const leavesOutTheSame = (p: TextsOfView, q: TextsOfView): boolean =>
+  p.leftOut.length === q.leftOut.length &&
+  p.leftOut.every(({ text, of }, i) => text === q.leftOut[i]?.text && of === q.leftOut[i]?.of)
 
 function inBox(targets: readonly Target[], view: Viewport, from: Point, to: Point): readonly string[] {
   const [x0, x1] = [Math.min(from[0], to[0]), Math.max(from[0], to[0])]

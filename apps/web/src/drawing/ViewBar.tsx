@@ -4,6 +4,7 @@ import styled from 'styled-components'
 import { useFormat } from '../compute/SessionContext'
 import { useLook, type Numbers, type Parts, type Shown, type TextSize, type View } from '../state/look'
 import { Choice } from '../ui/Choice'
+import { useLeftOut } from './leftOutStore'
 import { Segmented, ToggleWord } from '../ui/Segmented'
 import { beginAnew, useTool } from './placing/toolStore'
 import { useLevel } from './useLevel'
@@ -112,11 +113,29 @@ export function ViewBar({ loads = false, patches = false, children }: ViewBarPro
         <ToggleWord isSelected={look.list} onChange={(list) => change({ list })}>
           as a list
         </ToggleWord>
+        {look.view !== 'space' && <LeftOut />}
       </Group>
     </>
   )
 }
 
+/** How many numbers and names found no room, and how they are seen. */
+function LeftOut() {
+  const count = useLeftOut((state) => state.count)
+  if (count === 0) return null
+  const labels = count === 1 ? 'label' : 'labels'
+  return (
+    <Quiet
+      data-testid="left out"
+      title="Zoom in, point at an element or select it"
+    >{`${count} ${labels} left out`}</Quiet>
+  )
+}
+
+const Quiet = styled.span`
+  color: var(--quiet);
+  font-size: 13px;
+`
 const Group = styled.div`
   display: flex;
   flex-wrap: wrap;

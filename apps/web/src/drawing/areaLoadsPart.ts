@@ -8,6 +8,7 @@ import {
   largest,
   smallest,
 } from '@hedrion/core'
+import { said } from './said'
 import type { Label, Scene, Shape, Target, Tone } from './scene'
 import type { TypedOptions } from './typedLoadsPart'
 
@@ -74,12 +75,20 @@ function endsOf({ outline, angle }: AreaLoadView): readonly [Point, Point] {
 
 function labelsOf(load: AreaLoadView, format: NumberFormat): readonly Label[] {
   const { expandedId, outline, value, endValue, measured } = load
-  const label = (text: string, at: Point): Label => ({ of: expandedId, text, at, priority: 57, bold: true })
+  const label = (text: ReturnType<typeof said>, at: Point): Label => ({
+    of: expandedId,
+    ...text,
+    at,
+    priority: 57,
+    bold: true,
+  })
   if (!varies(load))
-    return [label(`${formatQuantity(value, 'pressure', format)}${measureWords[measured]}`, centroid([outline]))]
+    return [
+      label(
+        said(value, 'pressure', format, (number) => `${number}${measureWords[measured]}`),
+        centroid([outline]),
+      ),
+    ]
   const [from, to] = endsOf(load)
-  return [
-    label(formatQuantity(value, 'pressure', format), from),
-    label(formatQuantity(endValue, 'pressure', format), to),
-  ]
+  return [label(said(value, 'pressure', format), from), label(said(endValue, 'pressure', format), to)]
 }

@@ -1,5 +1,6 @@
 import { candidateText, meanOf, saysOnDrawing, type CandidateView, type NumberFormat } from '@hedrion/core'
 import { part } from './planOptions'
+import { composed } from './said'
 import type { Label, Shape, Tone } from './scene'
 
 /** Near enough to have been meant, and yet left out, wants a look; what is left out for a reason does not. */
@@ -15,7 +16,7 @@ export function candidatesPart(candidates: readonly CandidateView[], format: Num
       stroke: { tone: toneOf(candidate), width: 7, ...(candidate.verdict === 'counts' ? {} : { dash: [2, 6] }) },
     })),
     labels: candidates.filter(saysOnDrawing).map((candidate): Label => ({
-      text: candidateText(candidate, format),
+      ...composed(candidateText(candidate, format)),
       at: meanOf([candidate.a, candidate.b]),
       dy: -13,
       tone: toneOf(candidate),

@@ -8,6 +8,7 @@ import {
   smallest,
 } from '@hedrion/core'
 import { roleText, strutNames } from './describe'
+import { composed, said } from './said'
 import {
   emptyBox,
   type GridMark,
@@ -85,7 +86,7 @@ function levelsPart(
       },
     ],
     labels: levels.map(({ z, name, carrying }): Label => ({
-      text: `${name}  ${z > 0 ? '+' : ''}${formatQuantity(z, 'length', format)}`,
+      ...composed(`${name}  ${z > 0 ? '+' : ''}${formatQuantity(z, 'length', format)}`),
       at: [side, z],
       dx: fromRight ? -6 : 6,
       align: fromRight ? 'right' : 'left',
@@ -230,13 +231,13 @@ function windArrows(
   const shapes: Shape[] = []
   const labels: Label[] = []
   for (const { z, along, across } of forces) {
-    const text = formatQuantity(Math.abs(along) + Math.abs(across), 'force', format)
+    const size = Math.abs(along) + Math.abs(across)
     if (Math.abs(along) > Math.abs(across)) {
       const at: Point = [along > 0 ? u0 : u1, z]
       const dx = Math.sign(along) * (14 + (longest * Math.abs(along)) / top)
       shapes.push({ kind: 'arrow', at, dx, dy: 0, tone: 'wind', width: 2.6, tail: 'away' })
       labels.push({
-        text,
+        ...said(size, 'force', format),
         at,
         dx: -dx - Math.sign(along) * 8,
         dy: -11,
@@ -249,7 +250,7 @@ function windArrows(
       const at: Point = [(u0 + u1) / 2, z]
       shapes.push({ kind: 'dot', at, size: 13, tone: 'wind', round: true })
       labels.push({
-        text: `${text} ${across > 0 ? 'away from you' : 'towards you'}`,
+        ...said(size, 'force', format, (number) => `${number} ${across > 0 ? 'away from you' : 'towards you'}`),
         at,
         dx: 14,
         dy: -11,
@@ -265,7 +266,7 @@ function windArrows(
 
 function reactionLabels({ reactions }: ElevationView, base: number, { format }: ElevationOptions): readonly Label[] {
   return reactions.map(({ u, force, count }): Label => ({
-    text: `${formatQuantity(Math.abs(force), 'force', format)}${force < 0 ? ' down' : ''}`,
+    ...said(force, 'force', format, (number) => `${number}${force < 0 ? ' down' : ''}`),
     at: [u, base],
     dy: 28,
     bold: true,

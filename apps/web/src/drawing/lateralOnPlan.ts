@@ -1,4 +1,5 @@
-import { formatQuantity, meanOf, type LateralView, type NumberFormat, type Point, type StoreyView } from '@hedrion/core'
+import { meanOf, type LateralView, type NumberFormat, type Point, type StoreyView } from '@hedrion/core'
+import { said } from './said'
 import type { Label, Scene, Shape } from './scene'
 
 type Storey = Pick<StoreyView, 'force' | 'point' | 'shear' | 'at' | 'elements' | 'centreOfMass' | 'centreOfStiffness'>
@@ -48,7 +49,7 @@ function withArrow(scene: Scene, at: Point, [fx, fy]: Point, name: string, forma
     labels: [
       ...scene.labels,
       {
-        text: `${name}${formatQuantity(size, 'force', format)}`,
+        ...said(size, 'force', format, (number) => `${name}${number}`),
         at,
         dx: steep ? 14 : -x * 40,
         dy: steep ? y * 40 : -14,
@@ -96,7 +97,7 @@ function sharesOf(
     ],
     labels: [
       ...taken.map(({ expandedId, label, at, way: [x, y], size }): Label => ({
-        text: `${label} ${formatQuantity(size, 'force', format)}`,
+        ...said(size, 'force', format, (number) => `${label} ${number}`),
         of: expandedId,
         at,
         ...(Math.abs(y) > Math.abs(x) ? { dx: -10, dy: -y * 20, align: 'right' } : { dx: x * 20, dy: -14 }),

@@ -3,7 +3,6 @@ import {
   atBends,
   displayFactor,
   formatQuantity,
-  formatValue,
   legsOf,
   lengthAlong,
   middleAlong,
@@ -17,6 +16,7 @@ import {
 import { beamText, columnText } from './describe'
 import { acrossOf } from './paintOrdinates'
 import { part, type PlanOptions } from './planOptions'
+import { said } from './said'
 import type { Label, Shape, Target } from './scene'
 import { roundBelow } from './viewport'
 
@@ -161,7 +161,7 @@ function ordinateLabel(
   const [nx, ny] = acrossOf(a, b)
   const beyond = Math.abs(q) * scale + 9
   return {
-    text: formatValue(q, 'lineLoad', format),
+    ...said(q, 'lineLoad', format),
     at: along(a, b, s),
     dx: nx * (beyond + 8),
     dy: -ny * beyond,

@@ -1,10 +1,12 @@
-import type { Box, Point } from '@hedrion/core'
+import type { Point } from '@hedrion/core'
 import type { Palette } from '../ui/tokens'
 import { hatchPattern, markColour } from './hatches'
-import { placeLabels } from './labels'
+import { gridTextSize, type DrawnGridLine } from './gridMarks'
+import type { Placed } from './labels'
 import { paintOrdinates } from './paintOrdinates'
-import type { GridMark, Scene, Shape, Stroke, Tone } from './scene'
-import { roundLength, toScreen, type Viewport } from './viewport'
+import type { Scene, Shape, Stroke, Tone } from './scene'
+import { textsOf, type LengthUnit, type Margin, type Measure, type TextsOfView } from './texts'
+import { toScreen, type Viewport } from './viewport'
 
 type Pen = CanvasRenderingContext2D
 
@@ -13,26 +15,36 @@ export const toneColour = (palette: Palette, tone: Tone): string => palette[tone
 /** Pixels of the numbers and names in a picture. */
 export const textSizes = { usual: 13, large: 16, larger: 20 } as const
 
-/** The unit in which the scale bar speaks, and how many metres it has. */
-export interface LengthUnit {
-  readonly symbol: string
-  readonly metres: number
-}
+type Font = (bold: boolean | undefined, size?: number) => string
 
-/** Paints a scene on a canvas whose transform already holds the device's pixel ratio. */
+/**
+ * Paints a scene on a canvas whose transform already holds the device's pixel ratio; answers which texts stand where, and
+ * which found no room.
+ */
 export function paint(
   pen: Pen,
   scene: Scene,
   view: Viewport,
   palette: Palette,
-  { sans, size = 13 }: { readonly sans: string; readonly size?: number },
+  {
+    sans,
+    size = 13,
+    picked = [],
+  }: { readonly sans: string; readonly size?: number; readonly picked?: readonly string[] },
   unit: LengthUnit,
-): void {
+): TextsOfView {
+  const font: Font = (bold, pixels = size) => `${bold ? '600 ' : ''}${pixels}px ${sans}`
+  const measure: Measure = (text, pixels, bold) => {
+    pen.font = font(bold, pixels)
+    return pen.measureText(text).width
+  }
+  const texts = textsOf(scene, view, { measure, size, picked, unit })
   pen.clearRect(0, 0, view.width, view.height)
-  paintGrid(pen, scene, view, palette, sans)
+  paintGrid(pen, texts.grid, palette, sans)
   for (const shape of scene.shapes) paintShape(pen, shape, view, palette)
-  paintLabels(pen, scene, view, palette, { sans, size })
-  paintScale(pen, scene, view, palette, sans, unit)
+  paintLabels(pen, texts.placed, palette, font)
+  paintMargin(pen, texts.margin, palette, sans)
+  return texts
 }
 
 function trace(pen: Pen, points: readonly Point[], view: Viewport, closed: boolean): void {
@@ -189,91 +201,30 @@ function paintGround(
   pen.stroke()
 }
 
-/** Lines that are too near to be told apart by their labels take turns: every second label stands further out. */
-function stepped(grid: Scene['grid'], scale: number): readonly (Scene['grid'][number] & { readonly step: 0 | 1 })[] {
-  return (['x', 'y'] as const).flatMap((axis) => {
-    let [last, step]: [number, 0 | 1] = [-Infinity, 0]
-    const lines = grid.filter((line) => line.axis === axis).sort((a, b) => a.at - b.at)
-    return lines.map((line) => {
-      step = (line.at - last) * scale < 18 && step === 0 ? 1 : 0
-      last = line.at
-      return { ...line, step }
-    })
-  })
-}
-
 const gridStroke = { tone: 'hairline', width: 1, dash: [12, 4, 2, 4] } as const
+/** Of lines that run beside what is on the level. */
+const faint = 0.55
 
-/** Grid lines run a little beyond the drawing, with their labels at the top and at the left, skew ones and rings at their end. */
-function paintGrid(pen: Pen, { grid, box }: Scene, view: Viewport, palette: Palette, sans: string): void {
-  const [, bottom] = toScreen(view, [box.x0, box.y0])
-  const [right] = toScreen(view, [box.x1, box.y1])
-  const { x: labelX, y: labelY } = gridLabelPlaces(box, view)
-  pen.font = `14px ${sans}`
-  pen.fillStyle = palette.quiet
+function paintGrid(pen: Pen, lines: readonly DrawnGridLine[], palette: Palette, sans: string): void {
+  pen.font = `${gridTextSize}px ${sans}`
   pen.textBaseline = 'middle'
   pen.textAlign = 'center'
-  for (const { axis, label, at, step } of stepped(grid, view.scale)) {
-    const [x, y] = toScreen(view, [at, at])
-    const out = 15 * step
+  for (const { label, at, stroke: drawn, outside } of lines) {
+    pen.globalAlpha = outside ? faint : 1
     pen.beginPath()
-    if (axis === 'x') {
-      pen.moveTo(x, labelY - out + 11)
-      pen.lineTo(x, bottom + 8)
-      pen.fillText(label, x, labelY - out)
-    } else {
-      pen.moveTo(labelX - out + 12, y)
-      pen.lineTo(right + 8, y)
-      pen.fillText(label, labelX - out, y)
+    if (drawn.kind === 'ring') pen.arc(...drawn.centre, drawn.radius, 0, 2 * Math.PI)
+    else {
+      pen.moveTo(...drawn.from)
+      pen.lineTo(...drawn.to)
     }
     stroke(pen, gridStroke, palette)
+    pen.fillStyle = palette.quiet
+    if (at) pen.fillText(label, ...at)
   }
-  for (const line of grid) paintFreeLine(pen, line, view, palette)
+  pen.globalAlpha = 1
 }
 
-/** Where labels of lines across the grid stand, in pixels: x of those at the left, y of those at the top. */
-export function gridLabelPlaces(box: Box, view: Viewport): { readonly x: number; readonly y: number } {
-  const [left] = toScreen(view, [box.x0, box.y0])
-  const [, top] = toScreen(view, [box.x1, box.y1])
-  return { x: Math.max(left - 40, 16), y: Math.max(top - 34, 14) }
-}
-
-/** A skew line with its label beyond its end, or a ring with its label beside its lowest point. */
-function paintFreeLine(pen: Pen, { axis, label, at, path: [a, b] }: GridMark, view: Viewport, palette: Palette): void {
-  if (!a) return
-  const [x0, y0] = toScreen(view, a)
-  pen.beginPath()
-  if (axis === 'line' && b) {
-    const [x1, y1] = toScreen(view, b)
-    const length = Math.hypot(x1 - x0, y1 - y0) || 1
-    const [ux, uy] = [(x1 - x0) / length, (y1 - y0) / length]
-    pen.moveTo(x0 - 8 * ux, y0 - 8 * uy)
-    pen.lineTo(x1 + 18 * ux, y1 + 18 * uy)
-    pen.fillText(label, x1 + 28 * ux, y1 + 28 * uy)
-  } else if (axis === 'ring') {
-    pen.arc(x0, y0, at * view.scale, 0, 2 * Math.PI)
-    pen.fillText(label, x0 + 9, y0 + at * view.scale + 11)
-  }
-  stroke(pen, gridStroke, palette)
-}
-
-function paintLabels(
-  pen: Pen,
-  { labels }: Scene,
-  view: Viewport,
-  palette: Palette,
-  { sans, size }: { readonly sans: string; readonly size: number },
-): void {
-  const font = (bold: boolean | undefined) => `${bold ? '600 ' : ''}${size}px ${sans}`
-  const placed = placeLabels(
-    labels,
-    view,
-    (text, bold) => {
-      pen.font = font(bold)
-      return pen.measureText(text).width
-    },
-    size,
-  )
+function paintLabels(pen: Pen, placed: readonly Placed[], palette: Palette, font: Font): void {
   pen.textBaseline = 'middle'
   for (const { label, x, y } of placed) {
     pen.font = font(label.bold)
@@ -287,42 +238,29 @@ function paintLabels(
   }
 }
 
-function paintScale(
-  pen: Pen,
-  { north, ordinateScale }: Scene,
-  view: Viewport,
-  palette: Palette,
-  sans: string,
-  unit: LengthUnit,
-): void {
-  const length = roundLength(view, 120, unit.metres)
-  const pixels = length * unit.metres * view.scale
-  const [right, y] = [view.width - 20, view.height - 30]
+function paintMargin(pen: Pen, { scale, texts, north }: Margin, palette: Palette, sans: string): void {
   pen.strokeStyle = pen.fillStyle = palette.quiet
   pen.lineWidth = 1.2
-  pen.font = `13px ${sans}`
   pen.textBaseline = 'middle'
-  pen.beginPath()
-  pen.moveTo(right - pixels, y - 4)
-  pen.lineTo(right - pixels, y + 4)
-  pen.moveTo(right - pixels, y)
-  pen.lineTo(right, y)
-  pen.moveTo(right, y - 4)
-  pen.lineTo(right, y + 4)
-  pen.stroke()
-  pen.textAlign = 'center'
-  pen.fillText(`${Number(length.toPrecision(2))} ${unit.symbol}`, right - pixels / 2, y + 14)
-  if (ordinateScale) {
-    const x = right - pixels - 110
-    pen.fillStyle = palette.quiet
-    pen.fillRect(x, y + 4 - ordinateScale.pixels, 3, ordinateScale.pixels)
-    pen.textAlign = 'left'
-    pen.fillText(ordinateScale.text, x + 9, y + 4 - ordinateScale.pixels / 2)
+  pen.textAlign = 'left'
+  for (const { text, x, y, size } of texts) {
+    pen.font = `${size}px ${sans}`
+    pen.fillText(text, x, y)
   }
-  if (north) paintNorth(pen, [view.width - 28, 34], palette, sans)
+  const { from, to, y, ordinate } = scale
+  pen.beginPath()
+  pen.moveTo(from, y - 4)
+  pen.lineTo(from, y + 4)
+  pen.moveTo(from, y)
+  pen.lineTo(to, y)
+  pen.moveTo(to, y - 4)
+  pen.lineTo(to, y + 4)
+  pen.stroke()
+  if (ordinate) pen.fillRect(ordinate.x, y + 4 - ordinate.pixels, 3, ordinate.pixels)
+  if (north) paintNorth(pen, north, palette)
 }
 
-function paintNorth(pen: Pen, [x, y]: Point, palette: Palette, sans: string): void {
+function paintNorth(pen: Pen, [x, y]: Point, palette: Palette): void {
   pen.fillStyle = palette.quiet
   pen.beginPath()
   pen.moveTo(x, y - 18)
@@ -331,7 +269,4 @@ function paintNorth(pen: Pen, [x, y]: Point, palette: Palette, sans: string): vo
   pen.lineTo(x - 6, y - 2)
   pen.closePath()
   pen.fill()
-  pen.font = `12px ${sans}`
-  pen.textAlign = 'center'
-  pen.fillText('N', x, y + 8)
 }

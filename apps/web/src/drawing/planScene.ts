@@ -1,12 +1,9 @@
 import { hatches } from '@hedrion/core'
 import {
   boxOf,
-  formatQuantity,
-  formatValue,
   gridCrossings,
   meanOf,
   sliverArea,
-  unitOf,
   type FloorView,
   type GridLine,
   type NumberFormat,
@@ -24,6 +21,7 @@ import { reductionRegionsPart } from './reductionRegionsPart'
 import { stiffPart } from './stiffPart'
 import { areaLoadsPart } from './areaLoadsPart'
 import { typedLoadsPart } from './typedLoadsPart'
+import { said } from './said'
 import { emptyBox, type Label, type Scene, type Shape, type Target } from './scene'
 
 /** A level as plan: floor and its load, members, openings, walls, and what is not carried. */
@@ -82,10 +80,13 @@ function gridBox(grid: readonly GridLine[]) {
   return points.length < 2 ? emptyBox : boxOf(points)
 }
 
+/** Round what is on the level: the rest of the grid, and columns that only pass through, are drawn as far as the view reaches. */
 function boxOfFloor(floor: FloorView, grid: readonly GridLine[]) {
+  const own = floor.columns.filter(({ passing }) => !passing)
+  const standing = own.length > 0 || floor.beams.length > 0 || floor.regions.length > 0 ? own : floor.columns
   const points: Point[] = [
     ...floor.beams.flatMap(({ path }) => path),
-    ...floor.columns.map(({ at }) => at),
+    ...standing.map(({ at }) => at),
     ...floor.regions.flatMap(({ region }) => region.flat()),
     ...floor.walls.flatMap(({ a, b }) => [a, b]),
     ...floor.slopes.flatMap(({ outline }) => outline),
@@ -150,7 +151,7 @@ function pressureLabel(
   const priority = 40 + Math.min(20, (small.x1 - small.x0) * (small.y1 - small.y0) * 0.1)
   return [
     {
-      text: formatValue(pressure, 'pressure', format),
+      ...said(pressure, 'pressure', format),
       of: expandedId,
       at: centre,
       priority: patchId ? priority + 20 : priority,
@@ -254,7 +255,7 @@ function wallsPart({ walls }: FloorView, { format, area }: PlanOptions) {
         ? []
         : [
             {
-              text: `${formatValue(load, 'lineLoad', format)} ${unitOf('lineLoad', format)}`,
+              ...said(load, 'lineLoad', format),
               of: expandedId,
               at: meanOf([a, b]),
               priority: 55,
@@ -291,8 +292,9 @@ function lostPart({ regions, walls }: FloorView, { format }: PlanOptions) {
       })),
     ],
     labels: lost.map(({ centre, region, notCarriedArea, pressure }): Label => ({
-      text:
-        pressure === 0 ? 'not carried' : `${formatQuantity(notCarriedArea * pressure, 'force', format)} not carried`,
+      ...(pressure === 0
+        ? { text: 'not carried' }
+        : said(notCarriedArea * pressure, 'force', format, (number) => `${number} not carried`)),
       at: [boxOf(region.flat()).x1, centre[1]],
       dx: 8,
       align: 'left',

@@ -1,6 +1,7 @@
 import { formatQuantity, meanOf, type FloorView, type NumberFormat, type Point, type SlopeView } from '@hedrion/core'
 import { slopeText, strutText } from './describe'
 import { closedPath } from './planOptions'
+import { composed } from './said'
 import type { Label, Scene, Shape, Target } from './scene'
 
 interface RoofOptions {
@@ -54,7 +55,7 @@ const fallArrow = ({ outline, uphill }: SlopeView): Shape => ({
 const pitchLabel = ({ expandedId, outline, label, pitch, low, high }: SlopeView, format: NumberFormat): Label => {
   const height = (value: number) => `${value > 0 ? '+' : ''}${formatQuantity(value, 'length', format)}`
   return {
-    text: `${label} · ${formatQuantity(pitch, 'angle', format)} · ${height(low)} to ${height(high)}`,
+    ...composed(`${label} · ${formatQuantity(pitch, 'angle', format)} · ${height(low)} to ${height(high)}`),
     of: expandedId,
     at: meanOf(outline),
     dx: 12,

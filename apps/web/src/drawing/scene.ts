@@ -75,6 +75,8 @@ export type Shape =
 
 export interface Label {
   readonly text: string
+  /** Of a number: its size in SI, its unit, and its text with the unit. */
+  readonly value?: { readonly size: number; readonly unit: string; readonly text: string }
   /** Expanded id of what it belongs to, where it is a number or name of one thing. */
   readonly of?: string
   readonly at: Point

@@ -13,7 +13,8 @@ import { elevationScene } from './elevationScene'
 import type { PlanOptions } from './planOptions'
 import { keyNumbers, planScene } from './planScene'
 import { placeLabels } from './labels'
-import type { Mark } from './scene'
+import { withUnitsAlike } from './said'
+import type { Mark, Scene } from './scene'
 import { fit } from './viewport'
 
 const document = documentOf(demoChanges.flatMap(({ edits }) => edits.flatMap(({ after }) => after ?? [])))
@@ -34,6 +35,9 @@ const plan = (level: string, caseId: string, more: Partial<PlanOptions> = {}) =>
     recordsOf(document, 'gridLine'),
     options(more),
   )
+
+/** Labels as the drawing says them. */
+const drawnIn = ({ labels }: Pick<Scene, 'labels'>) => withUnitsAlike(labels).labels
 
 describe('the plan', () => {
   const floor = ask(state, { kind: 'floor', levelId: levelId('1'), caseId: 'imposed/C' })
@@ -66,18 +70,20 @@ describe('the plan', () => {
   // offices carry 3.00 by default, the balcony 5.00 by a patch (EN 1991-1-1 table 6.2, from memory)
   test('patches alone, and the default alone', () => {
     const numbers = (parts: NonNullable<PlanOptions['parts']>) => [
-      ...new Set(plan('1', 'imposed/C', { parts }).labels.flatMap(({ text, bold }) => (bold ? [text] : []))),
+      ...new Set(drawnIn(plan('1', 'imposed/C', { parts })).flatMap(({ text, bold }) => (bold ? [text] : []))),
     ]
     const stairs = '7.50 kN/m'
-    expect(numbers('all').sort()).toEqual(['3.00', '5.00', stairs])
-    expect(numbers('patches').sort()).toEqual(['5.00', stairs])
-    expect(numbers('default').sort()).toEqual(['3.00', stairs])
+    // stairs are in kN/m: so every number has its unit
+    expect(numbers('all').sort()).toEqual(['3.00 kN/m²', '5.00 kN/m²', stairs])
+    expect(numbers('patches').sort()).toEqual(['5.00 kN/m²', stairs])
+    expect(numbers('default').sort()).toEqual(['3.00 kN/m²', stairs])
   })
 
   test('larger numbers need more room: none lies on another, and some are left out', () => {
     const { labels, box } = plan('1', 'imposed/C')
     const view = fit(box, 420, 420, { top: 20, right: 20, bottom: 20, left: 20 })
-    const placed = (size: number) => placeLabels(labels, view, (text) => text.length * size * 0.5, size)
+    const placed = (size: number) =>
+      placeLabels(labels, view, { measure: (text) => text.length * size * 0.5, size }).placed
     const large = placed(20)
     expect(large.length).toBeLessThan(placed(13).length)
     for (const [i, a] of large.entries())
@@ -131,7 +137,9 @@ describe('the plan', () => {
 
   test('load that nothing carries stands out with its force; members off means no ordinates', () => {
     const roof = plan('Roof', 'permanent/self-weight')
-    expect(roof.labels.filter(({ tone }) => tone === 'warm').map(({ text }) => text)).toEqual(['15.6 kN not carried'])
+    expect(roof.labels.filter(({ tone }) => tone === 'warm').map(({ value }) => value?.text)).toEqual([
+      '15.6 kN not carried',
+    ])
     expect(plan('1', 'imposed/C', { member: false }).shapes.some(({ kind }) => kind === 'ordinates')).toBe(false)
   })
 
@@ -139,7 +147,7 @@ describe('the plan', () => {
     for (const level of ['1', 'Roof', 'Eaves']) {
       const { labels, targets } = plan(level, 'permanent/self-weight')
       const known = new Set(targets.map(({ id }) => id))
-      const nobodys = labels.filter(({ of }) => of === undefined || !known.has(of)).map(({ text }) => text)
+      const nobodys = labels.filter(({ of }) => of === undefined || !known.has(of)).map(({ value }) => value?.text)
       // load that nothing carries is never hidden
       expect(nobodys).toEqual(level === 'Roof' ? ['15.6 kN not carried'] : [])
     }
@@ -176,7 +184,7 @@ describe('the elevation', () => {
 
   test('a gravity case shows its reactions, which add up to what is at the supports', () => {
     const { reactions } = ask(state, { kind: 'elevation', axis: 'x', caseId: 'imposed/C' })
-    const texts = elevation('x', 'imposed/C').labels.map(({ text }) => text)
+    const texts = drawnIn(elevation('x', 'imposed/C')).map(({ text }) => text)
     for (const { force } of reactions) expect(texts).toContain(formatQuantity(force, 'force', metricPoint))
   })
 

@@ -1,10 +1,7 @@
 import {
   along,
   distance,
-  formatQuantity,
-  formatValue,
   meanOf,
-  unitOf,
   type BarrierView,
   type FloorView,
   type NumberFormat,
@@ -12,6 +9,7 @@ import {
   type StairView,
 } from '@hedrion/core'
 import { barrierText, stairText } from './describe'
+import { said } from './said'
 import type { Label, Mark, Scene, Shape, Target } from './scene'
 
 interface Options {
@@ -82,12 +80,12 @@ function towards([x0, y0]: Point, [x1, y1]: Point): { readonly dx: number; reado
 function endLabels({ foot, head, load, expandedId }: StairView, format: NumberFormat): readonly Label[] {
   if (load === 0) return []
   const { dx, dy } = towards(foot, head)
-  const text = `${formatValue(load, 'lineLoad', format)} ${unitOf('lineLoad', format)}`
+  const text = said(load, 'lineLoad', format)
   return [
     { at: foot, side: -1 },
     { at: head, side: 1 },
   ].map(({ at, side }) => ({
-    text,
+    ...text,
     of: expandedId,
     at,
     priority: 57,
@@ -108,7 +106,7 @@ export function barriersPart({ barriers }: Pick<FloorView, 'barriers'>, { format
         ? []
         : [
             {
-              text: formatQuantity(load, 'lineLoad', format),
+              ...said(load, 'lineLoad', format),
               of: expandedId,
               at: meanOf([a, b]),
               priority: 58,

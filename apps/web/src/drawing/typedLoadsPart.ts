@@ -1,12 +1,6 @@
-import {
-  formatQuantity,
-  meanOf,
-  type FloorView,
-  type NumberFormat,
-  type Point,
-  type TypedLoadView,
-} from '@hedrion/core'
+import { meanOf, type FloorView, type NumberFormat, type Point, type TypedLoadView } from '@hedrion/core'
 import { typedText } from './describe'
+import { said } from './said'
 import type { Label, Mark, Scene, Shape, Target, Tone } from './scene'
 
 /** How typed loads are shown. */
@@ -53,16 +47,16 @@ function labelsOf(load: TypedLoadView, format: NumberFormat): readonly Label[] {
   const { a, b, loads, kind } = load
   const quantity = kind === 'line' ? 'lineLoad' : 'force'
   const at = (t: number): Point => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t]
-  if (loads[0] === loads[1]) return [labelAt(load, formatQuantity(loads[0], quantity, format), meanOf([a, b]))]
+  if (loads[0] === loads[1]) return [labelAt(load, said(loads[0], quantity, format), meanOf([a, b]))]
   return [
-    labelAt(load, formatQuantity(loads[0], quantity, format), at(0.08)),
-    labelAt(load, formatQuantity(loads[1], quantity, format), at(0.92)),
+    labelAt(load, said(loads[0], quantity, format), at(0.08)),
+    labelAt(load, said(loads[1], quantity, format), at(0.92)),
   ]
 }
 
-const labelAt = ({ a, b, expandedId }: TypedLoadView, text: string, at: Point): Label => ({
+const labelAt = ({ a, b, expandedId }: TypedLoadView, text: ReturnType<typeof said>, at: Point): Label => ({
   of: expandedId,
-  text,
+  ...text,
   at,
   priority: 58,
   bold: true,

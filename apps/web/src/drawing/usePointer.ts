@@ -7,6 +7,7 @@ interface PointerActions {
   readonly setView: (view: Viewport) => void
   readonly onClick: (at: Point, event: PointerEvent) => void
   readonly onMove?: ((at: Point) => void) | undefined
+  readonly onLeave?: () => void
   readonly onBox?: ((from: Point, to: Point) => void) | undefined
   /** Takes hold of what is under the pointer, so that a drag moves it and not the view. */
   readonly onGrab?: ((at: Point) => Grab | null) | undefined
@@ -22,7 +23,7 @@ export interface Grab {
 const slop = 4
 
 /** Click picks, drag with the second button or with the middle one moves the view, the wheel zooms, Shift-drag boxes. */
-export function usePointer({ view, setView, onClick, onMove, onBox, onGrab }: PointerActions) {
+export function usePointer({ view, setView, onClick, onMove, onLeave, onBox, onGrab }: PointerActions) {
   const start = useRef<{
     readonly at: Point
     last: Point
@@ -65,6 +66,7 @@ export function usePointer({ view, setView, onClick, onMove, onBox, onGrab }: Po
       else if (drag.boxing && drag.moved) onBox?.(drag.at, at(event))
       else if (!drag.moved && drag.button === 0) onClick(at(event), event)
     },
+    onPointerLeave: () => onLeave?.(),
     onPointerCancel: () => {
       start.current?.grab?.end(null)
       start.current = null

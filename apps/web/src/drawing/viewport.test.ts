@@ -160,7 +160,7 @@ describe('labels do not lie on each other', () => {
   const measure = (text: string) => text.length * 7
   const screen: Viewport = { width: 400, height: 300, scale: 1, x: 0, y: 300 }
   const label = (text: string, at: Point, more: Partial<Label> = {}): Label => ({ text, at, priority: 1, ...more })
-  const place = (labels: readonly Label[]) => placeLabels(labels, screen, measure)
+  const place = (labels: readonly Label[]) => placeLabels(labels, screen, { measure }).placed
 
   test('one that would mean something else beside its place is there, or left out', () => {
     const first = label('first', [200, 150], { priority: 9 })

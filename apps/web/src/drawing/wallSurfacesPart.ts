@@ -1,5 +1,6 @@
 import { distance, along, meanOf, type FloorView, type Point, type SurfaceOnPlan } from '@hedrion/core'
 import { pressureText, surfaceText } from './describe'
+import { composed } from './said'
 import type { Label, Mark, Scene, Shape, Target, Tone } from './scene'
 import type { TypedOptions } from './typedLoadsPart'
 
@@ -16,7 +17,7 @@ export function wallSurfacesPart(
     shapes: wallSurfaces.flatMap((stretch) => shapesOf(stretch, toneOf(mark))),
     labels: area
       ? wallSurfaces.filter(isPressed).map((stretch): Label => ({
-          text: pressureText(stretch, format),
+          ...composed(pressureText(stretch, format)),
           of: stretch.expandedId,
           at: meanOf([stretch.a, stretch.b]),
           priority: 58,

@@ -1,6 +1,7 @@
-import { formatValue, type FloorView } from '@hedrion/core'
+import { type FloorView } from '@hedrion/core'
 import { useCallback } from 'react'
 import { useFormat, useRecords } from '../../compute/SessionContext'
+import { said } from '../../drawing/said'
 import type { Label, Scene } from '../../drawing/scene'
 
 /** Distances between neighbouring grid lines, along the lower and the right side. */
@@ -15,7 +16,7 @@ export function useGridDimensions(): (scene: Scene, floor: FloorView) => Scene {
           const before = lines[i]?.at ?? at
           const middle = (before + at) / 2
           return {
-            text: formatValue(at - before, 'length', format),
+            ...said(at - before, 'length', format),
             at: axis === 'x' ? [middle, scene.box.y0] : [scene.box.x1, middle],
             dx: axis === 'x' ? 0 : 30,
             dy: axis === 'x' ? 24 : 0,

@@ -1,7 +1,7 @@
 import { gridMoveEdits, type Box, type GridLine, type Point } from '@hedrion/core'
 import { useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
-import { gridLabelPlaces } from '../../drawing/paint'
+import { gridLabelPlaces } from '../../drawing/gridMarks'
 import type { Grab } from '../../drawing/usePointer'
 import { toScreen, toWorld, type Viewport } from '../../drawing/viewport'
 import { setDraft } from '../../sheet/draftStore'

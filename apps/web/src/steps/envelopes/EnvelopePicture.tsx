@@ -1,8 +1,9 @@
-import { formatValue, meanOf, middleAlong, unitOf, type FloorView, largest } from '@hedrion/core'
+import { meanOf, middleAlong, unitOf, type FloorView, type Point, largest } from '@hedrion/core'
 import { useCallback, useMemo } from 'react'
 import styled from 'styled-components'
 import { useFormat } from '../../compute/SessionContext'
 import { PlanPane } from '../../drawing/PlanPane'
+import { said } from '../../drawing/said'
 import type { Label, Scene, Shape } from '../../drawing/scene'
 import { useLook } from '../../state/look'
 import type { EnvelopeInView } from './useEnvelope'
@@ -23,8 +24,9 @@ export function EnvelopePicture({ envelope }: { readonly envelope: EnvelopeInVie
         // horizontal reactions stand in the table alone
         if (component === 'x' || component === 'y') continue
         const [id = ''] = expandedId.split('@')
-        const at = placeOf(floor, id, expandedId, kind)
-        if (!at) continue
+        const place = placeOf(floor, id, expandedId, kind)
+        if (!place) continue
+        const { at } = place
         shapes.push({
           kind: 'bar',
           at,
@@ -34,7 +36,8 @@ export function EnvelopePicture({ envelope }: { readonly envelope: EnvelopeInVie
           filled: (tallest * least) / top,
         })
         labels.push({
-          text: formatValue(most, 'force', format),
+          ...said(most, 'force', format),
+          of: place.of,
           at,
           dx: 10,
           dy: -16,
@@ -43,7 +46,8 @@ export function EnvelopePicture({ envelope }: { readonly envelope: EnvelopeInVie
           priority: 60,
         })
         labels.push({
-          text: formatValue(least, 'force', format),
+          ...said(least, 'force', format),
+          of: place.of,
           at,
           dx: 10,
           dy: 14,
@@ -77,19 +81,24 @@ function Key({ envelope: { kind, rows } }: { readonly envelope: EnvelopeInView }
 }
 
 /** Reactions stand under any level; column forces and beam totals at their own. */
-function placeOf(floor: FloorView, id: string, expandedId: string, kind: EnvelopeInView['kind']) {
+function placeOf(
+  floor: FloorView,
+  id: string,
+  expandedId: string,
+  kind: EnvelopeInView['kind'],
+): { readonly at: Point; readonly of: string } | undefined {
   if (kind === 'beamTotal') {
     const beam = floor.beams.find((entry) => entry.expandedId === expandedId)
-    return beam && middleAlong(beam.path)
+    return beam && { at: middleAlong(beam.path), of: expandedId }
   }
   if (kind === 'elementShear') {
     const element = floor.stiff.find((entry) => entry.expandedId === expandedId)
-    return element && meanOf([element.a, element.b])
+    return element && { at: meanOf([element.a, element.b]), of: expandedId }
   }
   const column = floor.columns.find((entry) =>
     kind === 'reaction' ? entry.id === id : entry.expandedId === expandedId,
   )
-  return kind === 'reaction' ? (column?.far ?? column?.at) : column?.at
+  return column && { at: kind === 'reaction' ? (column.far ?? column.at) : column.at, of: column.expandedId }
 }
 
 const Foot = styled.p`

@@ -1,0 +1,117 @@
+import type { Point } from '@hedrion/core'
+import { drawnGrid, gridLabelExtent, gridTextSize, type DrawnGridLine } from './gridMarks'
+import { placeLabels, type Extent, type Placement } from './labels'
+import { withUnitsAlike } from './said'
+import type { Scene } from './scene'
+import { roundLength, type Viewport } from './viewport'
+
+/** Pixels that a text takes along its line. */
+export type Measure = (text: string, size: number, bold?: boolean) => number
+
+/** The unit in which the scale bar speaks, and how many metres it has. */
+export interface LengthUnit {
+  readonly symbol: string
+  readonly metres: number
+}
+
+interface TextOptions {
+  readonly measure: Measure
+  /** Pixels of numbers and names. */
+  readonly size: number
+  readonly picked: readonly string[]
+  readonly unit: LengthUnit
+}
+
+/** A text of the margin, from its left end. */
+interface MarginText {
+  readonly text: string
+  readonly x: number
+  readonly y: number
+  readonly size: number
+}
+
+/** What stands in the margin of a view: scale, unit of the numbers, north. */
+export interface Margin {
+  readonly scale: {
+    readonly from: number
+    readonly to: number
+    readonly y: number
+    readonly ordinate: { readonly x: number; readonly pixels: number } | null
+  }
+  readonly texts: readonly MarginText[]
+  readonly north: Point | null
+}
+
+/** All texts of a view; none of them lies on another. */
+export interface TextsOfView extends Placement {
+  readonly grid: readonly DrawnGridLine[]
+  readonly margin: Margin
+  /** The boxes of all of them, in pixels. */
+  readonly extents: readonly Extent[]
+}
+
+const marginSize = 13
+
+/** Which texts of a scene stand where: the margin and the grid first, then labels as they find room. */
+export function textsOf(scene: Scene, view: Viewport, { measure, size, picked, unit }: TextOptions): TextsOfView {
+  const { labels, unit: common } = withUnitsAlike(scene.labels)
+  const margin = marginOf(scene, view, common, unit, measure)
+  const grid = drawnGrid(scene, view, (text) => measure(text, gridTextSize))
+  const taken = [
+    ...margin.texts.map((text) => extentOfText(text, measure)),
+    ...(margin.north ? [extentOfNorth(margin.north)] : []),
+    ...grid.flatMap(({ at, label }) => (at ? [gridLabelExtent(at, measure(label, gridTextSize))] : [])),
+  ]
+  const ofLabels: Extent[] = []
+  const placement = placeLabels(labels, view, {
+    measure: (text, bold) => measure(text, size, bold),
+    size,
+    taken,
+    picked,
+    onPlaced: (extent) => ofLabels.push(extent),
+  })
+  return { ...placement, grid, margin, extents: [...taken, ...ofLabels] }
+}
+
+function marginOf(
+  { north, ordinateScale }: Scene,
+  view: Viewport,
+  common: string | null,
+  unit: LengthUnit,
+  measure: Measure,
+): Margin {
+  const length = roundLength(view, 120, unit.metres)
+  const pixels = length * unit.metres * view.scale
+  const [right, y] = [view.width - 20, view.height - 30]
+  const bar = `${Number(length.toPrecision(2))} ${unit.symbol}`
+  const ofBar = { text: bar, x: right - pixels / 2 - measure(bar, marginSize) / 2, y: y + 14, size: marginSize }
+  const ofOrdinate = ordinateScale ? measure(ordinateScale.text, marginSize) : 0
+  const ordinateX = right - pixels - 24 - 9 - ofOrdinate
+  return {
+    scale: {
+      from: right - pixels,
+      to: right,
+      y,
+      ordinate: ordinateScale ? { x: ordinateX, pixels: ordinateScale.pixels } : null,
+    },
+    texts: [
+      ofBar,
+      ...(ordinateScale
+        ? [{ text: ordinateScale.text, x: ordinateX + 9, y: y + 4 - ordinateScale.pixels / 2, size: marginSize }]
+        : []),
+      ...(common ? [{ text: `values in ${common}`, x: 16, y: y + 14, size: marginSize }] : []),
+      ...(north ? [{ text: 'N', x: view.width - 28 - measure('N', 12) / 2, y: 42, size: 12 }] : []),
+    ],
+    north: north ? [view.width - 28, 34] : null,
+  }
+}
+
+const extentOfText = ({ text, x, y, size }: MarginText, measure: Measure): Extent => ({
+  x0: x - 2,
+  x1: x + measure(text, size) + 2,
+  y0: y - size / 2 - 1,
+  y1: y + size / 2 + 1,
+})
+
+/** The arrow over its letter. */
+const extentOfNorth = ([x, y]: Point): Extent => ({ x0: x - 6, x1: x + 6, y0: y - 18, y1: y - 2 })
