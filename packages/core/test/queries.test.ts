@@ -153,6 +153,24 @@ describe('the building in elevation', () => {
     expect(sumOf('y')).toBeCloseTo(atSupports, 6)
   })
 
+  test('loads on members lie behind one another: the largest is shown with the least, forces at one place add up', () => {
+    const loads = (axis: 'x' | 'y', caseId: string) => ask(demo, { kind: 'elevation', axis, caseId }).loads
+    // hand: secondary beams of 3 m spacing take 9.00 kN/m of 3 kN/m², at edges half of it; the roof is another case
+    const lines = loads('x', imposed).filter(({ kind }) => kind === 'line')
+    expect(Math.max(...lines.map(({ q0 }) => q0))).toBeCloseTo(9000, 6)
+    const bay = lines.find(({ from, to }) => from[1] === 3.6 && from[0] === 0 && Math.abs(to[0] - 7.2) < 1e-9)
+    expect(bay).toMatchObject({ q0: expect.closeTo(9000, 6), least: expect.closeTo(4500, 6) })
+    // no load of a case stands on a level that the case does not load
+    expect(lines.every(({ from }) => from[1] === 3.6 || from[1] === 7.2)).toBe(true)
+    // forces from the side are the same sum from both
+    const typed = ask(demo, { kind: 'overview' }).actions.flatMap(({ cases }) => cases.map(({ id }) => id))
+    for (const id of typed) {
+      const sum = (axis: 'x' | 'y') =>
+        loads(axis, id).reduce((total, { kind, q0 }) => total + (kind === 'point' ? q0 : 0), 0)
+      expect(sum('x')).toBeCloseTo(sum('y'), 6)
+    }
+  })
+
   test('wind blows along one view and across the other', () => {
     const [x, y] = (['x', 'y'] as const).map(
       (axis) => ask(demo, { kind: 'elevation', axis, caseId: 'wind/west' }).forces,

@@ -19,7 +19,9 @@ export function TopBar({ base }: { readonly base: string }) {
         </Name>
         <Saved />
       </Project>
-      <CasePicker />
+      <InView>
+        <CasePicker />
+      </InView>
       <Tools>
         <Concerns base={base} />
         <History />
@@ -72,6 +74,18 @@ const Bar = styled.header`
   align-items: center;
   gap: 16px;
   padding: 0 18px;
+  /* folded: the case has a line of its own */
+  @media (max-width: 1020px) {
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 0 12px;
+    padding-top: 6px;
+  }
+`
+const InView = styled.div`
+  @media (max-width: 1020px) {
+    grid-row: 2;
+    grid-column: 1 / -1;
+  }
 `
 const Project = styled.div`
   display: flex;

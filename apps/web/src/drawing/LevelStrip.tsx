@@ -21,6 +21,11 @@ export function LevelStrip() {
   })
   return (
     <Strip>
+      <Names aria-hidden>
+        {levels.map(({ id, name }) => (
+          <span key={id}>{name}</span>
+        ))}
+      </Names>
       <Section orientation="vertical" aria-label="Level shown" value={level.id} onChange={choose}>
         {ranges.map(({ id, lower, upper, chosen }) => (
           <Bracket
@@ -53,16 +58,30 @@ export function LevelStrip() {
 
 const Strip = styled.div`
   flex: none;
-  width: 62px;
+  /* as wide as its longest name and the stroke of a level */
+  width: max-content;
+  max-width: 120px;
   padding: 54px 0 64px 6px;
   display: flex;
+  flex-direction: column;
+`
+/** Of no height: it makes the strip as wide as the names. */
+const Names = styled.div`
+  height: 0;
+  overflow: hidden;
+  padding-right: 32px;
+  font-size: 12px;
+  font-weight: 600;
+  span {
+    display: block;
+    white-space: nowrap;
+  }
 `
 const Section = styled(RadioGroup)`
   position: relative;
   flex: 1;
   max-height: 420px;
-  align-self: flex-end;
-  height: 100%;
+  margin-top: auto;
 `
 const Level = styled(Radio)`
   position: absolute;
@@ -76,8 +95,13 @@ const Level = styled(Radio)`
   line-height: 14px;
   color: var(--quiet);
   cursor: pointer;
+  span {
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
   i {
-    flex: 1;
+    flex: 1 0 18px;
     height: 2px;
     background: var(--border);
   }
@@ -100,8 +124,8 @@ const Level = styled(Radio)`
 /** The ground: a line with short strokes below it. */
 const Ground = styled.i`
   position: absolute;
-  left: calc(100% - 22px);
-  right: 8px;
+  left: calc(100% - 28px);
+  right: 10px;
   height: 6px;
   transform: translateY(100%);
   border-top: 1.5px solid var(--ink);

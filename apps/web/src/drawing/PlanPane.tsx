@@ -40,8 +40,11 @@ interface PlanPaneProps {
   readonly foot?: ReactNode
 }
 
-/** Room for the forces at one side and the names of levels at the other. */
-const elevationMargins = { top: 40, right: 124, bottom: 76, left: 124 } as const
+/** Room for the names of levels, and for storey forces, each on the side where they stand. */
+const elevationMargins = {
+  plain: { top: 40, right: 118, bottom: 76, left: 46 },
+  pushed: { top: 40, right: 124, bottom: 76, left: 124 },
+} as const
 
 /** The building for the case in view: the plan of a level, an elevation, or all of it in space. */
 export function PlanPane(props: PlanPaneProps) {
@@ -121,7 +124,7 @@ function FlatPane({ scene, split, outlined, drawing, onKey, foot }: FlatPaneProp
           picked={look.picked}
           onPick={(picked) => change({ picked })}
           list={look.list}
-          {...(look.view === 'plan' ? {} : { margins: elevationMargins })}
+          {...(look.view === 'plan' ? {} : { margins: elevationMargins[scene.pushed ? 'pushed' : 'plain'] })}
           onKey={keys}
           outlined={outlined ? [...outlined, ...reached] : reached}
           {...drawing}

@@ -99,6 +99,7 @@ export function ViewBar({ loads = false, patches = false, children }: ViewBarPro
             }}
           />
         )}
+        {look.view !== 'space' && <LeftOut />}
       </Group>
       <Group>
         {children}
@@ -113,28 +114,29 @@ export function ViewBar({ loads = false, patches = false, children }: ViewBarPro
         <ToggleWord isSelected={look.list} onChange={(list) => change({ list })}>
           as a list
         </ToggleWord>
-        {look.view !== 'space' && <LeftOut />}
       </Group>
     </>
   )
 }
 
-/** How many numbers and names found no room, and how they are seen. */
+/** How many numbers and names found no room. Its own room is kept: a bar that grows would leave the drawing less of it. */
 function LeftOut() {
   const count = useLeftOut((state) => state.count)
-  if (count === 0) return null
-  const labels = count === 1 ? 'label' : 'labels'
   return (
-    <Quiet
-      data-testid="left out"
-      title="Zoom in, point at an element or select it"
-    >{`${count} ${labels} left out`}</Quiet>
+    <Quiet hidden={count === 0} data-testid="left out" title="Zoom in, point at an element or select it">
+      {`${count} ${count === 1 ? 'label' : 'labels'} left out`}
+    </Quiet>
   )
 }
 
 const Quiet = styled.span`
+  min-width: 118px;
   color: var(--quiet);
   font-size: 13px;
+  &[hidden] {
+    display: inline;
+    visibility: hidden;
+  }
 `
 const Group = styled.div`
   display: flex;

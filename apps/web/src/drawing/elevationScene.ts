@@ -1,5 +1,9 @@
 import {
+  along,
+  distance,
   formatQuantity,
+  formatValue,
+  type ElevationLoad,
   type ElevationView,
   type NumberFormat,
   type Point,
@@ -8,6 +12,7 @@ import {
   smallest,
 } from '@hedrion/core'
 import { roleText, strutNames } from './describe'
+import { ordinateLabel, ordinateScaleOf, roomBetween, type OrdinateScale } from './ordinates'
 import { composed, said } from './said'
 import {
   emptyBox,
@@ -40,9 +45,11 @@ export function elevationScene(view: ElevationView | undefined, options: Elevati
   const zs = [...view.levels.map(({ z }) => z), ...drawn.map(([, z]) => z)]
   const [u0, u1] = us.length > 0 ? [smallest(us), largest(us)] : [0, 20]
   const [z0, z1] = [smallest(zs), largest(zs) + view.parapet]
+  const loads = loadsPart(view, options)
   const parts = [
     levelsPart(view, u0, u1, options),
     linesPart(view, z1, options),
+    loads.part,
     framePart(view),
     forcesPart(view, u0, u1, options),
   ]
@@ -53,6 +60,8 @@ export function elevationScene(view: ElevationView | undefined, options: Elevati
     targets: parts.flatMap(({ targets }) => targets),
     grid: [],
     north: false,
+    pushed: view.forces.length > 0,
+    ...(loads.scale.said ? { ordinateScale: loads.scale.said } : {}),
   }
 }
 
@@ -202,6 +211,80 @@ function framePart({ columns, lines }: ElevationView): Part {
         text: `${column.hangs ? 'Hanger' : 'Column'} ${column.label}`,
       })),
     ],
+  }
+}
+
+/** What lands on members in the case: ordinates of line loads, arrows of forces, of those behind one another the largest. */
+function loadsPart(
+  { loads, levels }: ElevationView,
+  { format, mark }: ElevationOptions,
+): { readonly part: Part; readonly scale: OrdinateScale } {
+  const lines = loads.filter(({ kind }) => kind === 'line')
+  const all = loads.filter(({ kind }) => kind === 'point')
+  const most = largest(all.map(({ q0 }) => Math.abs(q0)))
+  // what would be said as nought says nothing
+  const forces = all.filter(({ q0 }) => Math.abs(q0) > 0.002 * most)
+  const heights = levels.map(({ z }): readonly [Point, Point] => [
+    [0, z],
+    [1, z],
+  ])
+  const scale = ordinateScaleOf(
+    lines.flatMap(({ q0, q1 }) => [q0, q1]),
+    roomBetween(heights),
+    format,
+  )
+  const part: Part = {
+    shapes: [
+      ...lines.map(({ from, to, q0, q1 }): Shape => ({
+        kind: 'ordinates',
+        a: from,
+        b: to,
+        lines: [[0, distance(from, to), q0, q1]],
+        scale: scale.scale,
+        mark,
+      })),
+      ...forces.map(({ from, q0 }): Shape => ({
+        kind: 'arrow',
+        at: from,
+        dx: 0,
+        dy: -Math.sign(q0) * (12 + (14 * Math.abs(q0)) / most),
+        tone: mark === 'imposed' ? 'imposed' : 'permanent',
+        width: 1.6,
+        tail: 'away',
+      })),
+    ],
+    labels: [
+      ...lines.map((load) => lineLabel(load, scale, format)),
+      ...forces.map(({ from, q0, count }): Label => ({
+        ...said(q0, 'force', format, (number) => (count > 1 ? `${number}, sum of ${count}` : number)),
+        at: from,
+        dx: 6,
+        dy: -20,
+        align: 'left',
+        priority: 40 + (10 * Math.abs(q0)) / most,
+      })),
+    ],
+    targets: [],
+  }
+  return { part, scale }
+}
+
+/** The larger end of a line load, and the least of those behind it where they differ. */
+function lineLabel(
+  { from, to, q0, q1, least }: ElevationLoad,
+  { scale, top }: OrdinateScale,
+  format: NumberFormat,
+): Label {
+  const isFirst = Math.abs(q0) > Math.abs(q1)
+  const isEven = Math.abs(q0 - q1) < 0.005 * Math.max(Math.abs(q0), Math.abs(q1))
+  const q = isFirst ? q0 : q1
+  const at = along(from, to, distance(from, to) * (isEven ? 0.5 : isFirst ? 0.12 : 0.88))
+  const lowest = formatValue(least, 'lineLoad', format)
+  return {
+    ...ordinateLabel(q, at, [from, to], scale, format, (number) =>
+      lowest === formatValue(q, 'lineLoad', format) ? number : `${lowest} to ${number}`,
+    ),
+    priority: 30 + (20 * Math.abs(q)) / (top || 1),
   }
 }
 

@@ -56,6 +56,7 @@ export function placeLabels(
   const taken: Extent[] = [...standing]
   const placed: Placed[] = []
   const leftOut: Label[] = []
+  const said = new Set<string>()
   const once = saidOnce(labels)
   const largest = largestOfEach(once)
   const isWanted = (label: Label) =>
@@ -68,16 +69,22 @@ export function placeLabels(
       extentOf(label, x + (label.dx ?? 0) + dx, y + (label.dy ?? 0) + dy, width, height)
     const offsets = label.stays
       ? [here]
-      : [
-          here,
-          ...(label.downwards ? below(height) : beside(width, height)),
-          ...(isWanted(label) ? around(width, height) : []),
-        ]
-    const free = offsets.find((offset) => isFree(extentAt(offset), taken, view))
+      : label.slides
+        ? [here, ...alongMember(label.slides, width, view.scale), ...(isWanted(label) ? around(width, height) : [])]
+        : [
+            here,
+            ...(label.downwards ? below(height) : beside(width, height)),
+            ...(isWanted(label) ? around(width, height) : []),
+          ]
+    const again = label.value !== undefined && said.has(label.text) && !isWanted(label)
+    const free = offsets.find((offset) =>
+      isFree(again ? widened(extentAt(offset), height) : extentAt(offset), taken, view),
+    )
     if (!free) {
       leftOut.push(label)
       continue
     }
+    said.add(label.text)
     taken.push(extentAt(free))
     onPlaced?.(extentAt(free))
     placed.push({ label, x: x + (label.dx ?? 0) + free[0], y: y + (label.dy ?? 0) + free[1] })
@@ -122,6 +129,19 @@ const beside = (width: number, height: number): readonly Offset[] => [
   [-width * 0.6, 0],
 ]
 
+/** Along its member, while it stands within it. */
+function alongMember(
+  { way: [dx, dy], reach }: NonNullable<Label['slides']>,
+  width: number,
+  pixelsPerMetre: number,
+): readonly Offset[] {
+  const most = reach * pixelsPerMetre - width / 2
+  return [0.6, -0.6, 1.2, -1.2]
+    .map((part) => part * width)
+    .filter((pixels) => Math.abs(pixels) <= most)
+    .map((pixels) => [dx * pixels, dy * pixels])
+}
+
 const below = (height: number): readonly Offset[] => [1, 2, 3].map((lines) => [0, lines * height])
 
 /** Places on growing rings. */
@@ -139,6 +159,14 @@ function extentOf({ align = 'center' }: Label, x: number, y: number, width: numb
   const left = align === 'left' ? x : align === 'right' ? x - width : x - width / 2
   return { x0: left - 2, x1: left + width + 2, y0: y - height / 2, y1: y + height / 2 }
 }
+
+/** A number that stands there already needs room around it: a crowd of equal numbers thins out. */
+const widened = ({ x0, y0, x1, y1 }: Extent, height: number): Extent => ({
+  x0: x0 - 0.4 * height,
+  y0: y0 - 0.5 * height,
+  x1: x1 + 0.4 * height,
+  y1: y1 + 0.5 * height,
+})
 
 export const meets = (p: Extent, q: Extent): boolean => p.x0 < q.x1 && q.x0 < p.x1 && p.y0 < q.y1 && q.y0 < p.y1
 

@@ -1,8 +1,6 @@
 import {
   along,
   atBends,
-  displayFactor,
-  formatQuantity,
   legsOf,
   lengthAlong,
   middleAlong,
@@ -14,35 +12,19 @@ import {
   largest,
 } from '@hedrion/core'
 import { beamText, columnText } from './describe'
-import { acrossOf } from './paintOrdinates'
+import { ordinateLabel, ordinateScaleOf, roomBetween, type OrdinateScale } from './ordinates'
 import { part, type PlanOptions } from './planOptions'
-import { said } from './said'
 import type { Label, Shape, Target } from './scene'
-import { roundBelow } from './viewport'
 
-export interface OrdinateScale {
-  /** The largest ordinate, N/m. */
-  readonly top: number
-  /** Pixels per N/m. */
-  readonly scale: number
-  /** A round value for the scale: its length and its text. */
-  readonly pixels: number
-  readonly text: string
-}
-
-const tallest = 26
-
-/** How tall ordinates stand: the largest of the level as tall as there is room. */
-export function ordinateScale(beams: readonly BeamView[], { format }: PlanOptions): OrdinateScale {
-  const top = Math.max(
-    0,
-    largest(beams.flatMap(({ lines }) => lines.flatMap(([, , q0, q1]) => [Math.abs(q0), Math.abs(q1)]))),
+/** How tall the ordinates of a floor stand. */
+export function scaleOfBeams(beams: readonly BeamView[], { format }: PlanOptions): OrdinateScale {
+  const values = beams.flatMap(({ lines }) => lines.flatMap(([, , q0, q1]) => [q0, q1]))
+  const loaded = beams.filter(({ lines }) => lines.length > 0)
+  return ordinateScaleOf(
+    values,
+    roomBetween(loaded.flatMap(({ path }) => legsOf(path).map(({ a, b }) => [a, b] as const))),
+    format,
   )
-  if (top === 0) return { top, scale: 0, pixels: 0, text: '' }
-  const scale = tallest / top
-  const unit = displayFactor('lineLoad', format.system)
-  const round = roundBelow(top / unit) * unit
-  return { top, scale, pixels: round * scale, text: formatQuantity(round, 'lineLoad', format) }
 }
 
 const widths: Partial<Record<BeamView['role'], number>> = {
@@ -94,7 +76,7 @@ export function ordinatesPart(
     shapes: loaded.map(({ leg: { a, b }, lines }): Shape => ({ kind: 'ordinates', a, b, lines, scale, mark })),
     labels: loaded.flatMap(({ leg, lines, expandedId }) =>
       toldApart(lines.flatMap((line) => ordinateValues(line, lines, top)))
-        .map((said) => ordinateLabel(leg, said, { scale, top }, format))
+        .map((value) => labelOnLeg(leg, value, { scale, top }, format))
         .map((label) => ({ ...label, of: expandedId })),
     ),
   })
@@ -152,19 +134,14 @@ function toldApart(values: readonly Said[]): readonly Said[] {
 /** Triangles and trapezoids of two panels have fewer. */
 const manyPieces = 6
 
-function ordinateLabel(
+function labelOnLeg(
   { a, b }: Leg,
   { s, q, length }: Said,
   { scale, top }: Pick<OrdinateScale, 'scale' | 'top'>,
   format: NumberFormat,
 ): Label {
-  const [nx, ny] = acrossOf(a, b)
-  const beyond = Math.abs(q) * scale + 9
   return {
-    ...said(q, 'lineLoad', format),
-    at: along(a, b, s),
-    dx: nx * (beyond + 8),
-    dy: -ny * beyond,
+    ...ordinateLabel(q, along(a, b, s), [a, b], scale, format),
     priority: 20 + (30 * Math.abs(q)) / top + length,
   }
 }

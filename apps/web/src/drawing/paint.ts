@@ -5,7 +5,7 @@ import { gridTextSize, type DrawnGridLine } from './gridMarks'
 import type { Placed } from './labels'
 import { paintOrdinates } from './paintOrdinates'
 import type { Scene, Shape, Stroke, Tone } from './scene'
-import { textsOf, type LengthUnit, type Margin, type Measure, type TextsOfView } from './texts'
+import { shrinkOfScene, textsOf, type LengthUnit, type Margin, type Measure, type TextsOfView } from './texts'
 import { toScreen, type Viewport } from './viewport'
 
 type Pen = CanvasRenderingContext2D
@@ -41,7 +41,8 @@ export function paint(
   const texts = textsOf(scene, view, { measure, size, picked, unit })
   pen.clearRect(0, 0, view.width, view.height)
   paintGrid(pen, texts.grid, palette, sans)
-  for (const shape of scene.shapes) paintShape(pen, shape, view, palette)
+  const shrink = shrinkOfScene(scene, view)
+  for (const shape of scene.shapes) paintShape(pen, shape, view, palette, shrink)
   paintLabels(pen, texts.placed, palette, font)
   paintMargin(pen, texts.margin, palette, sans)
   return texts
@@ -64,7 +65,7 @@ function stroke(pen: Pen, { tone, width, dash = [] }: Stroke, palette: Palette):
   pen.setLineDash([])
 }
 
-function paintShape(pen: Pen, shape: Shape, view: Viewport, palette: Palette): void {
+function paintShape(pen: Pen, shape: Shape, view: Viewport, palette: Palette, shrink: number): void {
   switch (shape.kind) {
     case 'area':
       return paintArea(pen, shape, view, palette)
@@ -79,7 +80,7 @@ function paintShape(pen: Pen, shape: Shape, view: Viewport, palette: Palette): v
     case 'bar':
       return paintBar(pen, shape, view, palette)
     case 'ordinates':
-      return paintOrdinates(pen, shape, view, markColour(palette, shape.mark))
+      return paintOrdinates(pen, { ...shape, scale: shape.scale * shrink }, view, markColour(palette, shape.mark))
     case 'support':
       return paintSupport(pen, shape.at, view, palette)
     case 'ground':

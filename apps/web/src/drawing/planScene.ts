@@ -12,7 +12,7 @@ import {
 } from '@hedrion/core'
 import { openingText, regionText, wallText } from './describe'
 import { candidatesPart } from './candidatesPart'
-import { beamsPart, columnsPart, ordinatesPart, ordinateScale } from './membersPart'
+import { beamsPart, columnsPart, ordinatesPart, scaleOfBeams } from './membersPart'
 import { part, type PlanOptions } from './planOptions'
 import { slopesPart, strutsPart } from './roofPart'
 import { barriersPart, stairsPart } from './stairsPart'
@@ -31,7 +31,7 @@ export function planScene(
   options: PlanOptions,
 ): Scene {
   if (!floor) return { box: gridBox(lines), shapes: [], labels: [], targets: [], grid: lines, north: true }
-  const ordinate = ordinateScale(floor.beams, options)
+  const ordinate = scaleOfBeams(floor.beams, options)
   const parts = [
     regionsPart(floor, options),
     areaLoadsPart(floor, options),
@@ -59,7 +59,7 @@ export function planScene(
     targets: parts.flatMap(({ targets }) => targets),
     grid: lines,
     north: true,
-    ...(options.member && ordinate.top > 0 ? { ordinateScale: { pixels: ordinate.pixels, text: ordinate.text } } : {}),
+    ...(options.member && ordinate.said ? { ordinateScale: ordinate.said } : {}),
   }
 }
 

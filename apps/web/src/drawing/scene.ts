@@ -91,6 +91,10 @@ export interface Label {
   readonly must?: boolean
   /** It would mean something else beside its place: there, or left out. */
   readonly stays?: boolean
+  /** It may move along its member, in a direction on the screen (right and down), so many metres to each side, and no other way. */
+  readonly slides?: { readonly way: Point; readonly reach: number }
+  /** How far it stands off for the ordinate that it belongs to: shrinks with it. */
+  readonly over?: Point
   /** Without room it goes further down, and nowhere else: what is over it is drawn there for a reason. */
   readonly downwards?: boolean
 }
@@ -137,8 +141,15 @@ export interface Scene {
   readonly grid: readonly GridMark[]
   /** A plan has a north arrow; both have a scale bar. */
   readonly north: boolean
+  /** Forces stand beside it. */
+  readonly pushed?: boolean
   /** Scale of ordinates, to be said beside the scale bar. */
-  readonly ordinateScale?: { readonly pixels: number; readonly text: string }
+  readonly ordinateScale?: {
+    readonly pixels: number
+    readonly text: string
+    /** Metres between members that carry ordinates: these are no taller than they leave room. */
+    readonly room: number
+  }
 }
 
 export const emptyBox: Box = { x0: 0, y0: 0, x1: 20, y1: 14 }

@@ -1,8 +1,9 @@
 import type { Point } from '@hedrion/core'
 import { drawnGrid, gridLabelExtent, gridTextSize, type DrawnGridLine } from './gridMarks'
 import { placeLabels, type Extent, type Placement } from './labels'
+import { shrinkOf } from './ordinates'
 import { withUnitsAlike } from './said'
-import type { Scene } from './scene'
+import type { Label, Scene } from './scene'
 import { roundLength, type Viewport } from './viewport'
 
 /** Pixels that a text takes along its line. */
@@ -54,7 +55,8 @@ const marginSize = 13
 
 /** Which texts of a scene stand where: the margin and the grid first, then labels as they find room. */
 export function textsOf(scene: Scene, view: Viewport, { measure, size, picked, unit }: TextOptions): TextsOfView {
-  const { labels, unit: common } = withUnitsAlike(scene.labels)
+  const shrink = shrinkOfScene(scene, view)
+  const { labels, unit: common } = withUnitsAlike(scene.labels.map((label) => stoodOff(label, shrink)))
   const margin = marginOf(scene, view, common, unit, measure)
   const grid = drawnGrid(scene, view, (text) => measure(text, gridTextSize))
   const taken = [
@@ -73,13 +75,23 @@ export function textsOf(scene: Scene, view: Viewport, { measure, size, picked, u
   return { ...placement, grid, margin, extents: [...taken, ...ofLabels] }
 }
 
+/** Ordinates are lower where the view leaves them less room. */
+export const shrinkOfScene = ({ ordinateScale }: Pick<Scene, 'ordinateScale'>, { scale }: Viewport): number =>
+  shrinkOf(ordinateScale?.room ?? Infinity, scale)
+
+const stoodOff = (label: Label, shrink: number): Label =>
+  label.over
+    ? { ...label, dx: (label.dx ?? 0) + label.over[0] * shrink, dy: (label.dy ?? 0) + label.over[1] * shrink }
+    : label
+
 function marginOf(
-  { north, ordinateScale }: Scene,
+  { north, ordinateScale: full }: Scene,
   view: Viewport,
   common: string | null,
   unit: LengthUnit,
   measure: Measure,
 ): Margin {
+  const ordinateScale = full && { ...full, pixels: full.pixels * shrinkOf(full.room, view.scale) }
   const length = roundLength(view, 120, unit.metres)
   const pixels = length * unit.metres * view.scale
   const [right, y] = [view.width - 20, view.height - 30]

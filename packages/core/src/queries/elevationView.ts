@@ -9,7 +9,7 @@ import { isUpright } from '../document/roles'
 import type { Point } from '../geometry/point'
 import type { Box } from '../geometry/polygon'
 
-import { membersInSpace, type SpaceMember } from './spaceView'
+import { loadsInSpace, membersInSpace, type SpaceLoad, type SpaceMember } from './spaceView'
 
 /** Looking north (x runs to the right) or looking west (y runs to the right). */
 export type ElevationAxis = 'x' | 'y'
@@ -45,8 +45,26 @@ export interface ElevationView {
     readonly force: number
     readonly count: number
   }[]
+  /** What lands on members of the case, seen from the side. */
+  readonly loads: readonly ElevationLoad[]
   readonly extent: Box | null
   readonly parapet: number
+}
+
+/**
+ * Loads on members that lie behind one another: the largest of them with the least, or the sum of forces at one place.
+ * Downwards, N/m of length in plan from `from` to `to`; a force in N where these are one.
+ */
+export interface ElevationLoad {
+  readonly kind: 'line' | 'point'
+  readonly from: Point
+  readonly to: Point
+  /** At both ends of the largest. */
+  readonly q0: number
+  readonly q1: number
+  /** Of a line the smallest value among them, at its larger end; of forces their sum again. */
+  readonly least: number
+  readonly count: number
 }
 
 export interface ElevationColumn {
@@ -90,6 +108,7 @@ export function elevationView(state: ProjectState, axis: ElevationAxis, caseId: 
     })),
     forces: forcesOf(state, axis, caseId),
     reactions: reactionSums(state, i, caseId),
+    loads: loadsFromSide(state.floors.flatMap((floor) => loadsInSpace(state, floor, caseId)), i),
     extent: state.extent,
     parapet: state.part?.parapet ?? 0,
   }
@@ -140,4 +159,38 @@ function reactionSums(state: ProjectState, i: 0 | 1, caseId: string): ElevationV
     sums.set(place, { ...entry, force: entry.force + at(bottom.rundown.feet, row), count: entry.count + 1 })
   })
   return [...sums.values()].sort((a, b) => a.u - b.u)
+}
+
+/** A member that runs across the sight by more than this part of its length shows its line load; others are seen from their end. */
+const across = 0.5
+
+/** Lines that begin and end at the same places lie behind one another, and so do forces: to 10 mm. */
+function loadsFromSide(loads: readonly SpaceLoad[], i: 0 | 1): readonly ElevationLoad[] {
+  const seen = new Map<string, ElevationLoad>()
+  for (const load of loads) {
+    const [p, q] = [load.from, load.to]
+    const length = Math.hypot(q[0] - p[0], q[1] - p[1])
+    const kind = length < 1e-6 ? 'point' : 'line'
+    if (kind === 'line' && Math.abs(q[i] - p[i]) < across * length) continue
+    const forwards = p[i] <= q[i]
+    const [from, to] = forwards ? [p, q] : [q, p]
+    const [q0, q1] = forwards ? [load.q0, load.q1] : [load.q1, load.q0]
+    const key = [kind, from[i], from[2], to[i], to[2]].map((v) => (typeof v === 'number' ? Math.round(v * 100) : v)).join(' ')
+    const own = { kind, from: [from[i], from[2]], to: [to[i], to[2]], q0, q1, least: sizeOfEnds(q0, q1), count: 1 } as const
+    const before = seen.get(key)
+    seen.set(key, before ? together(before, own) : own)
+  }
+  return [...seen.values()]
+}
+
+const sizeOfEnds = (q0: number, q1: number): number => (Math.abs(q0) > Math.abs(q1) ? q0 : q1)
+
+function together(p: ElevationLoad, q: ElevationLoad): ElevationLoad {
+  const count = p.count + q.count
+  if (p.kind === 'point') {
+    const sum = p.q0 + q.q0
+    return { ...p, q0: sum, q1: sum, least: sum, count }
+  }
+  const larger = Math.abs(sizeOfEnds(q.q0, q.q1)) > Math.abs(sizeOfEnds(p.q0, p.q1)) ? q : p
+  return { ...larger, least: Math.abs(q.least) < Math.abs(p.least) ? q.least : p.least, count }
 }

@@ -68,7 +68,7 @@ export function spaceView(state: ProjectState, caseId: string): SpaceView {
     faces: state.floors.flatMap((floor) => facesOf(state, floor, caseId)),
     surfaces: state.floors.flatMap((floor) => surfacesInSpace(state, floor, caseId)),
     areaLoads: state.floors.flatMap((floor) => areaLoadFaces(state, floor, caseId)),
-    loads: state.floors.flatMap((floor) => loadsOf(state, floor, caseId)),
+    loads: state.floors.flatMap((floor) => loadsInSpace(state, floor, caseId)),
     supports: (bottom?.operator.plan.frame.columns ?? []).flatMap((column, row) => {
       const { member } = column
       const [, foot] = bottom ? columnPath(bottom, row, column) : []
@@ -199,7 +199,7 @@ function facesOf(state: ProjectState, floor: FloorState, caseId: string): readon
   })
 }
 
-function loadsOf(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceLoad[] {
+export function loadsInSpace(state: ProjectState, floor: FloorState, caseId: string): readonly SpaceLoad[] {
   const { frame, slopes } = floor.operator.plan
   return memberLoadsIn(state, floor, caseId).flatMap(({ lines, points }, i) => {
     const beam = frame.beams[i]

@@ -44,6 +44,8 @@ export function EnvelopePicture({ envelope }: { readonly envelope: EnvelopeInVie
           align: 'left',
           bold: true,
           priority: 60,
+          // beside its place it would be read as that of the next column
+          stays: true,
         })
         labels.push({
           ...said(least, 'force', format),
@@ -54,6 +56,7 @@ export function EnvelopePicture({ envelope }: { readonly envelope: EnvelopeInVie
           align: 'left',
           tone: 'accent',
           priority: 50,
+          stays: true,
         })
       }
       return { ...scene, shapes: [...scene.shapes, ...shapes], labels: [...scene.labels, ...labels] }
