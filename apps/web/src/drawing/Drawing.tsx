@@ -11,8 +11,7 @@ import { useViewport } from './useViewport'
 import { firstTarget, hit, middleOf, neighbour } from './hit'
 import { directions, pickedAfter } from './picking'
 import { paint, textSizes } from './paint'
-import { setLeftOut } from './leftOutStore'
-import { PointedTexts, usePointed } from './PointedTexts'
+import { LeftOut, PointedTexts, usePointed } from './PointedTexts'
 import type { TextsOfView } from './texts'
 import type { Scene, Target } from './scene'
 import { usePointer, type Grab } from './usePointer'
@@ -124,6 +123,7 @@ export function Drawing(props: DrawingProps) {
             </Overlay>
           )}
           <PointedTexts {...pointed} />
+          {texts && <LeftOut count={texts.leftOut.length} at={texts.countAt} />}
         </Frame>
         {split && <SplitHandle {...split} />}
       </Stage>
@@ -159,7 +159,6 @@ function usePainting(
       const face = { sans: type.sans, size: textSizes[text], picked }
       const painted = paint(pen, scene, view, palette, face, unit)
       // a view that moves leaves out the same mostly: nothing is drawn anew then
-      setLeftOut(painted.leftOut.length)
       setTexts((before) => (before && leavesOutTheSame(before, painted) ? before : painted))
       if (left) {
         pen.save()
@@ -202,6 +201,8 @@ function useDrawingKeys(
 }
 
 const leavesOutTheSame = (p: TextsOfView, q: TextsOfView): boolean =>
+  p.countAt[0] === q.countAt[0] &&
+  p.countAt[1] === q.countAt[1] &&
   p.leftOut.length === q.leftOut.length &&
   p.leftOut.every(({ text, of }, i) => text === q.leftOut[i]?.text && of === q.leftOut[i]?.of)
 

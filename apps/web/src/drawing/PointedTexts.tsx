@@ -43,6 +43,23 @@ export function PointedTexts({ pointed, said }: PointedTextsProps) {
   )
 }
 
+/** How many numbers and names found no room, beside the unit of those that did. */
+export function LeftOut({ count, at: [x, y] }: { readonly count: number; readonly at: Point }) {
+  if (count === 0) return null
+  return (
+    <Quiet style={{ left: x, top: y - 10 }} data-testid="left out" title="Zoom in, point at an element or select it">
+      {`${count} ${count === 1 ? 'label' : 'labels'} left out`}
+    </Quiet>
+  )
+}
+
+const Quiet = styled.span`
+  position: absolute;
+  line-height: 20px;
+  white-space: nowrap;
+  font-size: 13px;
+  color: var(--quiet);
+`
 const Card = styled.div`
   position: absolute;
   display: flex;

@@ -4,7 +4,6 @@ import styled from 'styled-components'
 import { useFormat } from '../compute/SessionContext'
 import { useLook, type Numbers, type Parts, type Shown, type TextSize, type View } from '../state/look'
 import { Choice } from '../ui/Choice'
-import { useLeftOut } from './leftOutStore'
 import { Segmented, ToggleWord } from '../ui/Segmented'
 import { beginAnew, useTool } from './placing/toolStore'
 import { useLevel } from './useLevel'
@@ -99,7 +98,6 @@ export function ViewBar({ loads = false, patches = false, children }: ViewBarPro
             }}
           />
         )}
-        {look.view !== 'space' && <LeftOut />}
       </Group>
       <Group>
         {children}
@@ -119,25 +117,6 @@ export function ViewBar({ loads = false, patches = false, children }: ViewBarPro
   )
 }
 
-/** How many numbers and names found no room. Its own room is kept: a bar that grows would leave the drawing less of it. */
-function LeftOut() {
-  const count = useLeftOut((state) => state.count)
-  return (
-    <Quiet hidden={count === 0} data-testid="left out" title="Zoom in, point at an element or select it">
-      {`${count} ${count === 1 ? 'label' : 'labels'} left out`}
-    </Quiet>
-  )
-}
-
-const Quiet = styled.span`
-  min-width: 118px;
-  color: var(--quiet);
-  font-size: 13px;
-  &[hidden] {
-    display: inline;
-    visibility: hidden;
-  }
-`
 const Group = styled.div`
   display: flex;
   flex-wrap: wrap;

@@ -47,11 +47,17 @@ export interface Margin {
 export interface TextsOfView extends Placement {
   readonly grid: readonly DrawnGridLine[]
   readonly margin: Margin
+  /** Where it stands how many labels are left out: left end, middle. */
+  readonly countAt: Point
   /** The boxes of all of them, in pixels. */
   readonly extents: readonly Extent[]
 }
 
 const marginSize = 13
+/** Pixels of “1234 labels left out”. */
+const roomOfCount = 124
+
+const unitNote = (unit: string): string => `values in ${unit}`
 
 /** Which texts of a scene stand where: the margin and the grid first, then labels as they find room. */
 export function textsOf(scene: Scene, view: Viewport, { measure, size, picked, unit }: TextOptions): TextsOfView {
@@ -59,7 +65,9 @@ export function textsOf(scene: Scene, view: Viewport, { measure, size, picked, u
   const { labels, unit: common } = withUnitsAlike(scene.labels.map((label) => stoodOff(label, shrink)))
   const margin = marginOf(scene, view, common, unit, measure)
   const grid = drawnGrid(scene, view, (text) => measure(text, gridTextSize))
+  const countAt: Point = [16 + (common ? measure(unitNote(common), marginSize) + 14 : 0), view.height - 16]
   const taken = [
+    { x0: countAt[0] - 2, x1: countAt[0] + roomOfCount, y0: countAt[1] - 8, y1: countAt[1] + 8 },
     ...margin.texts.map((text) => extentOfText(text, measure)),
     ...(margin.north ? [extentOfNorth(margin.north)] : []),
     ...grid.flatMap(({ at, label }) => (at ? [gridLabelExtent(at, measure(label, gridTextSize))] : [])),
@@ -72,7 +80,7 @@ export function textsOf(scene: Scene, view: Viewport, { measure, size, picked, u
     picked,
     onPlaced: (extent) => ofLabels.push(extent),
   })
-  return { ...placement, grid, margin, extents: [...taken, ...ofLabels] }
+  return { ...placement, grid, margin, countAt, extents: [...taken, ...ofLabels] }
 }
 
 /** Ordinates are lower where the view leaves them less room. */
@@ -109,9 +117,9 @@ function marginOf(
     texts: [
       ofBar,
       ...(ordinateScale
-        ? [{ text: ordinateScale.text, x: ordinateX + 9, y: y + 4 - ordinateScale.pixels / 2, size: marginSize }]
+        ? [{ text: ordinateScale.text, x: ordinateX + 9, y: y - 6, size: marginSize }]
         : []),
-      ...(common ? [{ text: `values in ${common}`, x: 16, y: y + 14, size: marginSize }] : []),
+      ...(common ? [{ text: unitNote(common), x: 16, y: y + 14, size: marginSize }] : []),
       ...(north ? [{ text: 'N', x: view.width - 28 - measure('N', 12) / 2, y: 42, size: 12 }] : []),
     ],
     north: north ? [view.width - 28, 34] : null,
