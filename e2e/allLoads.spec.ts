@@ -25,14 +25,14 @@ async function massWeight(page: Page, level: string): Promise<number> {
   return Number(value)
 }
 
-/** Finishes of 0.50 kN/m², partitions, construction and mass only of a load key; pressures in kN/m². */
+/** Finishes of 0.50 kN/m², partitions, construction and additional seismic mass of a load key; pressures in kN/m². */
 async function giveAll(page: Page, key: string, partitionWeight: string | null): Promise<void> {
   await page.getByRole('button', { name: 'by weight', exact: true }).first().click()
   if (partitionWeight !== null) await type(page, `partition weight of ${key}`, partitionWeight)
-  const construction = page.getByRole('textbox', { name: `construction, imposed, of ${key}` })
+  const construction = page.getByRole('textbox', { name: `construction, personnel and hand tools, of ${key}` })
   if ((await construction.count()) === 0) await page.getByText('Construction stage, mass').first().click()
   await type(page, `construction, permanent, of ${key}`, '0.4')
-  await type(page, `construction, imposed, of ${key}`, '0.75')
+  await type(page, `construction, personnel and hand tools, of ${key}`, '0.75')
   await saved(page)
 }
 

@@ -41,6 +41,7 @@ export const banned = [
   [/\b(?:can|do|is|does|are|has|have|would|could|should)n[’']t\b|\bit[’']s\b/i, 'no contractions'],
   [/\bkN\/m2\b|\bm2\b|\bKN\b|\bN\/mm2\b/, 'kN/m², m²'],
   [/(?<![A-Za-z])(\p{L}{2,}) \1\b/u, 'a word twice'],
+  [/\b[Aa]n [bcdfgjklmnpqrstvwxyz][a-z]{2,}/, 'a'],
 ]
 
 /** Texts that use such a word rightly, by a part of the text, with the reason. */

@@ -40,6 +40,7 @@ export {
   type Level,
   type LineLoad,
   type LevelRange,
+  type ConstructionStage,
   type LoadKey,
   type Material,
   type Member,
@@ -96,7 +97,8 @@ export {
   type Edit,
 } from './document/changes'
 export { reachBounds, spanLimitBounds } from './document/panelKind'
-export { blankBasis, blankLoadKey, newLayout } from './document/blanks'
+export { stageKindNames, stageKinds, type StageKind } from './actions/keyLoads'
+export { blankBasis, blankLoadKey, blankStage, newLayout } from './document/blanks'
 export { canonical } from './document/canonical'
 export { cut } from './document/cut'
 export { invariantProblems, referencesOf } from './document/invariants'

@@ -1,6 +1,6 @@
 import { Memo } from '../src/derivation/memo'
 import { deriveProject, type ProjectState } from '../src/derivation/project'
-import { blankBasis, blankLoadKey, newGridLine, newLayout, simplePanel } from '../src/document/blanks'
+import { blankBasis, blankLoadKey, blankStage, newGridLine, newLayout, simplePanel } from '../src/document/blanks'
 import { documentOf, newId, seededRandom, type Document, type Random } from '../src/document/document'
 import { invariantProblems } from '../src/document/invariants'
 import type {
@@ -24,6 +24,7 @@ import type {
   PointLoad,
   ReductionRegion,
   Rec,
+  ConstructionStage,
   ReductionTable,
   Section,
   Slope,
@@ -382,16 +383,19 @@ export class Building {
     })
   }
 
+  constructionStage(key: LoadKey, more: More<ConstructionStage>): ConstructionStage {
+    return this.add({ ...blankStage(key.id, this.random), ...more })
+  }
+
   reductionTable(more: More<ReductionTable> = {}): ReductionTable {
     return this.add({
       kind: 'reductionTable',
       id: newId('reductionTable', this.random),
       name: 'own',
-      by: 'area',
-      between: 'stepped',
+      form: 'area',
       rows: [{ from: 0, factor: 1 }],
       leastStoreys: 0,
-      takes: 'all',
+      appliesTo: 'both',
       ...more,
     })
   }

@@ -504,7 +504,9 @@ const triggers: readonly Trigger[] = [
   },
   {
     code: 'key.construction-above-final',
-    make: storeyWith(({ building }) => building.key(3000, { name: 'Hall', constructionImposed: 3750 })),
+    make: storeyWith(({ building }) => {
+      building.constructionStage(building.key(3000, { name: 'Hall' }), { personnel: 1250, storedMaterials: 2500 })
+    }),
     says: /^“Hall” has an imposed load of 3\.75 kN\/m² during construction, more than the 3\.00 kN\/m² of the finished floor\./,
     mends: ['Set to 3.00 kN/m²'],
   },
@@ -820,7 +822,7 @@ const triggers: readonly Trigger[] = [
     make: () => {
       const building = new Building()
       building.reductionTable({
-        by: 'storeys',
+        form: 'floors',
         rows: [
           { from: 2, factor: 0.8 },
           { from: 4, factor: 0.9 },

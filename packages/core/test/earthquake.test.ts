@@ -19,7 +19,7 @@ function tower(
   const base = building.level('Base', 0)
   const levels = loads.map((load, i) => {
     const level = building.level(String(i + 1), 3 * (i + 1))
-    const key = building.key(null, { use: null, massOnly: load })
+    const key = building.key(null, { use: null, additionalSeismicMass: load })
     const layout = building.layout(`L${i + 1}`, key, level)
     rectangle(0, 0, 6, 4).forEach((at) => building.column(layout, at))
     building.panel(layout, rectangle(0, 0, 6, 4), { sharing: 'corners' })

@@ -3,6 +3,12 @@ import path from 'node:path'
 import fc from 'fast-check'
 import { holds } from './holds'
 import { demoChanges } from '../src/generate/demo'
+import { Memo } from '../src/derivation/memo'
+import { deriveProject, type ProjectState } from '../src/derivation/project'
+import { expanded } from '../src/document/labels'
+import type { Level, Member } from '../src/document/recordKinds'
+import { readProjectFile } from '../src/exchange/projectFile'
+import { ask } from '../src/queries/derive'
 import { canonical } from '../src/document/canonical'
 import { applyChange, withEdits, type ChangeSet } from '../src/document/changes'
 import { emptyDocument, formatVersion, recordsOf } from '../src/document/document'
@@ -125,7 +131,7 @@ describe('law: migrate(apply(d, c)) = apply(migrate(d), migrate(c))', () => {
 
 /** What a record of today was in version 1. */
 function asVersion1(record: object): RawRecord {
-  const { endValue, hatch, code, ...rest } = record as Record<string, unknown>
+  const { endValue, hatch, code, additionalSeismicMass, ...rest } = record as Record<string, unknown>
   return ('kind' in rest && rest['kind'] === 'areaLoad' ? { ...rest, endValue } : rest) as RawRecord
 }
 
@@ -153,6 +159,105 @@ test('a history of version 1 as the build of that day wrote it: migrated and app
     ['Q1', null],
   ])
 })
+
+describe('a history of version 2 as the build of that day wrote it', () => {
+  const file = JSON.parse(fs.readFileSync(path.join(__dirname, 'fixtures/history-2.json'), 'utf8')) as {
+    readonly changes: readonly ChangeSet[]
+    /** What that build found: by table the factors and loads of columns and beams, and what construction stages load. */
+    readonly results: {
+      readonly reductions: Readonly<Record<string, readonly Factors[]>>
+      readonly balances: Readonly<Record<string, { readonly applied: number; readonly atSupports: number }>>
+      readonly masses: { readonly rows: readonly { readonly weight: number }[] }
+    }
+  }
+  let before: Raw = new Map()
+  let document = emptyDocument
+  for (const change of file.changes) {
+    before = applied(before, change.edits)
+    const result = applyChange(document, { ...change, edits: migrateEdits(change.edits, 2) as ChangeSet['edits'] })
+    if (!result.ok) throw new Error(`${change.note}: ${JSON.stringify(result)}`)
+    document = result.document
+  }
+  const opened = openRecords(
+    [...before].map(([id, body]) => ({ id, body })),
+    2,
+  )
+
+  test('migrated and applied it is the migrated document, and the file of that day', () => {
+    expect(opened.aside).toEqual([])
+    expect(document).toEqual(opened.document)
+    const read = readProjectFile(fs.readFileSync(path.join(__dirname, 'fixtures/project-2.json'), 'utf8'))
+    if (!read.ok) throw new Error(read.problems[0].problem)
+    expect([...read.document.records.values()]).toEqual(
+      expect.arrayContaining([...document.records.values()].map((record) => expect.objectContaining({ ...record }))),
+    )
+  })
+
+  test('construction stages are records of their own, with what was typed; one that was taken out is gone', () => {
+    const named = new Map(recordsOf(document, 'loadKey').map(({ id, name }) => [id, name]))
+    const stages = recordsOf(document, 'constructionStage').map(({ key, permanent, other, typed }) => [
+      named.get(key),
+      permanent,
+      other,
+      typed,
+    ])
+    expect(stages.sort()).toEqual([
+      ['Balcony', null, 1500, undefined],
+      ['Reading room', 300, 750, { other: '0.5 + 0.25' }],
+    ])
+    expect(recordsOf(document, 'loadKey').find(({ name }) => name === 'Reading room')).toMatchObject({
+      additionalSeismicMass: 200,
+      typed: { additionalSeismicMass: '0.1 + 0.1', imposed: '3' },
+    })
+  })
+
+  test('loads and masses are what they were', () => {
+    const state = deriveProject(new Memo(), document)
+    for (const [caseId, { applied: sum, atSupports }] of Object.entries(file.results.balances)) {
+      const balance = ask(state, { kind: 'balance', caseId })
+      expect(balance.applied).toBeCloseTo(sum, 6)
+      expect(balance.atSupports).toBeCloseTo(atSupports, 6)
+    }
+    const weights = ask(state, { kind: 'masses' })?.rows.map(({ weight }) => weight)
+    expect(weights).toHaveLength(file.results.masses.rows.length)
+    file.results.masses.rows.forEach(({ weight }, i) => expect(weights?.[i]).toBeCloseTo(weight, 3))
+  })
+
+  // in steps by area, in a line by storeys: forms that there are none of now give the same factors
+  test.each(Object.keys(file.results.reductions))('factors of %s are what they were', (id) => {
+    const [basis] = recordsOf(document, 'basis')
+    if (!basis) throw new Error('no basis')
+    const table = recordsOf(document, 'reductionTable').find((entry) => entry.id === id)
+    const after = { ...basis, reductionTable: table?.id ?? null }
+    const state = deriveProject(new Memo(), withEdits(document, [{ id: basis.id, before: basis, after }]))
+    const reading = recordsOf(document, 'layout').find(({ name }) => name === 'Reading floor')
+    const levels = recordsOf(document, 'level').filter(({ name }) => name === '1' || name === '2')
+    const found = recordsOf(document, 'member')
+      .filter(({ layout }) => layout === reading?.id)
+      .flatMap((member) => levels.flatMap((level) => factorsOf(state, member, level)))
+    const wanted = file.results.reductions[id] ?? []
+    expect(found.map(([label, level]) => [label, level])).toEqual(wanted.map(([label, level]) => [label, level]))
+    wanted.forEach(([, , byArea, byStoreys, load], i) => {
+      expect(found[i]?.slice(2, 4)).toEqual([byArea, byStoreys].map((value) => (value === null ? null : near(value))))
+      expect(found[i]?.[4]).toBeCloseTo(load, 4)
+    })
+  })
+})
+
+const near = (value: number): unknown => expect.closeTo(value, 9)
+
+type Factors = readonly [label: string, level: string, byArea: number | null, byStoreys: number | null, load: number]
+
+/** Label, level, factors by area and by storeys, and the load that is left, of every length of a column or of a beam. */
+function factorsOf(state: ProjectState, { id, label, role }: Member, level: Level): readonly Factors[] {
+  const expandedId = expanded(id, level.id)
+  if (role === 'column')
+    return (ask(state, { kind: 'column', expandedId, caseId: 'imposed/C' })?.reductions ?? []).flatMap((row) =>
+      row ? [[label, level.name, row.byArea, row.byStoreys, row.foot]] : [],
+    )
+  const reduction = ask(state, { kind: 'member', expandedId, caseId: 'imposed/C' })?.reduction
+  return reduction ? [[label, level.name, reduction.byArea, null, reduction.total]] : []
+}
 
 test('undo steps are change sets: one that is migrated takes back what the migrated change did', () => {
   const before = { kind: 'wall', id: 'wall:000000000001', value: 1 }

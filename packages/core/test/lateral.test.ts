@@ -31,7 +31,7 @@ function tower(...forces: readonly number[]) {
     const range = recordsOf(documentOf(building.records), 'levelRange').find((entry) => entry.layout === layout.id)
     if (!range) throw new Error('range')
     building.records.splice(building.records.indexOf(range), 1, { ...range, to: first.id })
-    const upper = building.layout('Upper', building.key(0, { massOnly: 1000 }), top)
+    const upper = building.layout('Upper', building.key(0, { additionalSeismicMass: 1000 }), top)
     building.panel(upper, rectangle(0, 0, 12, 8))
     return upper
   }
@@ -231,7 +231,7 @@ describe('what is missing is said and counted', () => {
     const { building, layout, push, caseId } = tower(20_000, 40_000)
     const roof = building.level('3', 9)
     // a slab without weight has no mass: it is given some
-    const other = building.layout('Soft', building.key(0, { massOnly: 1000 }), roof)
+    const other = building.layout('Soft', building.key(0, { additionalSeismicMass: 1000 }), roof)
     building.column(other, [0, 0])
     building.panel(other, rectangle(0, 0, 12, 8))
     building.stiffElement(layout, line([0, 4], [4, 4]))
@@ -279,7 +279,7 @@ test('what stands beside a lower floor goes down past it, over its whole height'
   const building = new Building()
   const [, low, high] = ['Base', 'Low', 'High'].map((name, i) => building.level(name, 3 * i))
   if (!low || !high) throw new Error('levels')
-  const key = building.key(0, { massOnly: 1000 })
+  const key = building.key(0, { additionalSeismicMass: 1000 })
   const [hall, house] = [building.layout('Hall', key, low), building.layout('House', key, high)]
   building.panel(hall, rectangle(20, 0, 30, 8))
   building.panel(house, rectangle(0, 0, 12, 8))

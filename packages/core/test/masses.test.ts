@@ -41,7 +41,7 @@ describe('the mass of a level by hand', () => {
     building.level('Base', 0)
     const key = building.key(3000, {
       use: 'B',
-      massOnly: 1000,
+      additionalSeismicMass: 1000,
       buildUp: building.buildUp([{ name: 'screed', thickness: 0.1, unitWeight: 20_000, load: null, source: '' }]).id,
     })
     const layout = building.layout('Floor', key, building.level('Top', 4))
@@ -53,7 +53,7 @@ describe('the mass of a level by hand', () => {
     expect(level?.parts).toMatchObject({
       permanent: expect.closeTo(48_000, 6) as number,
       imposed: expect.closeTo(21_600, 6) as number,
-      massOnly: expect.closeTo(24_000, 6) as number,
+      additionalSeismicMass: expect.closeTo(24_000, 6) as number,
     })
     expect(level?.weight).toBeCloseTo(93_600, 6)
     expect(level?.centre).toEqual([expect.closeTo(3, 9), expect.closeTo(2, 9)])
@@ -226,8 +226,14 @@ describe('the construction stage', () => {
       const storey = oneStorey(2000)
       bay(storey)
       const { building, key } = storey
-      const more = { constructionPermanent: 300, constructionImposed: 750 }
-      building.records.splice(building.records.indexOf(key), 1, constructed ? { ...key, ...more } : key)
+      if (constructed)
+        building.constructionStage(key, {
+          permanent: 300,
+          personnel: 500,
+          storedMaterials: 100,
+          equipment: 100,
+          other: 50,
+        })
       return building.state()
     }
     const [without, withStage] = [make(false), make(true)]

@@ -428,23 +428,23 @@ describe('an own table in place of the standard', () => {
   const byLength = (rows: readonly (ReductionView | null)[], way: 'byArea' | 'byStoreys') =>
     rows.map((row) => row && row[way])
 
-  test('by area, in steps or in a straight line, under 30, 60 and 90 m²', () => {
+  test('by area, in a straight line or with a step, under 30, 60 and 90 m²', () => {
     const rows = [
       { from: 80, factor: 0.7 },
       { from: 40, factor: 0.9 },
     ]
-    const stepped = factors({ by: 'area', between: 'stepped', rows })
+    const stepped = factors({ form: 'area', rows: [...rows.slice(1), { from: 80, factor: 0.9 }, ...rows.slice(0, 1)] })
     expect(byLength(stepped.reductions, 'byArea')).toEqual([null, 1, 0.9, 0.7])
     expect(byLength(stepped.reductions, 'byStoreys')).toEqual([null, null, null, null])
-    const linear = factors({ by: 'area', between: 'linear', rows })
+    const linear = factors({ form: 'area', rows })
     expect(byLength(linear.reductions, 'byArea')).toEqual([null, 1, near(0.8), 0.7])
     const why = ask(linear.building.state(), { kind: 'why', address: `reduction:${linear.below}:imposed/B:area` })
     expect(why?.basis).toMatchObject({ kind: 'table', table: { clause: 'project table “own”' } })
   })
 
-  test('by storeys, from the third on; under fewer nothing is reduced', () => {
+  test('by number of floors, from the third on; under fewer nothing is reduced', () => {
     const rows = [{ from: 1, factor: 0.5 }]
-    const { reductions } = factors({ by: 'storeys', rows, leastStoreys: 3 })
+    const { reductions } = factors({ form: 'floors', rows, leastStoreys: 3 })
     expect(byLength(reductions, 'byStoreys')).toEqual([null, 1, 1, 0.5])
     // 3 · 90 kN at the foot of the lowest length, all of it may be reduced
     expect(reductions.at(-1)?.foot).toBeCloseTo(135_000, 6)
@@ -452,7 +452,7 @@ describe('an own table in place of the standard', () => {
 
   test('what IS 875-2 counts and keeps goes with its table', () => {
     const found = tower({ use: 'work-medium', imposed: 7000 }, { family: 'IS' })
-    const table = found.building.reductionTable({ by: 'storeys', rows: [{ from: 1, factor: 0.5 }] })
+    const table = found.building.reductionTable({ form: 'floors', rows: [{ from: 1, factor: 0.5 }] })
     found.building.records.splice(0, 1, { ...found.building.basis, reductionTable: table.id })
     // three floors, not four with the roof; and half of 7 kN/m², below 5
     expect(found.view('imposed/IL').reductions?.at(-1)).toMatchObject({
@@ -463,9 +463,18 @@ describe('an own table in place of the standard', () => {
     })
   })
 
-  test('for columns alone, or for beams too', () => {
-    const beamOf = (takes: 'columns' | 'all') => {
-      const { building, floors } = factors({ by: 'area', takes, rows: [{ from: 0, factor: 0.5 }] })
+  test('a step holds at its area', () => {
+    const rows = [
+      { from: 30, factor: 1 },
+      { from: 60, factor: 1 },
+      { from: 60, factor: 0.8 },
+    ]
+    expect(byLength(factors({ form: 'area', rows }).reductions, 'byArea')).toEqual([null, 1, 0.8, 0.8])
+  })
+
+  test('for columns alone, for beams alone, or for both', () => {
+    const beamOf = (appliesTo: 'columns' | 'beams' | 'both') => {
+      const { building, floors } = factors({ form: 'area', appliesTo, rows: [{ from: 0, factor: 0.5 }] })
       const state = building.state()
       const [beam] = state.floors[0]?.operator.plan.frame.beams ?? []
       const expandedId = expanded(beam?.member.id ?? '', state.floors[0]?.level.id ?? '')
@@ -473,7 +482,11 @@ describe('an own table in place of the standard', () => {
       return ask(state, { kind: 'member', expandedId, caseId: 'imposed/B' })?.reduction
     }
     expect(beamOf('columns')).toBeNull()
-    expect(beamOf('all')).toMatchObject({ byArea: 0.5, total: near(90_000) })
+    for (const both of ['beams', 'both'] as const)
+      expect(beamOf(both)).toMatchObject({ byArea: 0.5, total: near(90_000) })
+    // columns stay whole then
+    const { reductions } = factors({ form: 'area', appliesTo: 'beams', rows: [{ from: 0, factor: 0.5 }] })
+    expect(reductions.every((row) => row === null || (row.byArea === null && row.byStoreys === null))).toBe(true)
   })
 
   test('a load key that is never reduced stays whole', () => {

@@ -23,7 +23,7 @@ describe('project files', () => {
 
   test.each([
     ['another format', { ...demo, format: 'other' }, 422, /format/],
-    ['a later version', { ...demo, version: 3 }, 422, /version 3/],
+    ['a later version', { ...demo, version: 4 }, 422, /version 4/],
     ['no records', { format: 'hedrion-project', version: 1 }, 422, /records/],
     [
       'a record with a broken field',

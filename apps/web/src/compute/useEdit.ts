@@ -123,6 +123,7 @@ export const kindNames: Readonly<Record<Rec['kind'], string>> = {
   opening: 'Opening',
   buildUp: 'Build-up',
   loadKey: 'Load key',
+  constructionStage: 'Construction stage',
   patch: 'Patch',
   wallRun: 'Wall run',
   lineLoad: 'Line load',

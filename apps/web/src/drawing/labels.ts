@@ -64,18 +64,12 @@ export function placeLabels(
   for (const label of inOrder(once, isWanted)) {
     const width = measure(label.text, label.bold)
     const [x, y] = toScreen(view, label.at)
-    if (x < 0 || y < 0 || x > view.width || y > view.height) continue
+    if (!isInView(x, y, view)) continue
     const extentAt = ([dx, dy]: readonly [number, number]): Extent =>
       extentOf(label, x + (label.dx ?? 0) + dx, y + (label.dy ?? 0) + dy, width, height)
     const offsets = label.stays
       ? [here]
-      : label.slides
-        ? [here, ...alongMember(label.slides, width, view.scale), ...(isWanted(label) ? around(width, height) : [])]
-        : [
-            here,
-            ...(label.downwards ? below(height) : beside(width, height)),
-            ...(isWanted(label) ? around(width, height) : []),
-          ]
+      : [here, ...nearby(label, width, height, view.scale), ...(isWanted(label) ? around(width, height) : [])]
     const again = label.value !== undefined && said.has(label.text) && !isWanted(label)
     const free = offsets.find((offset) =>
       isFree(again ? widened(extentAt(offset), height) : extentAt(offset), taken, view),
@@ -122,6 +116,12 @@ type Offset = readonly [dx: number, dy: number]
 
 const here: Offset = [0, 0]
 
+/** Where it may stand when its own place is taken. */
+function nearby(label: Label, width: number, height: number, pixelsPerMetre: number): readonly Offset[] {
+  if (label.slides) return alongMember(label.slides, width, pixelsPerMetre)
+  return label.downwards ? below(height) : beside(width, height)
+}
+
 const beside = (width: number, height: number): readonly Offset[] => [
   [0, -height],
   [0, height],
@@ -167,6 +167,9 @@ const widened = ({ x0, y0, x1, y1 }: Extent, height: number): Extent => ({
   x1: x1 + 0.4 * height,
   y1: y1 + 0.5 * height,
 })
+
+const isInView = (x: number, y: number, { width, height }: Viewport): boolean =>
+  x >= 0 && y >= 0 && x <= width && y <= height
 
 export const meets = (p: Extent, q: Extent): boolean => p.x0 < q.x1 && q.x0 < p.x1 && p.y0 < q.y1 && q.y0 < p.y1
 

@@ -1,4 +1,13 @@
-import { displayFactor, distance, formatQuantity, largest, project, type NumberFormat, type Point } from '@hedrion/core'
+import {
+  displayFactor,
+  distance,
+  formatQuantity,
+  largest,
+  project,
+  type NumberFormat,
+  smallest,
+  type Point,
+} from '@hedrion/core'
 import { acrossOf } from './paintOrdinates'
 import { said } from './said'
 import type { Label, Scene } from './scene'
@@ -39,7 +48,7 @@ type Line = readonly [a: Point, b: Point]
 /** Metres between parallel lines beside one another, in the mean: the median of what each has to its nearest. */
 export function roomBetween(lines: readonly Line[]): number {
   const nearest = lines.flatMap((line) => {
-    const least = Math.min(...lines.map((other) => (other === line ? Infinity : gapTo(line, other))))
+    const least = smallest(lines.map((other) => (other === line ? Infinity : gapTo(line, other))))
     return Number.isFinite(least) ? [least] : []
   })
   return nearest.sort((p, q) => p - q)[Math.floor(nearest.length / 2)] ?? Infinity

@@ -116,9 +116,7 @@ function marginOf(
     },
     texts: [
       ofBar,
-      ...(ordinateScale
-        ? [{ text: ordinateScale.text, x: ordinateX + 9, y: y - 6, size: marginSize }]
-        : []),
+      ...(ordinateScale ? [{ text: ordinateScale.text, x: ordinateX + 9, y: y - 6, size: marginSize }] : []),
       ...(common ? [{ text: unitNote(common), x: 16, y: y + 14, size: marginSize }] : []),
       ...(north ? [{ text: 'N', x: view.width - 28 - measure('N', 12) / 2, y: 42, size: 12 }] : []),
     ],

@@ -1,10 +1,10 @@
 import { own } from '../outcome/own'
-import type { BuildUp, LoadKey } from '../document/recordKinds'
+import type { BuildUp, ConstructionStage, LoadKey } from '../document/recordKinds'
 import type { Concern } from '../outcome/outcome'
 import { familyOf } from '../standards/families'
 import { concentratedKey, perMetreKey, uniformKey, type Family } from '../standards/family'
 import { parameterIf, type Standard } from '../standards/layer'
-import { given, type Traced } from '../trace/traced'
+import { given, tracedSum, type Traced } from '../trace/traced'
 import { storedLoad } from './storedLoad'
 import { imposedCase, partitionCase } from './cases'
 import { buildUpWeight } from './ownWeight'
@@ -35,15 +35,21 @@ export interface KeyLoads {
   /** Of the imposed load, for the mass of the level. */
   readonly massShare: Traced
   /** Counts for the mass and loads nothing, Pa. */
-  readonly massOnly: Traced | null
+  readonly additionalSeismicMass: Traced | null
   readonly concerns: readonly Concern[]
 }
 
-export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: Standard): KeyLoads {
+export function keyLoads(
+  key: LoadKey,
+  buildUp: BuildUp | undefined,
+  standard: Standard,
+  stage: ConstructionStage | null = null,
+): KeyLoads {
   const imposed = imposedLoad(key, standard)
   const perMetre = key.use === null ? null : parameterIf(standard, perMetreKey(key.use))
   const partitions = partitionAllowance(key, imposed, standard)
   const permanent = buildUpWeight(buildUp)
+  const construction = stage ? constructionOf(stage, key.name, standard) : { permanent: null, imposed: null }
   return {
     key,
     cases: casesOfUse(key.use, standard, imposed?.value),
@@ -54,17 +60,14 @@ export function keyLoads(key: LoadKey, buildUp: BuildUp | undefined, standard: S
     concentrated: key.use === null ? null : parameterIf(standard, concentratedKey(key.use)),
     partitions: partitions.value,
     ...reducibleOf(key, imposed?.value ?? 0, standard),
-    construction: {
-      permanent: typedFor(key, 'constructionPermanent', 'g_c'),
-      imposed: typedFor(key, 'constructionImposed', 'q_c'),
-    },
+    construction,
     massShare: massShare(key, imposed?.value ?? 0, standard),
-    massOnly: typedFor(key, 'massOnly', 'g_m'),
+    additionalSeismicMass: entered(key.additionalSeismicMass, 'g_m', key.name),
     concerns: [
       ...withoutUse(key),
       ...useConcerns(key, imposed, perMetre, standard),
       ...partitions.concerns,
-      ...aboveFinal(key, permanent, imposed),
+      ...(stage ? aboveFinal(key, stage, construction, permanent, imposed) : []),
     ],
   }
 }
@@ -93,26 +96,48 @@ function reducibleOf(key: LoadKey, uniform: number, standard: Standard): Pick<Ke
   return { reducible, kept: reducible && isHeavy ? limit : null }
 }
 
-const typedFor = (
-  key: LoadKey,
-  field: 'constructionPermanent' | 'constructionImposed' | 'massOnly',
-  symbol: string,
-): Traced | null => {
-  const value = key[field]
-  return value === null ? null : given(symbol, 'pressure', value, `entered for “${key.name}”`)
+const entered = (value: number | null, symbol: string, name: string): Traced | null =>
+  value === null ? null : given(symbol, 'pressure', value, `entered for “${name}”`)
+
+/** The kinds of load that act on a floor while it is built, with their symbols (EN 1991-1-6, table 4.1). */
+export const stageKinds = {
+  personnel: { symbol: 'q_ca', name: 'personnel and hand tools' },
+  storedMaterials: { symbol: 'q_cb', name: 'stored materials' },
+  equipment: { symbol: 'q_cc', name: 'equipment' },
+  other: { symbol: 'q_ce', name: 'other construction loads' },
+} as const
+export type StageKind = keyof typeof stageKinds
+export const stageKindNames = Object.keys(stageKinds) as StageKind[]
+
+/** What lies there for good by then, and the sum of what is stated of the rest; null where nothing is. */
+function constructionOf(stage: ConstructionStage, name: string, { family }: Standard): KeyLoads['construction'] {
+  const parts = stageKindNames.flatMap((kind) => {
+    const value = stage[kind]
+    return value === null ? [] : [{ label: stageKinds[kind].name, value }]
+  })
+  return {
+    permanent: entered(stage.permanent, 'g_c', name),
+    imposed:
+      parts.length === 0 ? null : tracedSum('q_c', 'pressure', familyOf(family).actionClauses.construction, parts),
+  }
 }
 
 /** A floor that carries more while it is built than when it is in use is asked about. */
-function aboveFinal(key: LoadKey, permanent: Traced, imposed: Traced | null): readonly Concern[] {
+function aboveFinal(
+  key: LoadKey,
+  stage: ConstructionStage,
+  { permanent: lying, imposed: acting }: KeyLoads['construction'],
+  permanent: Traced,
+  imposed: Traced | null,
+): readonly Concern[] {
   const pairs = [
-    ['constructionPermanent', 'permanent', permanent.value],
-    ['constructionImposed', 'imposed', imposed?.value ?? 0],
+    ['permanent', lying?.value ?? 0, permanent.value],
+    ['imposed', acting?.value ?? 0, imposed?.value ?? 0],
   ] as const
-  return pairs.flatMap(([field, what, final]): Concern[] => {
-    const value = key[field]
-    if (value === null || value <= final) return []
-    const data = { key: key.name, what, field, value, final }
-    return [{ code: 'key.construction-above-final', about: [key.id], data }]
+  return pairs.flatMap(([what, value, final]): Concern[] => {
+    if (value <= final) return []
+    const data = { key: key.name, what, value, final }
+    return [{ code: 'key.construction-above-final', about: [key.id, stage.id], data }]
   })
 }
 

@@ -62,10 +62,11 @@ function leftBy(standard: Standard, key: string, at: Traced): Traced<'factor'> |
   return read?.ok ? whatIsLeft({ r: read.value as Traced<'factor'> }) : null
 }
 
-function byOwnTable({ by, area, storeys }: Supported, table: ReductionTable): Reductions {
+function byOwnTable({ by, area, storeys }: Supported, table: ReductionTable): Reductions | null {
   const n = given('n', 'count', storeys, 'levels above with such load')
   const factor = ownReduction(table, { by, area, storeys: n })
-  return table.by === 'area' || by === 'beam'
+  if (factor === null && by === 'column') return null
+  return table.form === 'area' || by === 'beam'
     ? { byArea: factor, byStoreys: null }
     : { byArea: null, byStoreys: factor }
 }

@@ -3,6 +3,7 @@ import { footOn } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'
 import type { Edit } from '../document/changes'
 import { cutToEnd } from '../document/cut'
+import { stageKindNames } from '../actions/keyLoads'
 import { newId, recordsOf, type Document } from '../document/document'
 import type { Rec, WallRun, WallSurface } from '../document/recordKinds'
 import { freeLabel, isDrawn, withPoints } from '../editing/shaped'
@@ -199,12 +200,18 @@ export const leastAllowance: Maker = ({ document, records: [record] }) => {
 }
 
 /** The load of the finished floor also while it is built. */
-export const asInUse: Maker = ({ records: [record], data, format }) => {
-  const field = String(data['field'])
-  if (record?.kind !== 'loadKey' || !Object.hasOwn(record, field)) return []
+export const asInUse: Maker = ({ records, data, format }) => {
+  const stage = records.find((record) => record?.kind === 'constructionStage')
+  if (stage?.kind !== 'constructionStage') return []
   const final = Number(data['final'])
-  const after = without({ ...record, [field]: final }, field)
-  return [{ words: `Set to ${formatQuantity(final, 'pressure', format)}`, edits: [edit(record, after)] }]
+  const fields = data['what'] === 'permanent' ? (['permanent'] as const) : stageKindNames
+  const sum = fields.reduce((total, field) => total + (stage[field] ?? 0), 0)
+  // what is stated keeps its parts of the whole
+  const after = fields.reduce(
+    (made, field) => without({ ...made, [field]: made[field] === null ? null : (made[field] * final) / sum }, field),
+    stage,
+  )
+  return [{ words: `Set to ${formatQuantity(final, 'pressure', format)}`, edits: [edit(stage, after)] }]
 }
 
 /** Deletes the record, which the data call by its label. */

@@ -13,7 +13,7 @@ export const doubtfulTables = ({ document }: ProjectState): readonly Concern[] =
 
 /** What is doubtful of a table, row by row (counted from 1). */
 export function doubtsOf(table: ReductionTable): readonly Concern[] {
-  const { rows, id, name, by } = table
+  const { rows, id, name, form: by } = table
   const steps = rows.slice(1).map(({ from }, i) => from - (rows[i]?.from ?? from))
   return rows.slice(1).flatMap((row, i): readonly Concern[] => {
     const before = rows[i]
@@ -23,7 +23,9 @@ export function doubtsOf(table: ReductionTable): readonly Concern[] {
       about: [id],
       data: { table: name, row: i + 2, by, from: row.from, before: before.from, ...data },
     })
-    if (row.from <= before.from) return [found('table.rows-out-of-order')]
+    // by area two rows may say where a step is
+    const isStep = table.form === 'area' && row.from === before.from && rows[i - 1]?.from !== row.from
+    if (row.from <= before.from && !isStep) return [found('table.rows-out-of-order')]
     const others = Math.max(largest(steps.filter((_, k) => k !== i)), 0)
     return [
       ...(row.factor > before.factor

@@ -15,7 +15,7 @@ import { stretchesOf } from '../building/bearingWalls'
 import type { TrussLengths } from '../building/truss'
 import { recordsOf, type Document } from '../document/document'
 import { stretchId } from '../document/labels'
-import type { BuildUp, LoadKey } from '../document/recordKinds'
+import type { BuildUp, ConstructionStage, LoadKey } from '../document/recordKinds'
 import type { MaterialWeight, MemberStock, PanelSlab, SectionArea, StairStock, WallStock } from '../document/shapes'
 import { legsOf } from '../geometry/course'
 import type { LayoutOperator } from '../rundown/operator'
@@ -28,16 +28,22 @@ import type { WallLoads } from './heads'
 import type { Memo } from './memo'
 import { stage } from './stage'
 
-const keyStage = stage('loadKey', (key: LoadKey, buildUp: BuildUp | null, standard: Standard): KeyLoads =>
-  keyLoads(key, buildUp ?? undefined, standard),
+const keyStage = stage(
+  'loadKey',
+  (key: LoadKey, buildUp: BuildUp | null, standard: Standard, construction: ConstructionStage | null): KeyLoads =>
+    keyLoads(key, buildUp ?? undefined, standard, construction),
 )
 
 /** The area loads of every load key. */
 export function deriveKeys(memo: Memo, document: Document, standard: Standard): ReadonlyMap<string, KeyLoads> {
+  const stages = new Map(recordsOf(document, 'constructionStage').map((entry) => [entry.key as string, entry]))
   return new Map(
     recordsOf(document, 'loadKey').map((key) => {
       const buildUp = key.buildUp === null ? undefined : document.records.get(key.buildUp)
-      return [key.id, memo.get(keyStage, key, buildUp?.kind === 'buildUp' ? buildUp : null, standard)]
+      return [
+        key.id,
+        memo.get(keyStage, key, buildUp?.kind === 'buildUp' ? buildUp : null, standard, stages.get(key.id) ?? null),
+      ]
     }),
   )
 }

@@ -20,7 +20,7 @@ export interface MassParts {
   readonly columns: number
   readonly imposed: number
   readonly partitions: number
-  readonly massOnly: number
+  readonly additionalSeismicMass: number
 }
 
 export interface LevelMass {
@@ -43,7 +43,7 @@ const partNames: readonly (readonly [part: keyof MassParts, label: string])[] = 
   ['columns', 'half of the columns and hangers above and below'],
   ['imposed', 'share of the imposed load'],
   ['partitions', 'partitions'],
-  ['massOnly', 'additional seismic mass'],
+  ['additionalSeismicMass', 'additional seismic mass'],
 ]
 
 /** What counts for the mass of a level, part by part. */
@@ -62,7 +62,11 @@ interface Tally {
 }
 
 function levelMass(state: ProjectState, floor: FloorState): LevelMass {
-  const tally: Tally = { parts: { permanent: 0, columns: 0, imposed: 0, partitions: 0, massOnly: 0 }, x: 0, y: 0 }
+  const tally: Tally = {
+    parts: { permanent: 0, columns: 0, imposed: 0, partitions: 0, additionalSeismicMass: 0 },
+    x: 0,
+    y: 0,
+  }
   floor.operator.plan.sources.forEach((source, row) => {
     const { applied, appliedMoments } = source.share
     for (const [part, intensity] of partsOf(state, floor, source, row)) {
@@ -103,9 +107,9 @@ function permanentAt({ caseIds }: ProjectState, floor: FloorState, row: number):
 
 /** What of a load key counts beside what is permanent. A load that belongs to no case does not. */
 function ofKey({ standard }: ProjectState, loads: KeyLoads, { plan, lying }: KeyShare): readonly Part[] {
-  const { massOnly, massShare, cases } = loads
+  const { additionalSeismicMass, massShare, cases } = loads
   const imposed = imposedOn(loads, plan === 0 ? 1 : lying / plan)
-  const only: Part = ['massOnly', lying * (massOnly?.value ?? 0)]
+  const only: Part = ['additionalSeismicMass', lying * (additionalSeismicMass?.value ?? 0)]
   if (cases === null) return [only]
   const share = plan * massShare.value
   return [only, ['imposed', share * (imposed?.value ?? 0)], ['partitions', partitionMass(standard, loads, plan, share)]]

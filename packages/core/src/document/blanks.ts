@@ -1,6 +1,6 @@
 import { alongSpan, onLine } from '../geometry/tolerance'
 import { newId, type Random } from './document'
-import type { Basis, GridLine, Layout, LoadKey, Member } from './recordKinds'
+import type { Basis, ConstructionStage, GridLine, Layout, LoadKey, Member } from './recordKinds'
 
 /** A basis that says nothing yet but its name. */
 export const blankBasis = (name: string, random: Random): Basis => ({
@@ -58,12 +58,22 @@ export const blankLoadKey = (name: string, random: Random): LoadKey => ({
   partitionRule: 'byWeight',
   partitionWeight: null,
   partitionLoad: null,
-  constructionPermanent: null,
-  constructionImposed: null,
-  massOnly: null,
+  additionalSeismicMass: null,
   massShare: null,
   hatch: null,
   code: '',
+})
+
+/** The construction stage of a load key, with nothing on it yet. */
+export const blankStage = (key: LoadKey['id'], random: Random): ConstructionStage => ({
+  kind: 'constructionStage',
+  id: newId('constructionStage', random),
+  key,
+  permanent: null,
+  personnel: null,
+  storedMaterials: null,
+  equipment: null,
+  other: null,
 })
 
 /** A member that turns freely at both ends and is one bar. */

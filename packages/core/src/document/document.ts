@@ -2,7 +2,7 @@ import { once } from './once'
 import type { Id, Kind, Rec, RecOf } from './recordKinds'
 
 export const formatName = 'hedrion-project'
-export const formatVersion = 2
+export const formatVersion = 3
 
 /** A project: flat, immutable records by id. Everything else is derived. */
 export interface Document {

@@ -21,6 +21,16 @@ test('a sound document has no problem; an empty one neither', () => {
   expect(problemsOf([])).toEqual([])
 })
 
+test('a load key has one construction stage', () => {
+  const { building, key } = small()
+  building.constructionStage(key, { personnel: 1000 })
+  expect(problemsOf(building.records)).toEqual([])
+  const second = building.constructionStage(key, {})
+  expect(problemsOf(building.records)).toEqual([
+    { path: `records.${second.id}`, problem: 'Its load key has a construction stage already.' },
+  ])
+})
+
 test('every reference of every kind is looked at, with the path of its field', () => {
   const { building, layout, key, panel } = small()
   const { section, weightless } = building

@@ -56,9 +56,17 @@ function singleProblems(document: Document): readonly Problem[] {
       ),
     ),
   ]
-  const doubled = groups.flatMap(([name, [, second]]) =>
-    second ? [{ path: `records.${second.id}`, problem: `Only one ${name} only.` }] : [],
-  )
+  const stages = recordsOf(document, 'constructionStage')
+  const doubledStages = stages.filter((stage, i) => stages.findIndex(({ key }) => key === stage.key) !== i)
+  const doubled = [
+    ...groups.flatMap(([name, [, second]]) =>
+      second ? [{ path: `records.${second.id}`, problem: `Only one ${name} is possible.` }] : [],
+    ),
+    ...doubledStages.map(({ id }) => ({
+      path: `records.${id}`,
+      problem: 'Its load key has a construction stage already.',
+    })),
+  ]
   const missing = document.records.size > 0 && recordsOf(document, 'basis').length === 0
   return missing ? [...doubled, { path: 'records', problem: 'The basis record is missing.' }] : doubled
 }

@@ -31,15 +31,29 @@ export const loadKey = {
   partitionWeight: nullable(number('lineLoad', { min: 0, max: 1e5 })),
   /** The allowance where it is typed. */
   partitionLoad: withDefault(nullable(number('pressure', { min: 0, max: 1e5 })), null),
-  /** While the floor is built: what lies on it for good by then, and what people and stored goods add. */
-  constructionPermanent: withDefault(nullable(number('pressure', { min: 0, max: 1e6 })), null),
-  constructionImposed: withDefault(nullable(number('pressure', { min: 0, max: 1e6 })), null),
   /** Counts for the mass of the level and loads nothing. */
-  massOnly: withDefault(nullable(number('pressure', { min: 0, max: 1e6 })), null),
+  additionalSeismicMass: withDefault(nullable(number('pressure', { min: 0, max: 1e6 })), null),
   /** The part of the imposed load that counts for the mass; null: as the standard says. */
   massShare: withDefault(nullable(number('factor', { min: 0, max: 1 })), null),
   /** How it is hatched on plans; null: in the order of the keys that stand on the plan. */
   hatch: withDefault(nullable(oneOf(...hatches)), null),
   /** Stands before its name in the legend, and tells it from others of the same hatch. */
   code: withDefault(text(4), ''),
+} as const
+
+const stageLoad = nullable(number('pressure', { min: 0, max: 1e6 }))
+
+/** What lies on the floors of a load key while they are built (EN 1991-1-6, 4.11.1, table 4.1). */
+export const constructionStage = {
+  key: ref('loadKey'),
+  /** Self-weight of what stands there by then. */
+  permanent: stageLoad,
+  /** Working personnel, staff and visitors, with hand tools: Q_ca. */
+  personnel: stageLoad,
+  /** Materials and precast elements that can be moved: Q_cb. */
+  storedMaterials: stageLoad,
+  /** Formwork, scaffolding and machines, in place or movable: Q_cc and Q_cd. */
+  equipment: stageLoad,
+  /** Waste, and parts of the structure in temporary states: Q_ce and Q_cf. */
+  other: stageLoad,
 } as const

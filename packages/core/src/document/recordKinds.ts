@@ -15,7 +15,7 @@ import {
 } from './fields'
 import { alongSpan, onLine } from '../geometry/tolerance'
 import { stiffElement, storeyForces } from './lateralKinds'
-import { loadKey } from './loadKeyKind'
+import { constructionStage, loadKey } from './loadKeyKind'
 import { panel, reachBounds, spanLimitBounds } from './panelKind'
 import { reductionRegion, reductionTable } from './reductionKind'
 import { family, label, ring, source, standardTable, truss } from './recordParts'
@@ -222,6 +222,7 @@ export const recordKinds = {
     ),
   },
   loadKey,
+  constructionStage,
   patch: {
     layout: ref('layout'),
     label,
@@ -348,6 +349,7 @@ export type Panel = RecOf<'panel'>
 export type Opening = RecOf<'opening'>
 export type BuildUp = RecOf<'buildUp'>
 export type LoadKey = RecOf<'loadKey'>
+export type ConstructionStage = RecOf<'constructionStage'>
 export type Patch = RecOf<'patch'>
 export type WallRun = RecOf<'wallRun'>
 export type LineLoad = RecOf<'lineLoad'>

@@ -1,21 +1,20 @@
 import { list, nullable, number, object, oneOf, ref, text } from './fields'
 import { label, ring } from './recordParts'
 
-/** Factors on imposed load by the area or the storeys that a column or beam supports. */
+/** Factors on imposed load by the floors or the area that a column or beam supports. */
 export const reductionTable = {
   name: text(60),
-  by: oneOf('area', 'storeys'),
-  /** From its row on, or in a straight line to the next. */
-  between: oneOf('stepped', 'linear'),
+  /** By number of floors, each row from its floor on; or by supported area, in a straight line from row to row. */
+  form: oneOf('floors', 'area'),
+  /** Two rows of one area are a step: from there on the second holds. */
   rows: list(
     object({ from: number('factor', { min: 0, max: 1e6 }), factor: number('factor', { min: 0, max: 1 }) }),
-    40,
+    240,
     1,
   ),
   /** Under fewer storeys nothing is reduced. */
   leastStoreys: number('count', { min: 0, max: 200 }),
-  /** Forces of columns alone, or loads of beams too. */
-  takes: oneOf('columns', 'all'),
+  appliesTo: oneOf('columns', 'beams', 'both'),
 } as const
 
 const factor = nullable(number('factor', { min: 0, max: 1 }))

@@ -101,10 +101,10 @@ describe('a broken file is refused whole, with the place and a sentence', () => 
     ['{}', /^format: The file says “undefined”/],
     [whole.replace('hedrion-project', 'other'), /^format: The file says “other”/],
     [
-      whole.replace('"version": 2', '"version": 3'),
-      /^version: The file is of version 3; this program reads versions 1 to 2/,
+      whole.replace('"version": 3', '"version": 4'),
+      /^version: The file is of version 4; this program reads versions 1 to 3/,
     ],
-    [whole.replace('"version": 2', '"version": 0'), /^version: The file is of version 0/],
+    [whole.replace('"version": 3', '"version": 0'), /^version: The file is of version 0/],
     [whole.replace('"results": 1', '"results": "x"'), /^results: The edition of the results must be an integer/],
     ['{"format":"hedrion-project","version":1,"records":[]}', /^records: The records are missing/],
     ['{"format":"hedrion-project","version":1,"records":{"a":5}}', /^records\.a: A record is expected/],

@@ -108,7 +108,10 @@ export function elevationView(state: ProjectState, axis: ElevationAxis, caseId: 
     })),
     forces: forcesOf(state, axis, caseId),
     reactions: reactionSums(state, i, caseId),
-    loads: loadsFromSide(state.floors.flatMap((floor) => loadsInSpace(state, floor, caseId)), i),
+    loads: loadsFromSide(
+      state.floors.flatMap((floor) => loadsInSpace(state, floor, caseId)),
+      i,
+    ),
     extent: state.extent,
     parapet: state.part?.parapet ?? 0,
   }
@@ -175,8 +178,18 @@ function loadsFromSide(loads: readonly SpaceLoad[], i: 0 | 1): readonly Elevatio
     const forwards = p[i] <= q[i]
     const [from, to] = forwards ? [p, q] : [q, p]
     const [q0, q1] = forwards ? [load.q0, load.q1] : [load.q1, load.q0]
-    const key = [kind, from[i], from[2], to[i], to[2]].map((v) => (typeof v === 'number' ? Math.round(v * 100) : v)).join(' ')
-    const own = { kind, from: [from[i], from[2]], to: [to[i], to[2]], q0, q1, least: sizeOfEnds(q0, q1), count: 1 } as const
+    const key = [kind, from[i], from[2], to[i], to[2]]
+      .map((v) => (typeof v === 'number' ? Math.round(v * 100) : v))
+      .join(' ')
+    const own = {
+      kind,
+      from: [from[i], from[2]],
+      to: [to[i], to[2]],
+      q0,
+      q1,
+      least: sizeOfEnds(q0, q1),
+      count: 1,
+    } as const
     const before = seen.get(key)
     seen.set(key, before ? together(before, own) : own)
   }

@@ -40,8 +40,9 @@ function interpolate(
   x: number,
 ): number {
   if (at.length === 1) return values[0] ?? NaN
-  const found = at.findIndex((point) => point >= x)
-  const hi = Math.max(1, found === -1 ? at.length - 1 : found)
+  // where two points are one the table steps: from there on the second holds
+  const hi = at.findIndex((point) => point > x)
+  if (hi === -1) return values[at.length - 1] ?? NaN
   const [a = 0, b = 0, low = 0, high = 0] = [at[hi - 1], at[hi], values[hi - 1], values[hi]]
   return low + share(a, b, x) * (high - low)
 }

@@ -59,6 +59,7 @@ export const KeyLines = memo(function KeyLines({ layout }: { readonly layout: La
 
 const KeySection = memo(function KeySection({ loadKey, here }: { readonly loadKey: LoadKey; readonly here: boolean }) {
   const edit = useEdit()
+  const stages = useRecords('constructionStage').filter(({ key }) => key === loadKey.id)
   const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === loadKey.id)
   const buildUp = useRecord(loadKey.buildUp)
   const slabs = (useAnswer({ kind: 'keySlabs' }) ?? []).filter(({ keyId }) => keyId === loadKey.id)
@@ -73,7 +74,7 @@ const KeySection = memo(function KeySection({ loadKey, here }: { readonly loadKe
         here ? (
           <small>on this layout</small>
         ) : (
-          <Button kind="link" onPress={() => edit.remove(`Deleted load key ${loadKey.name}`, [loadKey])}>
+          <Button kind="link" onPress={() => edit.remove(`Deleted load key ${loadKey.name}`, [...stages, loadKey])}>
             delete
           </Button>
         )

@@ -1,17 +1,34 @@
+import {
+  blankStage,
+  familyOf,
+  formatQuantity,
+  stageKindNames,
+  stageKinds,
+  type ConstructionStage,
+  type LoadKey,
+} from '@hedrion/core'
+import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { useCited } from '../../compute/useCited'
-import { familyOf, type LoadKey } from '@hedrion/core'
-import { useAnswer, useRecords } from '../../compute/SessionContext'
+import { useEdit } from '../../compute/useEdit'
+import { useTerms } from '../../compute/useTerms'
 import { Line } from '../../sheet/Sheet'
 import { SymbolText } from '../../sheet/SymbolText'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
 import { Fold } from '../../ui/Fold'
-import { QuantityField } from '../../ui/QuantityField'
-import { useTerms } from '../../compute/useTerms'
+import { QuantityField, type QuantityFieldProps } from '../../ui/QuantityField'
+
+const stageFields = ['permanent', ...stageKindNames] as const
+type StageField = (typeof stageFields)[number]
 
 /** What a load key carries beside the finished floor: during construction, and for the mass of the level. */
 export function StageLines({ loadKey }: { readonly loadKey: LoadKey }) {
-  const said = [loadKey.constructionPermanent, loadKey.constructionImposed, loadKey.massOnly, loadKey.massShare]
+  const stage = useRecords('constructionStage').find(({ key }) => key === loadKey.id)
+  const said = [
+    ...(stage ? stageFields.map((field) => stage[field]) : []),
+    loadKey.additionalSeismicMass,
+    loadKey.massShare,
+  ]
   const count = said.filter((value) => value !== null).length
   return (
     <Fold
@@ -19,45 +36,63 @@ export function StageLines({ loadKey }: { readonly loadKey: LoadKey }) {
       aside={count === 0 ? 'same as finished floor' : `${count} entered`}
       startsOpen={count > 0}
     >
-      <Fields loadKey={loadKey} />
+      <Fields loadKey={loadKey} stage={stage} />
     </Fold>
   )
 }
 
-function Fields({ loadKey }: { readonly loadKey: LoadKey }) {
+interface FieldsProps {
+  readonly loadKey: LoadKey
+  readonly stage: ConstructionStage | undefined
+}
+
+const pressure = { min: 0, max: 1e6, optional: true, placeholder: 'none' } as const
+
+function Fields({ loadKey, stage }: FieldsProps) {
   const fieldOf = useFieldOf()
+  const ofStage = useStageField(loadKey, stage)
   const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === loadKey.id)
   const [basis] = useRecords('basis')
-  const pressure = { min: 0, max: 1e6, optional: true, placeholder: 'none' } as const
   const { name } = loadKey
   const cited = useCited()
   const terms = useTerms()
+  const isEuropean = basis?.family === 'EN'
   return (
     <>
-      <Line reference="during construction">
-        {terms.permanent}{' '}
-        <QuantityField
-          {...fieldOf(
-            loadKey,
-            'constructionPermanent',
-            `construction, ${terms.permanent}, of ${name}`,
-            'pressure',
-            pressure,
-          )}
-        />
+      <Line
+        reference="during construction"
+        result={
+          loads?.construction.permanent && (
+            <Value
+              value={loads.construction.permanent.value}
+              quantity="pressure"
+              address={`key:${loadKey.id}:construction/permanent`}
+              strong={false}
+            />
+          )
+        }
+      >
+        {terms.permanent} <QuantityField {...ofStage('permanent', terms.permanent)} />
       </Line>
-      <Line reference="during construction">
-        {terms.imposed}{' '}
-        <QuantityField
-          {...fieldOf(
-            loadKey,
-            'constructionImposed',
-            `construction, ${terms.imposed}, of ${name}`,
-            'pressure',
-            pressure,
-          )}
-        />
-      </Line>
+      {stageKindNames.map((kind) => (
+        <Line key={kind} reference={isEuropean ? 'EN 1991-1-6 4.11.1' : 'during construction'}>
+          {stageKinds[kind].name} <QuantityField {...ofStage(kind, stageKinds[kind].name)} />
+        </Line>
+      ))}
+      {loads?.construction.imposed && (
+        <Line
+          reference="sum"
+          result={
+            <Value
+              value={loads.construction.imposed.value}
+              quantity="pressure"
+              address={`key:${loadKey.id}:construction/imposed`}
+            />
+          }
+        >
+          <SymbolText name="q_c" /> during construction
+        </Line>
+      )}
       <Line
         reference={basis ? cited(familyOf(basis.family).mass.clause) : 'mass'}
         result={
@@ -75,9 +110,39 @@ function Fields({ loadKey }: { readonly loadKey: LoadKey }) {
         />
       </Line>
       <Line reference="additional seismic mass">
-        <QuantityField {...fieldOf(loadKey, 'massOnly', `additional seismic mass of ${name}`, 'pressure', pressure)} />{' '}
+        <QuantityField
+          {...fieldOf(loadKey, 'additionalSeismicMass', `additional seismic mass of ${name}`, 'pressure', pressure)}
+        />{' '}
         <small>applies no load</small>
       </Line>
     </>
   )
+}
+
+/** A field of the construction stage; the first value that is entered makes its record. */
+function useStageField(loadKey: LoadKey, stage: ConstructionStage | undefined) {
+  const fieldOf = useFieldOf()
+  const edit = useEdit()
+  const format = useFormat()
+  return (field: StageField, name: string): QuantityFieldProps => {
+    const label = `construction, ${name}, of ${loadKey.name}`
+    if (stage) return fieldOf(stage, field, label, 'pressure', pressure)
+    return {
+      label,
+      quantity: 'pressure',
+      format,
+      value: null,
+      ...pressure,
+      onCommit: (next, typed) =>
+        next === null
+          ? undefined
+          : edit.add(`Load key ${loadKey.name}: ${label} ${formatQuantity(next, 'pressure', format)}`, [
+              {
+                ...blankStage(loadKey.id, Math.random),
+                [field]: next,
+                ...(typed ? { typed: { [field]: typed } } : {}),
+              },
+            ]),
+    }
+  }
 }

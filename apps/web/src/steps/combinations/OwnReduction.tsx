@@ -22,11 +22,13 @@ export function FactorsChoice({ basis }: { readonly basis: Basis }) {
         kind: 'reductionTable',
         id: newId('reductionTable', Math.random),
         name: `Project reduction ${tables.length + 1}`,
-        by: 'area',
-        between: 'stepped',
-        rows: [{ from: 50, factor: 0.9 }],
+        form: 'area',
+        rows: [
+          { from: 50, factor: 1 },
+          { from: 100, factor: 0.9 },
+        ],
         leastStoreys: 0,
-        takes: 'columns',
+        appliesTo: 'columns',
       }
       edit.apply(`Reduction by ${table.name}`, [
         { id: table.id, before: null, after: table },
@@ -89,32 +91,23 @@ function Words({ table }: { readonly table: ReductionTable }) {
       </Line>
       <Line reference="form">
         <Choice
-          {...choiceOf(table, 'by', 'form', {
+          {...choiceOf(table, 'form', 'form', {
             label: 'Form of the table',
             options: [
-              ['area', 'area supported'],
-              ['storeys', 'storeys supported'],
-            ],
-          })}
-        />
-        ,{' '}
-        <Choice
-          {...choiceOf(table, 'between', 'between rows', {
-            label: 'Between the rows',
-            options: [
-              ['stepped', 'in steps'],
-              ['linear', 'interpolated linearly'],
+              ['floors', 'by number of floors, in steps'],
+              ['area', 'by supported area, interpolated'],
             ],
           })}
         />
       </Line>
       <Line reference="applies to">
         <Choice
-          {...choiceOf(table, 'takes', 'applies to', {
+          {...choiceOf(table, 'appliesTo', 'applies to', {
             label: 'Applies to',
             options: [
-              ['columns', 'column axial forces only'],
-              ['all', 'columns and beams'],
+              ['columns', 'columns'],
+              ['beams', 'beams'],
+              ['both', 'columns and beams'],
             ],
           })}
         />
@@ -131,7 +124,7 @@ function Words({ table }: { readonly table: ReductionTable }) {
 function Rows({ table }: { readonly table: ReductionTable }) {
   const edit = useEdit()
   const format = useFormat()
-  const quantity = table.by === 'area' ? 'area' : 'count'
+  const quantity = table.form === 'area' ? 'area' : 'count'
   const set = (rows: ReductionTable['rows'], note: string) => edit.set(table, `${table.name}: ${note}`, { rows })
   const change = (index: number, fields: Partial<ReductionTable['rows'][number]>) =>
     set(
@@ -142,7 +135,7 @@ function Rows({ table }: { readonly table: ReductionTable }) {
   const last = table.rows.at(-1)
   const add = () => {
     if (last)
-      set([...table.rows, { from: last.from + (table.by === 'area' ? 50 : 1), factor: last.factor }], 'row added')
+      set([...table.rows, { from: last.from + (table.form === 'area' ? 50 : 1), factor: last.factor }], 'row added')
   }
   return (
     <>
@@ -167,7 +160,7 @@ function Rows({ table }: { readonly table: ReductionTable }) {
             )
           }
         >
-          from{' '}
+          {table.form === 'area' ? 'at' : 'from'}{' '}
           <QuantityField
             label={`row ${i + 1} from`}
             quantity={quantity}
@@ -177,7 +170,7 @@ function Rows({ table }: { readonly table: ReductionTable }) {
             max={1e6}
             onCommit={(value) => (value === null ? 'Enter where the row starts.' : change(i, { from: value }))}
           />{' '}
-          and more, factor{' '}
+          {table.form === 'area' ? 'factor' : 'and more, factor'}{' '}
           <QuantityField
             label={`row ${i + 1} factor`}
             quantity="factor"

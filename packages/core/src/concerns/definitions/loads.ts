@@ -56,7 +56,7 @@ export const ofLoads = {
   'key.construction-above-final': define({
     severity: 'caution',
     step: 'actions',
-    data: { key: 'text', what: 'text', field: 'text', value: 'pressure', final: 'pressure' },
+    data: { key: 'text', what: 'text', value: 'pressure', final: 'pressure' },
     sentence: ({ key, what, value, final }) =>
       `“${key}” has ${what === 'imposed' ? 'an' : 'a'} ${what} load of ${value} during construction, more than the ${final} of the finished floor. Check which is correct.`,
     mends: asInUse,

@@ -2,9 +2,9 @@ import { define, type Show } from '../definition'
 import { takenOut, withFields } from '../makers'
 import type { Concern } from '../../outcome/outcome'
 
-/** Where a row of a table starts: an area, or a number of storeys. */
+/** Where a row of a table starts: an area, or a number of floors. */
 const fromOf = (data: Concern['data'], show: Show, field: string): string =>
-  data['by'] === 'area' ? show(field, 'area') : `${data[field]} storeys`
+  data['by'] === 'area' ? show(field, 'area') : `${data[field]} floors`
 
 const row = { table: 'text', row: 'text', by: 'text', from: 'number', before: 'number' } as const
 

@@ -1,4 +1,5 @@
 import { lineEndsAndHatches } from './lineEndsAndHatches'
+import { stagesAndTables } from './stagesAndTables'
 
 /** A record as it was written by whichever version, before it is read. */
 export type RawRecord = Readonly<Record<string, unknown>> & { readonly id: string; readonly kind: string }
@@ -14,4 +15,4 @@ export interface FormatStep {
 }
 
 /** All steps there ever were, oldest first. None is taken out or changed once a build with it was in use. */
-export const formatSteps: readonly FormatStep[] = [lineEndsAndHatches]
+export const formatSteps: readonly FormatStep[] = [lineEndsAndHatches, stagesAndTables]

@@ -106,7 +106,7 @@ function peakPressureAt(state: ProjectState, rest: string): Traced | null {
   return Number.isFinite(height) && height > 0 ? pressureAt(state, height) : null
 }
 
-const keyParts = ['buildUp', 'imposed', 'concentrated', 'partitions', 'massShare', 'massOnly'] as const
+const keyParts = ['buildUp', 'imposed', 'concentrated', 'partitions', 'massShare', 'additionalSeismicMass'] as const
 const isKeyPart = (part: string | undefined): part is (typeof keyParts)[number] =>
   keyParts.some((known) => known === part)
 
