@@ -84,7 +84,7 @@ describe('what must hold between records', () => {
 
   test('there is one basis, one building part and one layer of each standing', () => {
     expect(withRecords(() => [{ ...new Building({}, 2).basis }])).toEqual([
-      expect.stringMatching(/one basis record only/),
+      expect.stringMatching(/one basis record is possible/),
     ])
     expect(withRecords(({ building }) => [building.layer(), { ...building.layer(), id: nowhere('layer') }])).toEqual([
       expect.stringMatching(/one own layer only/),
