@@ -87,14 +87,14 @@ describe('what must hold between records', () => {
       expect.stringMatching(/one basis record is possible/),
     ])
     expect(withRecords(({ building }) => [building.layer(), { ...building.layer(), id: nowhere('layer') }])).toEqual([
-      expect.stringMatching(/one own layer only/),
+      expect.stringMatching(/one own layer is possible/),
     ])
     expect(
       withRecords(({ building }) => [building.layer({ standing: 'national' }), building.layer({ standing: 'own' })]),
     ).toEqual([])
     expect(
       withRecords(({ building }) => [building.part(), { ...building.part(), id: nowhere('buildingPart') }]),
-    ).toEqual([expect.stringMatching(/one building part only/)])
+    ).toEqual([expect.stringMatching(/one building part is possible/)])
   })
 
   test('a level has one layout, from below to above, and the base has none', () => {
