@@ -95,6 +95,17 @@ const Scope = styled.div`
 `
 const Part = styled.section`
   margin-top: 14px;
+  counter-reset: from-memory;
+  abbr[data-from-memory] {
+    text-decoration: none;
+  }
+  &:has(abbr[data-from-memory])::after {
+    content: '◦ from memory: ' counter(from-memory) ', not yet checked against the printed standard';
+    display: block;
+    padding: 4px 20px;
+    color: var(--quiet);
+    font-size: 13px;
+  }
 `
 const PartHead = styled.div`
   display: flex;

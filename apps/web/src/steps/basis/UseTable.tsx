@@ -64,14 +64,14 @@ export function UseTable() {
     ]),
   ]
   const title = `${familyOf(standard.family).actionNames.imposed} loads by use`
-  const remembered = standard.values.some(({ key, fromMemory }) => key.startsWith('imposed.') && fromMemory)
+  const remembered = standard.values.filter(({ key, fromMemory }) => key.startsWith('imposed.') && fromMemory).length
   return (
     <Frame>
       <h4>
         {title}{' '}
         <small>
           {standard.layers.join(' + ')}
-          <FromMemory shown={remembered} />
+          <FromMemory shown={remembered > 0} values={remembered} />
         </small>{' '}
         <TableOut name={title.toLowerCase()} rows={rows} />
       </h4>
