@@ -1,4 +1,4 @@
-// Every link between documents leads to a file, every picture is linked, and every command in the README exists.
+// Every link between documents leads to a file, every picture is linked, and every npm script that a document names exists.
 import fs from 'node:fs'
 import path from 'node:path'
 import { root } from './lib/console.mjs'
@@ -25,9 +25,9 @@ const pictures = fs.readdirSync(path.join(root, 'docs/screenshots')).map((name) 
 for (const picture of pictures) if (!linked.has(picture)) problems.push(`No document links to ${picture}.`)
 
 const { scripts } = JSON.parse(fs.readFileSync(path.join(root, 'package.json'), 'utf8'))
-const readme = fs.readFileSync(path.join(root, 'README.md'), 'utf8')
-for (const [, name] of readme.matchAll(/npm run ([a-z0-9]+)/g))
-  if (!(name in scripts)) problems.push(`README.md names npm run ${name}, which is not there.`)
+for (const file of markdown('.'))
+  for (const [, name] of fs.readFileSync(path.join(root, file), 'utf8').matchAll(/npm run ([a-z0-9:]+)/g))
+    if (!(name in scripts)) problems.push(`${file} names npm run ${name}, which is not there.`)
 
 for (const problem of problems) console.error(problem)
 if (problems.length === 0) console.log('documents complete')

@@ -155,6 +155,34 @@ test('why lists the columns that share a label, each by what it can be asked by'
   expect((await run('why', doubled, keys[1] ?? '')).printed).toMatch(/^E_d = /)
 })
 
+/** Every document with what it says one may type: `npm run hedrion -- why FILE C5`. */
+const documented = markdown(path.join(__dirname, '../../..')).flatMap((document) =>
+  [...readFileSync(document, 'utf8').matchAll(/npm run hedrion -- ([^\n`]+)/g)].map(
+    ([, words = '']) => [path.basename(document), words.trim()] as const,
+  ),
+)
+
+function markdown(at: string): readonly string[] {
+  return readdirSync(at, { withFileTypes: true }).flatMap((entry) => {
+    const inside = path.join(at, entry.name)
+    if (entry.isDirectory()) return /^(docs|methods|reference)$/.test(entry.name) ? markdown(inside) : []
+    return entry.name.endsWith('.md') ? [inside] : []
+  })
+}
+
+test('documents name some commands', () => expect(documented.length).toBeGreaterThan(4))
+
+test.each(documented)('%s: hedrion %s', async (_, words) => {
+  const files: Readonly<Record<string, string>> = {
+    'examples/marrowfield.hedrion.json': example,
+    'results.json': path.join(folder, 'documented.json'),
+    'results/': path.join(folder, 'documented'),
+  }
+  const { code, refused } = await run(...words.split(/\s+/).map((word) => files[word] ?? word))
+  // the demo has a corner of the roof that is not carried
+  expect([code, refused]).toEqual([words.startsWith('check') ? 1 : 0, words.startsWith('check') ? refused : ''])
+})
+
 test('demo writes the example as it is in the repository; schemas are JSON', async () => {
   const out = path.join(folder, 'demo.json')
   expect((await run('demo', out)).code).toBe(0)

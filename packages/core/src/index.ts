@@ -135,6 +135,8 @@ export type {
   RuleSet,
   Use,
 } from './standards/family'
+export { placeExampleWords, stockExamples, typedExample } from './editing/examples'
+export { tableExamples, type TableExamples } from './exchange/tableExamples'
 export { stockMaterials, type StockMaterial } from './standards/stock/materials'
 export { stockSections } from './standards/stock/sections'
 export { areaWeights, sourceOf, unitWeights } from './standards/stock/unitWeights'

@@ -1,10 +1,11 @@
 import fc from 'fast-check'
 import { holds } from './holds'
 import { concernsOf, countOf } from '../src/concerns/concernsOf'
-import type { StepOfWork } from '../src/concerns/definition'
+import { stepsOfWork, type StepOfWork } from '../src/concerns/definition'
 import { Memo } from '../src/derivation/memo'
 import { deriveProject } from '../src/derivation/project'
 import { applyChange } from '../src/document/changes'
+import { expectPage, markdownTable } from './writtenPage'
 import { seededRandom, type Document } from '../src/document/document'
 import type { Layout } from '../src/document/recordKinds'
 import type { Point } from '../src/geometry/point'
@@ -1119,6 +1120,35 @@ describe('every concern is raised by its mistake, and says what to do', () => {
     expect(ranks).toEqual([...ranks].sort((a, b) => a - b))
     expect(new Set(ranks).size).toBeGreaterThan(1)
   })
+})
+
+test('docs/reference/concerns.md lists every concern with its step, an example and its remedies', () => {
+  const steps = stepsOfWork
+  const seen = new Set<string>()
+  const rows = triggers.flatMap((trigger) => {
+    const { building, concerns } = madeBy(trigger)
+    const concern = [...concerns, ...found(building, concerns)].find(
+      (one) => one.code === trigger.code && trigger.says.test(concernSentence(one, metricPoint)),
+    )
+    if (!concern || seen.has(trigger.code)) return []
+    seen.add(trigger.code)
+    const at = stepOfConcern(concern)
+    const mends = mendsOf(building.document, concern, metricPoint, seededRandom(5)).map(({ words }) => words)
+    return [
+      { at, row: [trigger.code, severityOf(concern), concernSentence(concern, metricPoint), mends.sort().join('; ')] },
+    ]
+  })
+  const parts = steps.flatMap((wanted) => {
+    const own = rows.filter(({ at }) => at === wanted).map(({ row }) => row)
+    if (own.length === 0) return []
+    const title = `${wanted.charAt(0).toUpperCase()}${wanted.slice(1)}`
+    const sorted = own.sort(([a = ''], [b = '']) => (a < b ? -1 : 1))
+    return [`## ${title}`, markdownTable(['code', 'severity', 'example', 'remedies offered'], sorted)]
+  })
+  expectPage(
+    'concerns',
+    `${['# Concerns', 'Written from the code (`HEDRION_WRITE=1 npm run unit -- concerns`). By the step where each is corrected. A blocking concern keeps a load or a result from being complete; a caution asks for a check.', ...parts].join('\n\n')}\n`,
+  )
 })
 
 describe('wording', () => {

@@ -1,4 +1,4 @@
-import { asksByValue, type Overview } from '@hedrion/core'
+import { asksByValue, type Overview, typedExample } from '@hedrion/core'
 import { useEffect, useMemo, useState } from 'react'
 import {
   Autocomplete,
@@ -14,7 +14,7 @@ import {
 } from 'react-aria-components'
 import { useNavigate } from 'react-router'
 import styled from 'styled-components'
-import { useAnswer, useDocument, useSession } from '../compute/SessionContext'
+import { useAnswer, useDocument, useFormat, useSession } from '../compute/SessionContext'
 import { askWhy } from '../sheet/traceStore'
 import { lookNow } from '../state/look'
 import { caseInView } from '../drawing/marks'
@@ -54,6 +54,7 @@ export function FindButton({ base }: { readonly base: string }) {
 
 function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () => void }) {
   const session = useSession()
+  const format = useFormat()
   const document = useDocument()
   const overview = useAnswer({ kind: 'overview' })
   const navigate = useNavigate()
@@ -79,7 +80,9 @@ function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () 
   return (
     <Autocomplete inputValue={text} onInputChange={setText}>
       <Search aria-label="Find" autoFocus>
-        <Input placeholder="A step, member, panel, wall run, case, clause or command; or “walls above 6 kN/m”" />
+        <Input
+          placeholder={`A step, member, panel, wall run, case, clause or command; or “${typedExample('byValue', format)}”`}
+        />
       </Search>
       <List aria-label="Found" items={found} onAction={go} renderEmptyState={() => <p>No matches.</p>}>
         {(entry) => (

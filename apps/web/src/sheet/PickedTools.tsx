@@ -11,6 +11,7 @@ import {
   type Drawn,
   type Rec,
   type Selection,
+  typedExample,
 } from '@hedrion/core'
 import styled from 'styled-components'
 import { countOf } from './countOf'
@@ -83,14 +84,14 @@ export const PickedTools = memo(function PickedTools() {
           </Button>
         }
       >
-        <TextLine label="Move" value="" placeholder="0.5 m east" onCommit={move} />
+        <TextLine label="Move" value="" placeholder={typedExample('move', format)} onCommit={move} />
       </Line>
       <Line reference="repeat">
         <Wide>
           <TextLine
             label="Repeat"
             value=""
-            placeholder="every 3 m east, 4 times"
+            placeholder={typedExample('repeat', format)}
             maxLength={80}
             preview={whatRepeatDoes}
             onCommit={repeat}

@@ -151,6 +151,22 @@ describe('what a table says becomes members', () => {
     ])
   })
 
+  test('a material of the tables is made from its name, once; without one it is that of the members of the section', () => {
+    const { read, building, layout, section, steel } = site(2)
+    const { members, materials, problems } = read(
+      'from,to,section,material\nA1,A2,IPE 300,structural steel\nB1,B2,IPE 300,Structural steel',
+    )
+    expect(problems).toEqual([])
+    expect(materials).toMatchObject([{ name: 'Structural steel', unitWeight: 78_500 }])
+    expect(members.map(({ material }) => material)).toEqual([materials[0]?.id, materials[0]?.id])
+    // several materials, and no member of the section yet
+    expect(only('from,to,section\nA1,A2,IPE 300', 2)).toHaveLength(1)
+    building.beam(layout, [0, 0], [6, 0], { section: section.id, material: steel.id })
+    const after = read('from,to,section\nB1,B2,IPE 300')
+    expect(after.problems).toEqual([])
+    expect(after.members).toMatchObject([{ material: steel.id }])
+  })
+
   test('every role: rafters and purlins, trusses with usual chords, members in space with their heights', () => {
     const { read, section } = site()
     const { members, problems } = read(
@@ -209,7 +225,7 @@ describe('what is wrong is said by row and column, and nothing else is lost', ()
       'from,to,section,material\nA1,A2,IPE 300,Gold',
       2,
       'material',
-      /“Gold” is not a material of the project: Steel S355\./,
+      /“Gold” is not a material of the project or of the tables; the project has Steel S355\./,
     ],
     ['x1,y1,x2,section\n0,0,6,IPE 300', 2, 'y2', /other coordinate/],
     ['x1,y1,x2,y2,section\n0,0,1e9,0,IPE 300', 2, 'x2', /./],

@@ -6,6 +6,7 @@ import { letters, memberRoles } from '../editing/drawn'
 import { readSection } from '../editing/sectionText'
 import { spaceTools, usualHeights } from '../editing/drawnStruts'
 import { storeyUnder, usualTruss } from '../editing/usual'
+import { stockMaterials } from '../standards/stock/materials'
 import { arcPath, mostRise } from '../geometry/arc'
 import type { Point } from '../geometry/point'
 import { distance } from '../geometry/segment'
@@ -19,8 +20,9 @@ export const memberTableLimits = { characters: 2_000_000, rows: 5000 } as const
 
 export interface ReadMembers {
   readonly members: readonly (Member | Strut)[]
-  /** Sections that the project does not have yet, made from their names. */
+  /** Sections and materials that the project does not have yet, made from their names. */
   readonly sections: readonly Section[]
+  readonly materials: readonly Material[]
   readonly problems: readonly TableProblem[]
 }
 
@@ -66,14 +68,17 @@ export function readMemberTable(text: string, ground: Ground): ReadMembers {
     taken.add(member.label)
     return member
   })
-  return { members: rows, sections: [...stock.made.values()], problems }
+  return { members: rows, sections: [...stock.made.values()], materials: [...stock.madeMaterials.values()], problems }
 }
 
 interface Stock {
   readonly sections: ReadonlyMap<string, Section>
   readonly materials: ReadonlyMap<string, Material>
-  /** Sections made by this table, by their names. */
+  /** Sections and materials made by this table, by their names. */
   readonly made: Map<string, Section>
+  readonly madeMaterials: Map<string, Material>
+  /** The material that all members of a section have, by the section. */
+  readonly usual: ReadonlyMap<string, Material['id'] | null>
 }
 
 const plainName = (name: string): string => name.toLowerCase().replace(/\s+/g, '')
@@ -82,14 +87,26 @@ const stockOf = ({ document }: Ground): Stock => ({
   sections: new Map(recordsOf(document, 'section').map((section) => [plainName(section.name), section])),
   materials: new Map(recordsOf(document, 'material').map((material) => [plainName(material.name), material])),
   made: new Map(),
+  madeMaterials: new Map(),
+  usual: usualMaterials(document),
 })
+
+/** By section the one material that its members have; null where they have several. */
+function usualMaterials(document: Document): ReadonlyMap<string, Material['id'] | null> {
+  const usual = new Map<string, Material['id'] | null>()
+  for (const { section, material } of recordsOf(document, 'member')) {
+    const before = usual.get(section)
+    usual.set(section, before === undefined || before === material ? material : null)
+  }
+  return usual
+}
 
 function readRow(cells: MemberCells, ground: Ground, stock: Stock, taken: ReadonlySet<string>): Member | Strut {
   const path = readPath(cells, ground)
   const role = readRole(cells, path)
   const label = readLabel(cells, letters[inSpace(role) ? 'strut' : role], taken)
   const section = readSectionCell(cells, ground, stock).id
-  const base = { layout: ground.layout.id, label, section, material: readMaterialCell(cells, stock).id }
+  const base = { layout: ground.layout.id, label, section, material: readMaterialCell(cells, section, ground, stock) }
   if (inSpace(role))
     return { kind: 'strut', id: newId('strut', ground.random), ...base, role, path, ...heights(role, cells, ground) }
   refuseHeights(cells, role)
@@ -165,20 +182,34 @@ function readSectionCell(cells: MemberCells, { format, random }: Ground, { secti
   return read.section
 }
 
-/** Where no material is said, there must be one only. */
-function readMaterialCell(cells: MemberCells, { materials }: Stock): Material {
+/**
+ * Where no material is said: the one that all members of the section have, or the only one there is. What the project does
+ * not have is made from the tables by its name.
+ */
+function readMaterialCell(
+  cells: MemberCells,
+  section: Section['id'],
+  { random }: Ground,
+  { materials, madeMaterials, usual }: Stock,
+): Material['id'] {
   const text = cells.material?.text
+  const names = [...materials.values()].map(({ name }) => name).join(', ')
   const [first, second] = materials.values()
   if (text === undefined) {
-    if (first && !second) return first
-    const names = [...materials.values()].map(({ name }) => name).join(', ')
-    return refuseCell('material', first ? `The material is missing: ${names}.` : 'No materials yet. Add one first.')
+    const alike = usual.get(section)
+    if (alike) return alike
+    if (first && !second) return first.id
+    return refuseCell('material', first ? `The material is missing: ${names}.` : 'Name a material.')
   }
-  return (
-    materials.get(plainName(text)) ??
-    refuseCell(
+  const known = materials.get(plainName(text)) ?? madeMaterials.get(plainName(text))
+  if (known) return known.id
+  const found = stockMaterials.find(({ name }) => plainName(name) === plainName(text))
+  if (!found)
+    return refuseCell(
       'material',
-      `“${text.slice(0, 40)}” is not a material of the project: ${[...materials.values()].map(({ name }) => name).join(', ')}.`,
+      `“${text.slice(0, 40)}” is not a material of the project or of the tables${names ? `; the project has ${names}` : ''}.`,
     )
-  )
+  const made: Material = { kind: 'material', id: newId('material', random), ...found }
+  madeMaterials.set(plainName(text), made)
+  return made.id
 }

@@ -3,6 +3,7 @@ import { families, shippedSets, standardOf } from '../../src/standards/families'
 import { resolveLayers, type Standard, type StandardLayer } from '../../src/standards/layer'
 import type { Table } from '../../src/trace/table'
 import { formulas } from '../formulas'
+import { expectPage, markdownTable } from '../writtenPage'
 import { formulaChecks as clauseChecks } from './formulaChecks'
 import { barrierChecks, enBarrierChecks, germanBarrierChecks } from './barrierChecks'
 import { earthquakeFormulaChecks, isEarthquakeChecks } from './earthquakeChecks'
@@ -178,6 +179,47 @@ const textMutations = (expression: string): readonly string[] =>
       (value) => expression.slice(0, index) + String(value) + expression.slice(index + found.length),
     ),
   )
+
+const figure = (value: number): string => Number(value.toPrecision(6)).toString()
+
+test('docs/reference/verification.md lists every sourced check with what is expected and what is found', () => {
+  const ofStandard = (title: string, checks: readonly StandardCheck[], standard: Standard) => [
+    `## ${title}`,
+    markdownTable(
+      ['check, source', 'from memory', 'expected', 'found'],
+      checks.map(({ source, fromMemory, read, value }) => [
+        source,
+        fromMemory ? 'yes' : '',
+        figure(value),
+        figure(read(standard)),
+      ]),
+    ),
+  ]
+  const byFormula = formulaChecks.map(({ formula, source, fromMemory, inputs, result, within }) => [
+    formula,
+    source,
+    fromMemory ? 'yes' : '',
+    Object.entries(inputs)
+      .map(([name, value]) => `${name} ${figure(value)}`)
+      .join(', '),
+    `${figure(result)} ± ${figure(within)}`,
+    figure(formulas.get(formula)?.evaluate(inputs) ?? NaN),
+  ])
+  expectPage(
+    'verification',
+    `${[
+      '# Verification manual',
+      'Written from the sourced checks (`HEDRION_WRITE=1 npm run unit -- sources`): values of the standards as a second person wrote them out, and formulas against handbooks, facts of the trade and hand calculation. SI units, unless the source names others. What stands from memory is not yet checked against print. Checks of worked examples are named in [methods](../methods/README.md).',
+      ...ofStandard('EN, recommended values', recommendedChecks, standardOf('EN', [])),
+      ...ofStandard(germany.name, germanAnnexes, german),
+      ...others.flatMap((id) => ofStandard(families[id].name, familyChecks[id], standardOf(id, []))),
+      ...ofStandard('ASCE 7-05', asce705Checks, resolveLayers(families.ASCE, [asce705])),
+      ...ofStandard('ASCE 7-22', asce722Checks, resolveLayers(families.ASCE, [asce722])),
+      '## Formulas',
+      markdownTable(['formula', 'source', 'from memory', 'inputs', 'expected', 'found'], byFormula),
+    ].join('\n\n')}\n`,
+  )
+})
 
 test('every formula has a sourced check', () => {
   const checked = new Set(formulaChecks.map(({ formula }) => formula))

@@ -1,4 +1,12 @@
-import { gridCrossings, isSpaceTool, readSpacePlaces, strutBetween, type Point, type Point3 } from '@hedrion/core'
+import {
+  gridCrossings,
+  isSpaceTool,
+  readSpacePlaces,
+  strutBetween,
+  type Point,
+  type Point3,
+  placeExampleWords,
+} from '@hedrion/core'
 import { useMemo, useRef } from 'react'
 import { useAnswer, useFormat, useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useLook } from '../../state/look'
@@ -64,7 +72,7 @@ export function useJointPlacing(z: number): SpacePlacing | null {
       onKey: () => false,
       type,
       finish,
-      examples: ['B2 at Roof, or B2 at 3.5 m', '3.5 m up, C3, or C3 at Roof'],
+      examples: placeExampleWords('space', format),
     },
     onPlace: (pixels, sight) => {
       const at = under(pixels, sight)

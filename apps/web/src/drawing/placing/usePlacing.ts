@@ -1,4 +1,4 @@
-import { drawRecord, readPlaces, tools, type Point, type Tool } from '@hedrion/core'
+import { drawRecord, readPlaces, tools, type Point, type Tool, placeExampleWords } from '@hedrion/core'
 import { useMemo, type KeyboardEvent } from 'react'
 import { useAnswer, useFormat, useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useLevel } from '../useLevel'
@@ -70,7 +70,7 @@ export function usePlacing(): Placing {
     onKey: (event, turn) => tool !== null && placingKey(event, { ...overSnaps(snaps, set, turn), finish }),
     type,
     finish,
-    examples: ['B2, B2 to C3, or 7.2; 3.0', '4.2 m east, C3, 3 m at 30°'],
+    examples: placeExampleWords('plan', format),
     levelName: level?.name,
   }
 }

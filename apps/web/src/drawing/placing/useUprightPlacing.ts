@@ -7,6 +7,7 @@ import {
   type GridLine,
   type Point,
   type Point3,
+  placeExampleWords,
 } from '@hedrion/core'
 import { useMemo } from 'react'
 import { useAnswer, useFormat, useGetDocument, useRecords } from '../../compute/SessionContext'
@@ -83,7 +84,7 @@ export function useUprightPlacing(): Placing | null {
     onKey: (event) => placingKey(event, { ...overSnaps(snaps, set), finish }),
     type,
     finish,
-    examples: ['2 at Roof, or 7.2 m at 3.5 m', '3.5 m up, 3 at Roof'],
+    examples: placeExampleWords('elevation', format),
     upright: { planes: planes.map(({ at, label }) => ({ at, text: `line ${label}` })), depth, onPlane: setDepth },
   }
 }

@@ -6,6 +6,7 @@ import {
   withTyped,
   type BuildUp,
   type SlabUnderKey,
+  typedExample,
 } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
@@ -93,7 +94,7 @@ function PastedLayers({ onAdd }: { readonly onAdd: (layers: readonly Layer[]) =>
     <>
       <CellsField
         label="Table of layers"
-        placeholder={'screed, 50, 20\ncarpet, 0.05'}
+        placeholder={typedExample('layers', format)}
         text={text}
         onText={setText}
         problems={read?.problems ?? []}

@@ -9,6 +9,7 @@ import {
   type BuildUp,
   type NumberFormat,
   type TabledWeight,
+  stockExamples,
 } from '@hedrion/core'
 import { useFormat, useRecords } from '../../compute/SessionContext'
 import { Line } from '../../sheet/Sheet'
@@ -62,7 +63,7 @@ export function LayerFromTable({ onAdd, onDone }: LayerFromTableProps) {
     <Line reference="new">
       <Lookup
         label="Material of the layer"
-        placeholder="mortar, plywood, gypsum board"
+        placeholder={stockExamples.layers.join(', ')}
         entries={entries}
         onChoose={choose}
         onText={(text) =>

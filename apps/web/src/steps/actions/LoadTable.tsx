@@ -1,4 +1,4 @@
-import { loadTableLimits, readLoadTable, type Layout } from '@hedrion/core'
+import { loadTableLimits, readLoadTable, tableExamples, type Layout } from '@hedrion/core'
 import { useCallback } from 'react'
 import { useAnswer, useDocument, useFormat } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
@@ -38,7 +38,7 @@ export function LoadTable({ layout }: { readonly layout: Layout }) {
       about="One row per load, e.g. an equipment list or walls as line loads."
       help="Headings: source, from, load; to for a line load; use for an imposed load; label, nature; or x1, y1, x2, y2 instead of from and to. Units as in “load, kN”."
       label="Table of loads"
-      example={'what,from,load\nchiller 1,B2 + 1.5 m north,34.5 kN'}
+      example={tableExamples({ document, layout, format }).loads}
       limit={loadTableLimits.characters}
       read={read}
     />

@@ -1,4 +1,4 @@
-import { openingsArea, openingsText, readOpenings, type WallRun } from '@hedrion/core'
+import { openingsArea, openingsText, readOpenings, type WallRun, typedExample } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { Several } from '../../sheet/Several'
@@ -52,7 +52,7 @@ export function OpeningsLine({ runs }: { readonly runs: readonly WallRun[] }) {
         <TextLine
           label="Openings by size"
           value={bySize ?? ''}
-          placeholder={bySize === null ? severalWord : '12 of 1.2 x 1.5 m'}
+          placeholder={bySize === null ? severalWord : typedExample('openings', format)}
           maxLength={400}
           onCommit={setSizes}
         />

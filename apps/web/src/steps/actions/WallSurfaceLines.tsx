@@ -1,5 +1,12 @@
 import { memo } from 'react'
-import { formatQuantity, lengthAlong, readSurfaceOpenings, surfaceOpeningsText, type WallSurface } from '@hedrion/core'
+import {
+  formatQuantity,
+  lengthAlong,
+  readSurfaceOpenings,
+  surfaceOpeningsText,
+  type WallSurface,
+  typedExample,
+} from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
@@ -118,7 +125,7 @@ function Openings({ surface }: { readonly surface: WallSurface }) {
         <TextLine
           label="Openings of the surface"
           value={text}
-          placeholder="1.2 x 1.5 m at 2.0, 0.9"
+          placeholder={typedExample('surfaceOpenings', format)}
           maxLength={2000}
           onCommit={set}
         />

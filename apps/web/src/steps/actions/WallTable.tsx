@@ -1,4 +1,4 @@
-import { readWallTable, wallTableLimits, type Layout } from '@hedrion/core'
+import { readWallTable, tableExamples, wallTableLimits, type Layout } from '@hedrion/core'
 import { useCallback } from 'react'
 import { useDocument, useFormat } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
@@ -30,7 +30,7 @@ export function WallTable({ layout }: { readonly layout: Layout }) {
       about="One row per wall run, for this layout."
       help="Headings: from, to, weight; via for intermediate points; height, or less: beam, slab, both, nothing; openings as a ratio (0.2, 20 %) or by sizes; label; or x1, y1, x2, y2 instead of from and to. Units as in “weight, kN/m²”."
       label="Table of walls"
-      example={'from,to,weight,less\nA1,A3,2.9 kN/m²,both'}
+      example={tableExamples({ document, layout, format }).walls}
       limit={wallTableLimits.characters}
       read={read}
     />

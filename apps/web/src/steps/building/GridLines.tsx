@@ -9,6 +9,7 @@ import {
   readSpacings,
   type GridLine,
   type ReadGrid,
+  typedExample,
 } from '@hedrion/core'
 import { useFormat, useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
@@ -35,6 +36,7 @@ export const GridLines = memo(function GridLines() {
     .filter(({ axis }) => axis === 'line' || axis === 'ring')
     .sort((a, b) => byNumber.compare(a.label, b.label))
   const add = useAddLines()
+  const format = useFormat()
   return (
     <Section title="Grid">
       {axes.map(([axis, name]) => (
@@ -48,14 +50,13 @@ export const GridLines = memo(function GridLines() {
           label="Skew, radial or circular grid lines"
           value=""
           maxLength={200}
-          placeholder="A1 to C4"
+          placeholder={typedExample('skewGridLine', format)}
           onCommit={(text) => (text === '' ? undefined : add((ground) => readFreeGrid(text, ground)))}
         />
       </Line>
       <MovingLine />
       <Note>
-        Skew: “A1 to C4”. About a point: “about A1: 8 lines every 45° from 0°, rings at 6, 12 m”. Grid line labels can
-        be dragged on the plan.
+        {`Skew: “${typedExample('skewGridLine', format)}”. About a point: “${typedExample('gridAboutPoint', format)}”. Grid line labels can be dragged on the plan.`}
       </Note>
     </Section>
   )

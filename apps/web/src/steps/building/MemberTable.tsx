@@ -1,4 +1,4 @@
-import { memberTableLimits, readMemberTable, type Layout, type ReadMembers } from '@hedrion/core'
+import { memberTableLimits, readMemberTable, tableExamples, type Layout, type ReadMembers } from '@hedrion/core'
 import { useCallback } from 'react'
 import { useDocument, useFormat } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
@@ -11,15 +11,20 @@ export function MemberTable({ layout }: { readonly layout: Layout }) {
   const edit = useEdit()
   const read = useCallback(
     (text: string): TableReading => {
-      const { members, sections, problems } = readMemberTable(text, { document, layout, format, random: Math.random })
+      const { members, sections, materials, problems } = readMemberTable(text, {
+        document,
+        layout,
+        format,
+        random: Math.random,
+      })
       const count = countText(members)
+      const made = [...sections, ...materials]
       return {
         problems,
         count,
         labels: members.map(({ label }) => label),
-        beside:
-          sections.length === 0 ? 'no other objects are added' : `new: ${sections.map(({ name }) => name).join(', ')}`,
-        add: () => edit.add(`Members from a table: ${count}`, [...sections, ...members]),
+        beside: made.length === 0 ? 'no other objects are added' : `new: ${made.map(({ name }) => name).join(', ')}`,
+        add: () => edit.add(`Members from a table: ${count}`, [...made, ...members]),
       }
     },
     [document, layout, format, edit],
@@ -30,7 +35,7 @@ export function MemberTable({ layout }: { readonly layout: Layout }) {
       about={`One row per member, for the layout “${layout.name}”.`}
       help="Headings: label, role, from, to, section, material; or x1, y1, x2, y2 instead of from and to, with a unit as in “x1, mm”; via for intermediate points of cranked members, or rise for an arc; z1 and z2 for braces, girts, ties, posts, chords and truss members (web)."
       label="Table of members"
-      example={'label,from,to,section\nB40,A1 + 1.5 m north,A2 + 1.5 m north,IPE 300'}
+      example={tableExamples({ document, layout, format }).members}
       limit={memberTableLimits.characters}
       read={read}
     />

@@ -1,4 +1,13 @@
-import { edgeMoved, expanded, formatQuantity, joistsOn, readJoists, recordsOf, type Panel } from '@hedrion/core'
+import {
+  edgeMoved,
+  expanded,
+  formatQuantity,
+  joistsOn,
+  readJoists,
+  recordsOf,
+  type Panel,
+  typedExample,
+} from '@hedrion/core'
 import { useFormat, useGetDocument, useRecord, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { useLevel } from '../../drawing/useLevel'
@@ -121,7 +130,13 @@ function JoistLine({ panels }: { readonly panels: readonly Panel[] }) {
   return (
     <Line reference="joists">
       across the span{' '}
-      <TextLine label="Joists across the span" value="" placeholder="every 0.6 m" preview={preview} onCommit={put} />
+      <TextLine
+        label="Joists across the span"
+        value=""
+        placeholder={typedExample('joists', format)}
+        preview={preview}
+        onCommit={put}
+      />
     </Line>
   )
 }

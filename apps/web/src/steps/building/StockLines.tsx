@@ -8,6 +8,7 @@ import {
   stockMaterials,
   type Material,
   type Section as SectionRecord,
+  stockExamples,
 } from '@hedrion/core'
 import { useFormat, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
@@ -84,7 +85,7 @@ function NewSection({ onDone }: NewProps) {
     <Line reference="new">
       <Lookup
         label="New section"
-        placeholder="IPE 330, rectangle 300 x 600, tube 200 x 100 x 8"
+        placeholder={stockExamples.sections.join(', ')}
         entries={entries}
         onChoose={add}
         onText={add}
@@ -113,7 +114,7 @@ function NewMaterial({ onDone }: NewProps) {
     <Line reference="new">
       <Lookup
         label="New material"
-        placeholder="concrete C30/37, timber C24, or a name"
+        placeholder={`${stockExamples.materials.join(', ')}, or a name`}
         entries={entries}
         onChoose={choose}
         onText={(name) =>
