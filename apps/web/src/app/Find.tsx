@@ -16,6 +16,7 @@ import { useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { useAnswer, useDocument, useFormat, useSession } from '../compute/SessionContext'
 import { askWhy } from '../sheet/traceStore'
+import { askFor, commands, type CommandName } from '../state/commands'
 import { lookNow } from '../state/look'
 import { caseInView } from '../drawing/marks'
 import { findEntries, foundAmong, type FindEntry } from './findEntries'
@@ -72,7 +73,8 @@ function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () 
     if (entry.command === 'undo') session.undo()
     if (entry.command === 'redo') session.redo()
     if (entry.command === 'projects') void navigate('/')
-    if (entry.command) return
+    if (isNamed(entry.command)) askFor(entry.command)
+    else if (entry.command) return
     const pathname = entry.step ? `${base}/${entry.step}` : location.pathname
     goTo(pathname, entry.look ?? {})
     if (entry.address) askWhy(entry.address, pathname)
@@ -95,6 +97,8 @@ function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () 
     </Autocomplete>
   )
 }
+
+const isNamed = (command: FindEntry['command']): command is CommandName => command !== undefined && command in commands
 
 /** “wall runs above 6 kN/m”: what it finds as one entry, or why it finds nothing. */
 function useByValue(text: string, overview: Overview | undefined): FindEntry | null {

@@ -1,5 +1,6 @@
 import { expanded, familyOf, recordsOf, stillThere, type Document, type Overview } from '@hedrion/core'
 import { kindNames } from '../compute/useEdit'
+import { commands as named, type CommandName } from '../state/commands'
 import type { Look } from '../state/look'
 import { stepNames, stepTitles } from './steps'
 
@@ -13,7 +14,7 @@ export interface FindEntry {
   readonly look?: Partial<Look>
   /** A number's trace, or a command. */
   readonly address?: string
-  readonly command?: 'undo' | 'redo' | 'projects'
+  readonly command?: 'undo' | 'redo' | 'projects' | CommandName
 }
 
 /** Every step, element, case, clause and command by its name. */
@@ -37,6 +38,13 @@ export function findEntries(document: Document, overview: Overview | undefined):
 }
 
 const commands: readonly FindEntry[] = [
+  ...Object.entries(named).map(([name, { text, step }]): FindEntry => ({
+    id: `command ${name}`,
+    text,
+    kind: 'command',
+    step,
+    command: name as CommandName,
+  })),
   { id: 'command undo', text: 'Undo last change', kind: 'command', command: 'undo' },
   { id: 'command redo', text: 'Redo', kind: 'command', command: 'redo' },
   { id: 'command projects', text: 'All projects', kind: 'command', command: 'projects' },
@@ -52,7 +60,7 @@ function clauses(overview: Overview | undefined): readonly FindEntry[] {
       {
         id: `clause ${key}`,
         text: `${symbol} ${name}, ${value.clause}`,
-        kind: 'clause',
+        kind: key.startsWith('imposed.') ? 'use' : 'clause',
         step: 'basis',
         address: `parameter:${key}`,
       },
@@ -129,6 +137,10 @@ const wordsOf = (text: string): readonly string[] =>
     .split(/[\s,:;“”]+/)
     .filter(Boolean)
 
+/** Of entries that fit alike: what stands in the building comes before what the standards say of it, and concerns come last. */
+const later: Readonly<Record<string, number>> = { clause: 1, use: 1, concern: 2 }
+const rankOf = ({ kind }: FindEntry): number => later[kind] ?? 0
+
 /** The entries that have every word somewhere; those that have more of them as whole words come first (C1 before C10). */
 export function foundAmong(entries: readonly FindEntry[], text: string, most: number): readonly FindEntry[] {
   const wanted = wordsOf(text)
@@ -140,7 +152,7 @@ export function foundAmong(entries: readonly FindEntry[], text: string, most: nu
       const has = new Set(wordsOf(own))
       return [{ entry, whole: wanted.filter((word) => has.has(word)).length }]
     })
-    .sort((a, b) => b.whole - a.whole)
+    .sort((a, b) => b.whole - a.whole || rankOf(a.entry) - rankOf(b.entry))
     .slice(0, most)
     .map(({ entry }) => entry)
 }

@@ -8,6 +8,7 @@ import { NameField } from '../../sheet/NameField'
 import { Line, Section } from '../../sheet/Sheet'
 import { SymbolText } from '../../sheet/SymbolText'
 import { Value } from '../../sheet/Value'
+import { useCommand } from '../../state/commands'
 import { Button } from '../../ui/Button'
 import { OneByOne } from '../../ui/Later'
 import { BuildUpLines } from './BuildUpLines'
@@ -38,6 +39,7 @@ export const KeyLines = memo(function KeyLines({ layout }: { readonly layout: La
     }
     edit.add(`New load key ${key.name}`, [buildUp, key])
   }
+  useCommand('addLoadKey', add)
   const sorted = [...keys].sort(
     (a, b) => Number(used.has(b.id)) - Number(used.has(a.id)) || a.name.localeCompare(b.name),
   )

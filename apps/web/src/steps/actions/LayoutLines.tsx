@@ -6,6 +6,7 @@ import { useAnswer, useDocumentState, useRecords } from '../../compute/SessionCo
 import { useEdit, useNote } from '../../compute/useEdit'
 import { PickLine } from '../../sheet/PickLine'
 import { Line, Note, Section, Warm } from '../../sheet/Sheet'
+import { useCommand } from '../../state/commands'
 import { addressOf, useLook } from '../../state/look'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
@@ -106,6 +107,7 @@ const WallRound = memo(function WallRound({ layout, levelId }: { readonly layout
         height: isTop ? 1 : null,
       },
     )
+  useCommand('wallRoundOutline', add, outlines.length > 0)
   // a press before the outline is known would do nothing
   return (
     <Button kind="link" isDisabled={outlines.length === 0} onPress={add}>

@@ -41,6 +41,7 @@ import { useFieldOf } from '../../sheet/useFieldOf'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
+import { useCommand } from '../../state/commands'
 import { TextLine } from '../../ui/TextLine'
 
 const none = 'none'
@@ -88,6 +89,8 @@ export const LevelLines = memo(function LevelLines() {
     const layout = newLayout(name, null, Math.random)
     edit.add(`New layout ${layout.name}`, [layout])
   }
+  useCommand('addLevelOnTop', add)
+  useCommand('addLayout', addLayout)
   return (
     <Section
       title="Levels"

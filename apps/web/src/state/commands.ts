@@ -1,0 +1,30 @@
+import { useEffect, useRef } from 'react'
+import { create } from 'zustand'
+
+/** What Find can do by name, with the step where it is done. */
+export const commands = {
+  wallRoundOutline: { text: 'Wall round the outline', step: 'actions' },
+  addLoadKey: { text: 'Add load key', step: 'actions' },
+  addLevelOnTop: { text: 'Add level on top', step: 'building' },
+  addLayout: { text: 'Add layout', step: 'building' },
+} as const
+export type CommandName = keyof typeof commands
+
+/** The command that was asked for and is not done yet: its step may still be on its way. */
+const useAsked = create<{ readonly asked: CommandName | null }>(() => ({ asked: null }))
+
+export const askFor = (asked: CommandName): void => useAsked.setState({ asked })
+
+/** Does a command when it is asked for, as soon as it can be done; a command that another step does not know is forgotten with it. */
+export function useCommand(name: CommandName, run: () => void, isReady = true): void {
+  const asked = useAsked((state) => state.asked === name)
+  const latest = useRef(run)
+  useEffect(() => {
+    latest.current = run
+  })
+  useEffect(() => {
+    if (!asked || !isReady) return
+    useAsked.setState({ asked: null })
+    latest.current()
+  }, [asked, isReady])
+}
