@@ -291,7 +291,7 @@ export { movedAside, onSlabEdge, pathsAlong, pathsRound, type WallPath } from '.
 export { usualWall } from './editing/usual'
 export { asksByValue } from './queries/byValue'
 export { dxfLimits, readDxf, type ReadDxf, type DxfLayer, type DxfPlan } from './exchange/dxfPlan'
-export { importedPlan, layerUses, type LayerUse } from './exchange/planImport'
+export { importedPlan, proposedUse, layerUses, type LayerUse } from './exchange/planImport'
 export { openingsText, readOpenings } from './editing/openingText'
 export { readSurfaceOpenings, surfaceOpeningsText } from './editing/surfaceOpeningText'
 export type { RestView, StretchView, SurfaceView } from './queries/surfaceView'

@@ -1,3 +1,4 @@
+import type { Point } from '@hedrion/core'
 import { largestOfEach } from './said'
 import type { Label } from './scene'
 import { toScreen, type Viewport } from './viewport'
@@ -57,19 +58,20 @@ export function placeLabels(
   const placed: Placed[] = []
   const leftOut: Label[] = []
   const said = new Set<string>()
-  const once = saidOnce(labels)
+  const once = saidOnce(labels.filter(({ at }) => isInView(toScreen(view, at), view)))
   const largest = largestOfEach(once)
   const isWanted = (label: Label) =>
     label.must === true || largest.has(label) || (label.of !== undefined && picked.includes(label.of))
   for (const label of inOrder(once, isWanted)) {
     const width = measure(label.text, label.bold)
     const [x, y] = toScreen(view, label.at)
-    if (!isInView(x, y, view)) continue
     const extentAt = ([dx, dy]: readonly [number, number]): Extent =>
       extentOf(label, x + (label.dx ?? 0) + dx, y + (label.dy ?? 0) + dy, width, height)
-    const offsets = label.stays
-      ? [here]
-      : [here, ...nearby(label, width, height, view.scale), ...(isWanted(label) ? around(width, height) : [])]
+    const offsets = [
+      here,
+      ...(label.stays ? [] : nearby(label, width, height, view.scale)),
+      ...(isWanted(label) ? around(width, height) : []),
+    ]
     const again = label.value !== undefined && said.has(label.text) && !isWanted(label)
     const free = offsets.find((offset) =>
       isFree(again ? widened(extentAt(offset), height) : extentAt(offset), taken, view),
@@ -168,8 +170,7 @@ const widened = ({ x0, y0, x1, y1 }: Extent, height: number): Extent => ({
   y1: y1 + 0.5 * height,
 })
 
-const isInView = (x: number, y: number, { width, height }: Viewport): boolean =>
-  x >= 0 && y >= 0 && x <= width && y <= height
+const isInView = ([x, y]: Point, { width, height }: Viewport): boolean => x >= 0 && y >= 0 && x <= width && y <= height
 
 export const meets = (p: Extent, q: Extent): boolean => p.x0 < q.x1 && q.x0 < p.x1 && p.y0 < q.y1 && q.y0 < p.y1
 

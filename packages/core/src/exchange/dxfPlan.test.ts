@@ -2,8 +2,8 @@ import { Building } from '../../test/build'
 import { applyChange } from '../document/changes'
 import { recordsOf } from '../document/document'
 import { signedArea } from '../geometry/polygon'
-import { readDxf, type DxfPlan } from './dxfPlan'
-import { importedPlan, type LayerUse } from './planImport'
+import { readDxf, type DxfLayer, type DxfPlan } from './dxfPlan'
+import { importedPlan, proposedUse, type LayerUse } from './planImport'
 
 /** A text DXF of entities given as pairs of group code and value (DXF reference, ASCII format). */
 const dxf = (
@@ -346,4 +346,49 @@ describe('records from a plan', () => {
     ])
     expect(leftOut).toEqual(['1 outlines that cross themselves', '1 outlines without area'])
   })
+})
+
+test('layers with usual names are proposed for what they are, where they have shapes of that sort', () => {
+  const layer = (name: string, more: Partial<DxfLayer> = {}): DxfLayer => ({
+    name,
+    paths: [
+      [
+        [0, 0],
+        [1, 0],
+      ],
+    ],
+    sides: [],
+    rings: [
+      [
+        [0, 0],
+        [1, 0],
+        [1, 1],
+      ],
+    ],
+    points: [[0, 0]],
+    ...more,
+  })
+  // names as the trade gives them (common practice)
+  const wanted: Readonly<Record<string, LayerUse>> = {
+    'S-GRID': 'gridLine',
+    Achsen: 'gridLine',
+    'S-COLS': 'column',
+    COLUMNS: 'column',
+    Stützen: 'column',
+    'S-BEAM': 'beam',
+    Primary_girders: 'girder',
+    Unterzüge: 'beam',
+    'A-WALL': 'wall',
+    Wände: 'wall',
+    'S-SLAB': 'panel',
+    'Slab openings': 'opening',
+    'A-FACADE': 'wallRun',
+    'GRID-DIMENSIONS': 'none',
+    '0': 'none',
+    COLOURS: 'none',
+  }
+  for (const [name, use] of Object.entries(wanted)) expect([name, proposedUse(layer(name))]).toEqual([name, use])
+  expect(proposedUse(layer('S-SLAB', { rings: [] }))).toBe('none')
+  expect(proposedUse(layer('S-COLS', { rings: [], points: [] }))).toBe('none')
+  expect(proposedUse(layer('S-BEAM', { rings: [], paths: [] }))).toBe('none')
 })

@@ -27,6 +27,30 @@ export const layerUses = {
 } as const
 export type LayerUse = keyof typeof layerUses
 
+/** Words by which layers of plans are usually named, in English and German (common practice); the first that fits counts. */
+const usualNames: readonly (readonly [RegExp, LayerUse])[] = [
+  [/dim|text|note|hatch|title|anno|bem(aß|ass)/i, 'none'],
+  [/grid|axis|axes|achs|raster/i, 'gridLine'],
+  [/open|void|hole|shaft|öffnung|oeffnung|schacht/i, 'opening'],
+  [/hanger|abh(ä|ae)ng/i, 'hanger'],
+  [/col(umn)?s?\b|col[-_]|colu|st(ü|ue)tze/i, 'column'],
+  [/girder|primary|haupttr/i, 'girder'],
+  [/beam|joist|secondary|tr(ä|ae)ger|unterz(u|ü|ue)g/i, 'beam'],
+  [/partition|facade|fassade|cladding|parapet/i, 'wallRun'],
+  [/wall|wand|w(ä|ae)nde/i, 'wall'],
+  [/slab|floor|deck|panel|decke/i, 'panel'],
+]
+
+/** What a layer is proposed to become by its name; skipped where its name says nothing, or where it has no shape of that sort. */
+export function proposedUse({ name, paths, rings, points }: DxfLayer): LayerUse {
+  const use = usualNames.find(([words]) => words.test(name))?.[1] ?? 'none'
+  const isOutline = use === 'panel' || use === 'opening'
+  const isPoint = use === 'column' || use === 'hanger'
+  if (isOutline) return rings.length > 0 ? use : 'none'
+  if (isPoint) return points.length + rings.length > 0 ? use : 'none'
+  return paths.length + rings.length > 0 ? use : 'none'
+}
+
 interface Import {
   readonly document: Document
   readonly layout: Layout

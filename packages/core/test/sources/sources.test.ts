@@ -209,7 +209,7 @@ test('docs/reference/verification.md lists every sourced check with what is expe
     'verification',
     `${[
       '# Verification manual',
-      'Written from the sourced checks (`HEDRION_WRITE=1 npm run unit -- sources`): values of the standards as a second person wrote them out, and formulas against handbooks, facts of the trade and hand calculation. SI units, unless the source names others. What stands from memory is not yet checked against print. Checks of worked examples are named in [methods](../methods/README.md).',
+      'Written from the sourced checks (`HEDRION_WRITE=1 npm run unit -- sources`): values of the standards as a second person wrote them out, and formulas against handbooks, facts of the trade and hand calculation. SI units, unless the source names others. Values from memory are not yet checked against print. Checks of worked examples are named in [methods](../methods/README.md).',
       ...ofStandard('EN, recommended values', recommendedChecks, standardOf('EN', [])),
       ...ofStandard(germany.name, germanAnnexes, german),
       ...others.flatMap((id) => ofStandard(families[id].name, familyChecks[id], standardOf(id, []))),

@@ -1,4 +1,13 @@
-import { boxOf, importedPlan, layerUses, own, type DxfPlan, type Layout, type LayerUse } from '@hedrion/core'
+import {
+  boxOf,
+  importedPlan,
+  layerUses,
+  own,
+  proposedUse,
+  type DxfPlan,
+  type Layout,
+  type LayerUse,
+} from '@hedrion/core'
 import { useMemo, useState } from 'react'
 import styled from 'styled-components'
 import { useDocument } from '../../compute/SessionContext'
@@ -78,7 +87,9 @@ interface PlanLayersProps {
 function PlanLayers({ plan, layout, onDone }: PlanLayersProps) {
   const document = useDocument()
   const edit = useEdit()
-  const [uses, setUses] = useState<Readonly<Record<string, LayerUse>>>({})
+  const [uses, setUses] = useState<Readonly<Record<string, LayerUse>>>(() =>
+    Object.fromEntries(plan.layers.map((layer) => [layer.name, proposedUse(layer)])),
+  )
   const [unit, setUnit] = useState<UnitText>(units.find(([value]) => Number(value) === plan.unit)?.[0] ?? '0.001')
   const [origin, setOrigin] = useState<Origin>('asDrawn')
   const [refused, setRefused] = useState<string | null>(null)

@@ -1,6 +1,7 @@
 import {
   ask,
   bayGrid,
+  effectKinds,
   demoChanges,
   deriveProject,
   documentOf,
@@ -13,13 +14,14 @@ import {
   type ProjectState,
 } from '@hedrion/core'
 import fc from 'fast-check'
-import { elevationScene } from './elevationScene'
-import { meets, placeLabels } from './labels'
-import { planScene } from './planScene'
-import { largestOfEach, withUnitsAlike } from './said'
-import type { Label, Scene } from './scene'
-import { textsOf, type TextsOfView } from './texts'
-import { fit, toScreen, type Viewport } from './viewport'
+import { envelopeOnPlan } from './envelopes/envelopeOnPlan'
+import { elevationScene } from '../drawing/elevationScene'
+import { meets, placeLabels } from '../drawing/labels'
+import { planScene } from '../drawing/planScene'
+import { largestOfEach, withUnitsAlike } from '../drawing/said'
+import type { Label, Scene } from '../drawing/scene'
+import { textsOf, type TextsOfView } from '../drawing/texts'
+import { fit, toScreen, type Viewport } from '../drawing/viewport'
 
 /** Letters are half as wide as high, those in bold a little more (common practice for sans serif faces). */
 const measure = (text: string, size: number, bold = false): number => text.length * size * (bold ? 0.54 : 0.5)
@@ -36,7 +38,16 @@ function views(document: Document): readonly (readonly [name: string, scene: Sce
   const state: ProjectState = deriveProject(new Memo(), document)
   const grid = recordsOf(document, 'gridLine')
   const cases = ask(state, { kind: 'overview' }).actions.flatMap((action) => action.cases.map(({ id }) => id))
-  return cases.flatMap((caseId) => [
+  const bare = { format: metricPoint, mark: 'plain', area: false, member: false, names: false, spans: false } as const
+  const envelopes = effectKinds.flatMap((kind) => {
+    const rows = ask(state, { kind: 'envelopes', set: 'strength', effects: kind })
+    return recordsOf(document, 'level').flatMap(({ id, name }): readonly (readonly [string, Scene])[] => {
+      const floor = ask(state, { kind: 'floor', levelId: id, caseId: cases[0] ?? '' })
+      const scene = floor && planScene(floor, grid, { ...bare, names: kind === 'beamTotal' })
+      return scene ? [[`${kind} ${name}`, envelopeOnPlan(scene, floor, { rows, kind }, metricPoint)]] : []
+    })
+  })
+  const loads = cases.flatMap((caseId) => [
     ...recordsOf(document, 'level').flatMap(({ id, name }) => {
       const floor = ask(state, { kind: 'floor', levelId: id, caseId })
       return [false, true].map((member): readonly [string, Scene] => [
@@ -61,6 +72,7 @@ function views(document: Document): readonly (readonly [name: string, scene: Sce
       }),
     ]),
   ])
+  return [...envelopes, ...loads]
 }
 
 const isInView = ([x, y]: Point, { width, height }: Viewport): boolean => x >= 0 && y >= 0 && x <= width && y <= height
@@ -88,7 +100,7 @@ describe('texts of a drawing', () => {
         const view = fit(scene.box, width, height, margins)
         const texts = textsOf(scene, view, { measure, size: 13, picked: [], unit })
         expect([name, width, overlaps(texts)]).toEqual([name, width, 0])
-        const { labels } = withUnitsAlike(scene.labels)
+        const labels = withUnitsAlike(scene.labels).labels.filter(({ at }) => isInView(toScreen(view, at), view))
         const said = new Set(texts.placed.map(({ label: { text } }) => text))
         const needed = [...labels.filter(({ must }) => must), ...largestOfEach(labels)].map(({ text }) => text)
         expect([name, width, needed.filter((text) => !said.has(text))]).toEqual([name, width, []])
@@ -97,7 +109,7 @@ describe('texts of a drawing', () => {
         expect([name, width, counts([...texts.placed.map(({ label }) => label), ...texts.leftOut])]).toEqual([
           name,
           width,
-          counts(labels.filter(({ at }) => isInView(toScreen(view, at), view))),
+          counts(labels),
         ])
         counted += texts.placed.length
       }
