@@ -1,4 +1,4 @@
-import { formatValue, typeset, type NumberFormat, type Traced } from '@hedrion/core'
+import { caseThatHolds, casesOf, formatValue, typeset, type NumberFormat, type Traced } from '@hedrion/core'
 import { Fragment, type ReactNode } from 'react'
 import { SymbolText } from './SymbolText'
 
@@ -17,8 +17,28 @@ interface ExpressionProps {
   readonly format?: NumberFormat
 }
 
-/** A formula of a clause, in symbols or in numbers. */
+/** A formula of a clause: in symbols, with all of its cases, or in numbers, with the case that holds. */
 export function Expression({ expression, inputs, format }: ExpressionProps) {
+  if (inputs && format) return <Plain expression={caseThatHolds(expression, inputs)} inputs={inputs} format={format} />
+  const cases = casesOf(expression)
+  if (cases.length === 1) return <Plain expression={expression} />
+  return cases.map(({ value, condition }, i) => (
+    <Fragment key={i}>
+      {i > 0 && '; '}
+      <Plain expression={value} />
+      {condition === null ? (
+        ' otherwise'
+      ) : (
+        <>
+          {' for '}
+          <Plain expression={condition} />
+        </>
+      )}
+    </Fragment>
+  ))
+}
+
+function Plain({ expression, inputs, format }: ExpressionProps) {
   return (
     <>
       {pieces(expression).map((piece, i) => (
@@ -34,7 +54,7 @@ function render(piece: string, inputs?: Readonly<Record<string, Traced>>, format
     const exponent = (power[1] ?? '').replace(/^\((.*)\)$/, '$1')
     return (
       <sup>
-        <Expression expression={exponent} {...(inputs && format ? { inputs, format } : {})} />
+        <Plain expression={exponent} {...(inputs && format ? { inputs, format } : {})} />
       </sup>
     )
   }

@@ -1,13 +1,14 @@
+import { caseThatHolds, casesOf } from './formulaCases'
 import type { Traced, TracedTerm } from '../trace/traced'
 import { formatQuantity, formatValue, type NumberFormat } from '../units/format'
 
-/** The expression with each symbol replaced by its number: `k_r * log(z / z_0)` → `0.190 · ln(7.30 / 0.05)`. */
+/** The expression, of cases the one that holds, with each symbol replaced by its number: `k_r * log(z / z_0)` → `0.190 · ln(7.30 / 0.05)`. */
 export function withNumbers(
   expression: string,
   inputs: Readonly<Record<string, Traced>>,
   format: NumberFormat,
 ): string {
-  const numbers = expression.replace(/[A-Za-z]\w*/g, (name) => {
+  const numbers = caseThatHolds(expression, inputs).replace(/[A-Za-z]\w*/g, (name) => {
     const input = inputs[name]
     return input ? formatValue(input.value, input.quantity, format) : name
   })
@@ -23,6 +24,17 @@ export const typeset = (expression: string): string =>
     .replace(/ <= /g, ' ≤ ')
     .replace(/ >= /g, ' ≥ ')
     .replace(/ \^ 2\b/g, '²')
+
+/** A formula with its cases: `1.5 · q_b for z ≤ 7; 2.1 · q_b otherwise`. */
+export function casesText(expression: string): string {
+  const cases = casesOf(expression)
+  if (cases.length === 1) return typeset(expression)
+  return cases
+    .map(
+      ({ value, condition }) => `${typeset(value)} ${condition === null ? 'otherwise' : `for ${typeset(condition)}`}`,
+    )
+    .join('; ')
+}
 
 /** A term as a product, where it is one: `3.00 kN/m² · 21.6 m²`. */
 export const productText = ({ factors }: TracedTerm, format: NumberFormat): string =>
@@ -49,7 +61,7 @@ export function traceLines(traced: Traced, format: NumberFormat, indent = ''): r
   const result = formatQuantity(value, quantity, format)
   switch (basis.kind) {
     case 'formula': {
-      const worked = `${typeset(basis.expression)} = ${withNumbers(basis.expression, basis.inputs, format)}`
+      const worked = `${casesText(basis.expression)} = ${withNumbers(basis.expression, basis.inputs, format)}`
       const inputs = Object.entries(basis.inputs).flatMap(([name, input]) =>
         traceLines({ ...input, symbol: name }, format, deeper),
       )
