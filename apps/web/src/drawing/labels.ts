@@ -57,7 +57,7 @@ export function placeLabels(
   const taken: Extent[] = [...standing]
   const placed: Placed[] = []
   const leftOut: Label[] = []
-  const said = new Set<string>()
+  const equal = new Map<string, readonly Extent[]>()
   const once = saidOnce(labels.filter(({ at }) => isInView(toScreen(view, at), view)))
   const largest = largestOfEach(once)
   const isWanted = (label: Label) =>
@@ -72,15 +72,16 @@ export function placeLabels(
       ...(label.stays ? [] : nearby(label, width, height, view.scale)),
       ...(isWanted(label) ? around(width, height) : []),
     ]
-    const again = label.value !== undefined && said.has(label.text) && !isWanted(label)
-    const free = offsets.find((offset) =>
-      isFree(again ? widened(extentAt(offset), height) : extentAt(offset), taken, view),
-    )
+    const others = label.value !== undefined && !isWanted(label) ? (equal.get(label.text) ?? []) : []
+    const free = offsets.find((offset) => {
+      const own = extentAt(offset)
+      return isFree(own, taken, view) && !others.some((other) => meets(widened(own, height), other))
+    })
     if (!free) {
       leftOut.push(label)
       continue
     }
-    said.add(label.text)
+    equal.set(label.text, [...(equal.get(label.text) ?? []), extentAt(free)])
     taken.push(extentAt(free))
     onPlaced?.(extentAt(free))
     placed.push({ label, x: x + (label.dx ?? 0) + free[0], y: y + (label.dy ?? 0) + free[1] })
@@ -162,7 +163,7 @@ function extentOf({ align = 'center' }: Label, x: number, y: number, width: numb
   return { x0: left - 2, x1: left + width + 2, y0: y - height / 2, y1: y + height / 2 }
 }
 
-/** A number that stands there already needs room around it: a crowd of equal numbers thins out. */
+/** A number needs room to an equal one: a crowd of equal numbers thins out. */
 const widened = ({ x0, y0, x1, y1 }: Extent, height: number): Extent => ({
   x0: x0 - 0.4 * height,
   y0: y0 - 0.5 * height,
