@@ -13,9 +13,11 @@ import { canonical } from '../src/document/canonical'
 import { applyChange, withEdits, type ChangeSet } from '../src/document/changes'
 import { emptyDocument, formatVersion, recordsOf } from '../src/document/document'
 import { isId } from '../src/document/fields'
-import { isRaw, madeId, migrateEdits, migrateRecord, type RawEdit } from '../src/document/format/migrate'
+import type { FormatStep, RawRecord } from '../src/document/format/formatStep'
+import { madeId } from '../src/document/format/madeId'
+import { isRaw, migrateEdits, migrateRecord, type RawEdit } from '../src/document/format/migrate'
 import { openRecords } from '../src/document/format/openRecords'
-import { formatSteps, type FormatStep, type RawRecord } from '../src/document/format/steps'
+import { formatSteps } from '../src/document/format/steps'
 
 const demo = demoChanges.reduce((document, { edits }) => withEdits(document, edits), emptyDocument)
 

@@ -1,4 +1,4 @@
-import type { FormatStep } from './steps'
+import type { FormatStep } from './formatStep'
 
 /** A line load may have another value at its end; a load key keeps its hatch and its code. Both were derived before: none is stated. */
 export const lineEndsAndHatches: FormatStep = {

@@ -4,8 +4,9 @@ import type { Problem } from '../fields'
 import { invariantProblems } from '../invariants'
 import { readRecord } from '../readRecord'
 import type { Id, Rec } from '../recordKinds'
-import { isRaw, madeId, migrateRecord } from './migrate'
-import type { FormatStep } from './steps'
+import { madeId } from './madeId'
+import { isRaw, migrateRecord } from './migrate'
+import type { FormatStep } from './formatStep'
 
 /** A record that cannot be taken as it is: what it is called, and what is wrong with it. */
 export interface SetAside {

@@ -1,5 +1,5 @@
-import { madeId } from './migrate'
-import type { FormatStep, RawRecord } from './steps'
+import { madeId } from './madeId'
+import type { FormatStep, RawRecord } from './formatStep'
 
 /**
  * The construction stage of a load key is a record of its own, with the kinds of load of EN 1991-1-6; load that counts as mass only is
