@@ -155,7 +155,7 @@ test('a change that someone else made impossible is shown with both values, and 
   await expect(page.getByRole('textbox', { name: 'Name of level 1' })).toBeVisible()
   await withoutConnection(context)
   await type(page, 'Name of level 1', 'Mine')
-  const { counter, records } = await openRecords(request, id)
+  const { counter, records, format } = await openRecords(request, id)
   const level = Object.values(records).find((record) => record.kind === 'level' && record['name'] === '1')
   if (!level) throw new Error('no level 1')
   const theirs = {
@@ -165,7 +165,7 @@ test('a change that someone else made impossible is shown with both values, and 
     edits: [{ id: level.id, before: level, after: { ...level, name: 'Theirs' } }],
   }
   expect(
-    (await request.post(`/api/projects/${id}/changes`, { data: theirs, headers: { 'hedrion-format': '2' } })).ok(),
+    (await request.post(`/api/projects/${id}/changes`, { data: theirs, headers: { 'hedrion-format': String(format) } })).ok(),
   ).toBe(true)
   await context.unroute('**/changes')
   const notice = page.getByRole('alert')

@@ -101,6 +101,7 @@ export async function typePlace(page: Page, text: string, end = 'Enter'): Promis
 }
 
 export interface OpenProject {
+  readonly format: number
   readonly results: number
   readonly counter: number
   readonly records: Readonly<

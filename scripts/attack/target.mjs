@@ -4,6 +4,7 @@ import http from 'node:http'
 import path from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { pathToFileURL } from 'node:url'
+import { root } from '../lib/console.mjs'
 
 /** The parts of a checkout that start a database and a server: an earlier build is attacked by its own. */
 export async function launchers(checkout) {
@@ -14,6 +15,10 @@ export async function launchers(checkout) {
   await ensureBuild()
   return { startCluster, startServer }
 }
+
+/** The version of the format that the server speaks: a change of another one would be refused before it is looked at. */
+const source = fs.readFileSync(path.join(root, 'packages/core/src/document/document.ts'), 'utf8')
+const [, format = ''] = /formatVersion = (\d+)/.exec(source) ?? []
 
 /** @returns status and JSON of an answer; status 0 where there was none. */
 export function send(port, method, url, body, headers = {}) {
@@ -30,7 +35,7 @@ export function send(port, method, url, body, headers = {}) {
         // a connection for each request: one that was broken off spoils no other
         agent: false,
         headers: {
-          'hedrion-format': '2',
+          'hedrion-format': format,
           ...(bytes ? { 'content-type': 'application/json', 'content-length': bytes.length } : {}),
           ...headers,
         },
