@@ -165,7 +165,9 @@ test('a change that someone else made impossible is shown with both values, and 
     edits: [{ id: level.id, before: level, after: { ...level, name: 'Theirs' } }],
   }
   expect(
-    (await request.post(`/api/projects/${id}/changes`, { data: theirs, headers: { 'hedrion-format': String(format) } })).ok(),
+    (
+      await request.post(`/api/projects/${id}/changes`, { data: theirs, headers: { 'hedrion-format': String(format) } })
+    ).ok(),
   ).toBe(true)
   await context.unroute('**/changes')
   const notice = page.getByRole('alert')
