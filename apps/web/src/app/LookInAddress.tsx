@@ -1,7 +1,7 @@
-import { useEffect, useState } from 'react'
+import { useEffect } from 'react'
 import { NavigationType, useLocation, useNavigate, useNavigation, useNavigationType, useParams } from 'react-router'
 import { addressOf, lookAt, setLook, useLook } from '../state/look'
-import { beginWith, lastWritten, wasWritten, writeDown } from '../state/writtenAddresses'
+import { lastWritten, wasWritten, writeDown } from '../state/writtenAddresses'
 
 /** Keeps what is looked at and the address alike, so that a reload, a link and the Back button show the same. */
 export function LookInAddress() {
@@ -13,7 +13,6 @@ export function LookInAddress() {
   // a page that is on its way is not given up because something is looked at before it has come
   const onItsWay = useNavigation().location?.pathname
   const pathname = onItsWay?.startsWith(`/p/${project}/`) ? onItsWay : undefined
-  useState(() => beginWith(search))
   useEffect(() => {
     const address = addressOf(look)
     if (address === lastWritten()) return

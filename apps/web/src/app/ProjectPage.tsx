@@ -5,6 +5,7 @@ import { SessionContext } from '../compute/SessionContext'
 import { ProjectSession } from '../compute/session'
 import { request } from '../state/api'
 import { lookAt, setLook } from '../state/look'
+import { beginWith } from '../state/writtenAddresses'
 import { PrintPlan } from './PrintPlan'
 import { Shell } from './Shell'
 
@@ -34,6 +35,7 @@ export function PrintPage() {
 function Opened({ project, children }: { readonly project: OpenProject; readonly children: ReactNode }) {
   const [session] = useState(() => {
     setLook(lookAt(location.search))
+    beginWith(location.search)
     return new ProjectSession(project)
   })
   useEffect(() => {

@@ -1,7 +1,8 @@
 import { useEffect } from 'react'
-import { Outlet } from 'react-router'
+import { Outlet, useLocation } from 'react-router'
 import styled from 'styled-components'
 import { useDocumentState, useSession } from '../compute/SessionContext'
+import { useForgottenOnLeaving } from '../state/commands'
 import { BalanceBar } from './BalanceBar'
 import { ErrorBoundary } from './ErrorBoundary'
 import { LookInAddress } from './LookInAddress'
@@ -15,6 +16,8 @@ import { TopBar } from './TopBar'
 export function Shell() {
   const projectId = useDocumentState((state) => state.projectId)
   const base = `/p/${projectId}`
+  const { pathname } = useLocation()
+  useForgottenOnLeaving(pathname.split('/').at(-1) ?? '')
   useUndoKeys()
   useRegionKeys()
   return (

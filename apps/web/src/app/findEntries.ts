@@ -43,6 +43,8 @@ const commands: readonly FindEntry[] = [
     text,
     kind: 'command',
     step,
+    // the sheet of wind or of storey forces stands in place of what the command is on
+    ...(step === 'actions' ? { look: { case: null } } : {}),
     command: name as CommandName,
   })),
   { id: 'command undo', text: 'Undo last change', kind: 'command', command: 'undo' },

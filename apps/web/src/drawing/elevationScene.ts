@@ -349,7 +349,7 @@ function windArrows(
 
 function reactionLabels({ reactions }: ElevationView, base: number, { format }: ElevationOptions): readonly Label[] {
   return reactions.map(({ u, force, count }): Label => ({
-    ...said(force, 'force', format, (number) => `${number}${force < 0 ? ' down' : ''}`),
+    ...said(Math.abs(force), 'force', format, (number) => `${number}${force < 0 ? ' down' : ''}`),
     at: [u, base],
     dy: 28,
     bold: true,

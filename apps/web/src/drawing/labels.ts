@@ -7,6 +7,7 @@ export interface Placed {
   readonly label: Label
   readonly x: number
   readonly y: number
+  readonly extent: Extent
 }
 
 /** A box of the screen that a text takes, in pixels. */
@@ -31,7 +32,6 @@ export interface PlacementOptions {
   readonly taken?: readonly Extent[]
   /** Expanded ids of what is picked: its labels come before all others. */
   readonly picked?: readonly string[]
-  readonly onPlaced?: (extent: Extent) => void
 }
 
 /** Room over and under a line of text, in pixels. */
@@ -51,7 +51,7 @@ const rounds = 14
 export function placeLabels(
   labels: readonly Label[],
   view: Viewport,
-  { measure, size = 13, taken: standing = [], picked = [], onPlaced }: PlacementOptions,
+  { measure, size = 13, taken: standing = [], picked = [] }: PlacementOptions,
 ): Placement {
   const height = size + leading
   const taken: Extent[] = [...standing]
@@ -81,10 +81,10 @@ export function placeLabels(
       leftOut.push(label)
       continue
     }
-    equal.set(label.text, [...(equal.get(label.text) ?? []), extentAt(free)])
-    taken.push(extentAt(free))
-    onPlaced?.(extentAt(free))
-    placed.push({ label, x: x + (label.dx ?? 0) + free[0], y: y + (label.dy ?? 0) + free[1] })
+    const extent = extentAt(free)
+    equal.set(label.text, [...(equal.get(label.text) ?? []), extent])
+    taken.push(extent)
+    placed.push({ label, x: x + (label.dx ?? 0) + free[0], y: y + (label.dy ?? 0) + free[1], extent })
   }
   return { placed, leftOut }
 }

@@ -5,7 +5,7 @@ import { gridTextSize, type DrawnGridLine } from './gridMarks'
 import type { Placed } from './labels'
 import { paintOrdinates } from './paintOrdinates'
 import type { Scene, Shape, Stroke, Tone } from './scene'
-import { shrinkOfScene, textsOf, type LengthUnit, type Margin, type Measure, type TextsOfView } from './texts'
+import { textsOf, type LengthUnit, type Margin, type Measure, type TextsOfView } from './texts'
 import { toScreen, type Viewport } from './viewport'
 
 type Pen = CanvasRenderingContext2D
@@ -41,8 +41,7 @@ export function paint(
   const texts = textsOf(scene, view, { measure, size, picked, unit })
   pen.clearRect(0, 0, view.width, view.height)
   paintGrid(pen, texts.grid, palette, sans)
-  const shrink = shrinkOfScene(scene, view)
-  for (const shape of scene.shapes) paintShape(pen, shape, view, palette, shrink)
+  for (const shape of scene.shapes) paintShape(pen, shape, view, palette, texts.shrink)
   paintLabels(pen, texts.placed, palette, font)
   paintMargin(pen, texts.margin, palette, sans)
   return texts

@@ -31,7 +31,8 @@ export function planScene(
   options: PlanOptions,
 ): Scene {
   if (!floor) return { box: gridBox(lines), shapes: [], labels: [], targets: [], grid: lines, north: true }
-  const ordinate = scaleOfBeams(floor.beams, options)
+  // each member is compared with all others: not where no ordinates are drawn
+  const ordinate = options.member ? scaleOfBeams(floor.beams, options) : null
   const parts = [
     regionsPart(floor, options),
     areaLoadsPart(floor, options),
@@ -40,7 +41,7 @@ export function planScene(
     openingsPart(floor),
     slopesPart(floor, options),
     stairsPart(floor, options),
-    ...(options.member ? [ordinatesPart(floor.beams, options, ordinate)] : []),
+    ...(ordinate ? [ordinatesPart(floor.beams, options, ordinate)] : []),
     wallsPart(floor, options),
     candidatesPart(options.candidates ?? [], options.format),
     beamsPart(floor.beams, options),
@@ -59,7 +60,7 @@ export function planScene(
     targets: parts.flatMap(({ targets }) => targets),
     grid: lines,
     north: true,
-    ...(options.member && ordinate.said ? { ordinateScale: ordinate.said } : {}),
+    ...(ordinate?.said ? { ordinateScale: ordinate.said } : {}),
   }
 }
 

@@ -51,6 +51,8 @@ export interface TextsOfView extends Placement {
   readonly countAt: Point
   /** The boxes of all of them, in pixels. */
   readonly extents: readonly Extent[]
+  /** By how much ordinates are lower than their scale says. */
+  readonly shrink: number
 }
 
 const marginSize = 13
@@ -61,9 +63,10 @@ const unitNote = (unit: string): string => `values in ${unit}`
 
 /** Which texts of a scene stand where: the margin and the grid first, then labels as they find room. */
 export function textsOf(scene: Scene, view: Viewport, { measure, size, picked, unit }: TextOptions): TextsOfView {
-  const shrink = shrinkOfScene(scene, view)
+  // where the view leaves them less room
+  const shrink = shrinkOf(scene.ordinateScale?.room ?? Infinity, view.scale)
   const { labels, unit: common } = withUnitsAlike(scene.labels.map((label) => stoodOff(label, shrink)))
-  const margin = marginOf(scene, view, common, unit, measure)
+  const margin = marginOf(scene, view, shrink, { common, unit, measure })
   const grid = drawnGrid(scene, view, (text) => measure(text, gridTextSize))
   const countAt: Point = [16 + (common ? measure(unitNote(common), marginSize) + 14 : 0), view.height - 16]
   const taken = [
@@ -72,20 +75,15 @@ export function textsOf(scene: Scene, view: Viewport, { measure, size, picked, u
     ...(margin.north ? [extentOfNorth(margin.north)] : []),
     ...grid.flatMap(({ at, label }) => (at ? [gridLabelExtent(at, measure(label, gridTextSize))] : [])),
   ]
-  const ofLabels: Extent[] = []
   const placement = placeLabels(labels, view, {
     measure: (text, bold) => measure(text, size, bold),
     size,
     taken,
     picked,
-    onPlaced: (extent) => ofLabels.push(extent),
   })
-  return { ...placement, grid, margin, countAt, extents: [...taken, ...ofLabels] }
+  const extents = [...taken, ...placement.placed.map(({ extent }) => extent)]
+  return { ...placement, grid, margin, countAt, extents, shrink }
 }
-
-/** Ordinates are lower where the view leaves them less room. */
-export const shrinkOfScene = ({ ordinateScale }: Pick<Scene, 'ordinateScale'>, { scale }: Viewport): number =>
-  shrinkOf(ordinateScale?.room ?? Infinity, scale)
 
 const stoodOff = (label: Label, shrink: number): Label =>
   label.over
@@ -95,11 +93,10 @@ const stoodOff = (label: Label, shrink: number): Label =>
 function marginOf(
   { north, ordinateScale: full }: Scene,
   view: Viewport,
-  common: string | null,
-  unit: LengthUnit,
-  measure: Measure,
+  shrink: number,
+  { common, unit, measure }: { readonly common: string | null; readonly unit: LengthUnit; readonly measure: Measure },
 ): Margin {
-  const ordinateScale = full && { ...full, pixels: full.pixels * shrinkOf(full.room, view.scale) }
+  const ordinateScale = full && { ...full, pixels: full.pixels * shrink }
   const length = roundLength(view, 120, unit.metres)
   const pixels = length * unit.metres * view.scale
   const [right, y] = [view.width - 20, view.height - 30]

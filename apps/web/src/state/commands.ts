@@ -15,7 +15,15 @@ const useAsked = create<{ readonly asked: CommandName | null }>(() => ({ asked: 
 
 export const askFor = (asked: CommandName): void => useAsked.setState({ asked })
 
-/** Does a command when it is asked for, as soon as it can be done; a command that another step does not know is forgotten with it. */
+/** One that was not done is forgotten when its step is left: nothing happens later that nobody remembers asking for. */
+export function useForgottenOnLeaving(step: string): void {
+  useEffect(() => {
+    const { asked } = useAsked.getState()
+    if (asked && commands[asked].step !== step) useAsked.setState({ asked: null })
+  }, [step])
+}
+
+/** Does a command when it is asked for, as soon as it can be done. */
 export function useCommand(name: CommandName, run: () => void, isReady = true): void {
   const asked = useAsked((state) => state.asked === name)
   const latest = useRef(run)

@@ -99,12 +99,12 @@ function reducibleOf(key: LoadKey, uniform: number, standard: Standard): Pick<Ke
 const entered = (value: number | null, symbol: string, name: string): Traced | null =>
   value === null ? null : given(symbol, 'pressure', value, `entered for “${name}”`)
 
-/** The kinds of load that act on a floor while it is built, with their symbols (EN 1991-1-6, table 4.1). */
+/** The kinds of load that act on a floor while it is built, by their names (EN 1991-1-6, table 4.1). */
 export const stageKinds = {
-  personnel: { symbol: 'q_ca', name: 'personnel and hand tools' },
-  storedMaterials: { symbol: 'q_cb', name: 'stored materials' },
-  equipment: { symbol: 'q_cc', name: 'equipment' },
-  other: { symbol: 'q_ce', name: 'other construction loads' },
+  personnel: 'personnel and hand tools',
+  storedMaterials: 'stored materials',
+  equipment: 'equipment',
+  other: 'other construction loads',
 } as const
 export type StageKind = keyof typeof stageKinds
 export const stageKindNames = Object.keys(stageKinds) as StageKind[]
@@ -113,7 +113,7 @@ export const stageKindNames = Object.keys(stageKinds) as StageKind[]
 function constructionOf(stage: ConstructionStage, name: string, { family }: Standard): KeyLoads['construction'] {
   const parts = stageKindNames.flatMap((kind) => {
     const value = stage[kind]
-    return value === null ? [] : [{ label: stageKinds[kind].name, value }]
+    return value === null ? [] : [{ label: stageKinds[kind], value }]
   })
   return {
     permanent: entered(stage.permanent, 'g_c', name),

@@ -65,7 +65,7 @@ function leftBy(standard: Standard, key: string, at: Traced): Traced<'factor'> |
 function byOwnTable({ by, area, storeys }: Supported, table: ReductionTable): Reductions | null {
   const n = given('n', 'count', storeys, 'levels above with such load')
   const factor = ownReduction(table, { by, area, storeys: n })
-  if (factor === null && by === 'column') return null
+  if (factor === null) return null
   return table.form === 'area' || by === 'beam'
     ? { byArea: factor, byStoreys: null }
     : { byArea: null, byStoreys: factor }

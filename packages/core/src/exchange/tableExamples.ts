@@ -2,9 +2,9 @@ import { recordsOf, type Document } from '../document/document'
 import type { GridLine, Layout } from '../document/recordKinds'
 import { freeLabel } from '../editing/shaped'
 import { displayFactor, type Quantity } from '../units/quantity'
-import type { NumberFormat } from '../units/format'
-import { unitOf } from '../units/format'
+import { unitOf, type NumberFormat } from '../units/format'
 import { labelsOn } from './labelCells'
+import { csvOf } from './tables'
 
 interface Ground {
   readonly document: Document
@@ -51,9 +51,7 @@ export function tableExamples({ document, layout, format }: Ground): TableExampl
 const rounded = (value: number, quantity: Quantity, { system }: NumberFormat): string =>
   String(Math.max(1, Math.round(value / displayFactor(quantity, system))))
 
-/** Cells in quotes where they hold what parts them. */
-const table = (headings: readonly string[], cells: readonly string[]): string =>
-  [headings, cells].map((row) => row.map((cell) => (/[,;"]/.test(cell) ? `"${cell}"` : cell)).join(',')).join('\n')
+const table = (headings: readonly string[], cells: readonly string[]): string => csvOf([headings, cells]).trimEnd()
 
 interface Positions {
   readonly headings: readonly string[]

@@ -108,8 +108,9 @@ export function elevationView(state: ProjectState, axis: ElevationAxis, caseId: 
     })),
     forces: forcesOf(state, axis, caseId),
     reactions: reactionSums(state, i, caseId),
+    // pictures of no case ask for the frame alone
     loads: loadsFromSide(
-      state.floors.flatMap((floor) => loadsInSpace(state, floor, caseId)),
+      state.caseIds.includes(caseId) ? state.floors.flatMap((floor) => loadsInSpace(state, floor, caseId)) : [],
       i,
     ),
     extent: state.extent,

@@ -76,7 +76,7 @@ function Fields({ loadKey, stage }: FieldsProps) {
       </Line>
       {stageKindNames.map((kind) => (
         <Line key={kind} reference={isEuropean ? 'EN 1991-1-6 4.11.1' : 'during construction'}>
-          {stageKinds[kind].name} <QuantityField {...ofStage(kind, stageKinds[kind].name)} />
+          {stageKinds[kind]} <QuantityField {...ofStage(kind, stageKinds[kind])} />
         </Line>
       ))}
       {loads?.construction.imposed && (

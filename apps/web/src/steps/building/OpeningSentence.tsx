@@ -11,6 +11,8 @@ import { StepLayout } from '../../sheet/StepLayout'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 
+const nothing: readonly string[] = []
+
 /** New building begins with one sentence; the drawing grows while it is typed. */
 export function OpeningSentence() {
   const edit = useEdit()
@@ -41,7 +43,7 @@ export function OpeningSentence() {
         <Drawing
           name="Drawing of the described building"
           scene={scene}
-          picked={[]}
+          picked={nothing}
           onPick={() => undefined}
           list={false}
         />

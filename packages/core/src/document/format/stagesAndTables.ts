@@ -21,8 +21,7 @@ function keyAndStage(record: RawRecord): readonly RawRecord[] {
   const ofKey = renamed(words, (path) =>
     path === 'massOnly' ? 'additionalSeismicMass' : path in stageFields ? null : path,
   )
-  const { additionalSeismicMass = massOnly } = key as { readonly additionalSeismicMass?: unknown }
-  const made: RawRecord = { ...(key as RawRecord), additionalSeismicMass, ...ofKey }
+  const made: RawRecord = { ...(key as RawRecord), additionalSeismicMass: massOnly, ...ofKey }
   if (constructionPermanent === null && constructionImposed === null) return [made]
   const stage: RawRecord = {
     kind: 'constructionStage',
