@@ -188,6 +188,17 @@ describe('the elevation', () => {
     for (const { force } of reactions) expect(texts).toContain(formatQuantity(force, 'force', metricPoint))
   })
 
+  test('a reaction downwards says so in a word, and has no sign', () => {
+    const view = ask(state, { kind: 'elevation', axis: 'x', caseId: 'imposed/C' })
+    const [reaction] = view.reactions
+    if (!reaction) throw new Error('no reaction')
+    const { labels } = elevationScene(
+      { ...view, reactions: [{ ...reaction, force: -5000 }] },
+      { format: metricPoint, mark: 'imposed', forces: true },
+    )
+    expect(drawnIn({ labels }).map(({ text }) => text)).toContain('5.0 kN down')
+  })
+
   test('nothing drawn yet is an empty scene', () => {
     expect(elevationScene(undefined, { format: metricPoint, mark: 'plain', forces: true }).targets).toEqual([])
   })
