@@ -51,6 +51,16 @@ const zones = [
 ]
 
 // What every linter knows is left to the native one (.oxlintrc.json); here stand our own rules: who may import from whom, and how.
+const noSpread = {
+  selector: 'CallExpression[callee.property.name=/^(push|unshift|min|max)$/] > SpreadElement',
+  message: 'A list as arguments overflows the stack when it is long: use pushAll, smallest or largest.',
+}
+/** What a screen works out has no trace. */
+const noFormula = {
+  selector:
+    'BinaryExpression[operator=/^[*/]$/] > MemberExpression[property.name=/^(unitWeight|area|thickness|force|load|intensity|moment)$/]',
+  message: 'A formula of loads belongs in the core, with its trace: ask for it by its address.',
+}
 const allNames = {
   selector: 'ExportAllDeclaration',
   message: 'Export every name on its own, so that a reader sees what leaves.',
@@ -78,14 +88,13 @@ export default tseslint.config(
     files: ['packages/*/src/**/*.ts', 'apps/*/src/**/*.ts', 'apps/*/src/**/*.tsx'],
     ignores: ['**/*.test.ts'],
     rules: {
-      'no-restricted-syntax': [
-        'error',
-        allNames,
-        {
-          selector: 'CallExpression[callee.property.name=/^(push|unshift|min|max)$/] > SpreadElement',
-          message: 'A list as arguments overflows the stack when it is long: use pushAll, smallest or largest.',
-        },
-      ],
+      'no-restricted-syntax': ['error', allNames, noSpread],
+    },
+  },
+  {
+    files: ['apps/web/src/**/*.tsx'],
+    rules: {
+      'no-restricted-syntax': ['error', allNames, noSpread, noFormula],
     },
   },
 )

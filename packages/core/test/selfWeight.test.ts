@@ -4,6 +4,7 @@ import { selfWeight } from '../src/actions/cases'
 import { balanceOf } from '../src/derivation/balance'
 import { Memo } from '../src/derivation/memo'
 import { deriveProject } from '../src/derivation/project'
+import type { Member } from '../src/document/recordKinds'
 import { documentOf, recordsOf, seededRandom, type Document } from '../src/document/document'
 import { bayGrid } from '../src/generate/bayGrid'
 import { distance } from '../src/geometry/segment'
@@ -108,4 +109,50 @@ test('everything that the demo weighs counts as often as its factor says', () =>
     }
   })
   expect(seen).toBeGreaterThan(100)
+})
+
+/** A bearing wall of the demo's first section, with openings. */
+function bearing(): readonly Member[] {
+  const [beam] = recordsOf(demoDocument(), 'member').filter(({ role }) => role === 'beam')
+  return beam ? [{ ...beam, id: 'member:bearing', role: 'wall', openShare: 0.15 }] : []
+}
+
+// common practice: A γ l of a bar, t γ of a wall less its openings, plan area over cos α of a slope
+test('what a sheet writes out of bars, walls and slopes is what the records say', () => {
+  const state = deriveProject(new Memo(), counted(documentOf([...demoDocument().records.values(), ...bearing()]), 1.25))
+  const worth = (address: string) => present(why(state, address), address).value
+  const gammaOf = (id: string) =>
+    present(
+      recordsOf(state.document, 'material').find((one) => one.id === id),
+      id,
+    ).unitWeight
+  const sectionOf = (id: string) =>
+    present(
+      recordsOf(state.document, 'section').find((one) => one.id === id),
+      id,
+    )
+  const struts = recordsOf(state.document, 'strut')
+  for (const { id, section, material, path, startHeight, endHeight } of struts) {
+    const [[x0, y0], [x1, y1]] = path as unknown as readonly [readonly [number, number], readonly [number, number]]
+    const l = Math.hypot(x1 - x0, y1 - y0, endHeight - startHeight)
+    expect(worth(`barWeight:${id}`)).toBeCloseTo(1.25 * sectionOf(section).area * gammaOf(material) * l, 6)
+  }
+  const walls = recordsOf(state.document, 'member').filter(({ role }) => role === 'wall')
+  for (const { id, section, material, openShare } of walls)
+    expect(worth(`faceWeight:${id}`)).toBeCloseTo(
+      1.25 * sectionOf(section).width * gammaOf(material) * (1 - openShare),
+      6,
+    )
+  const trusses = recordsOf(state.document, 'member').filter(({ truss }) => truss)
+  for (const { id } of trusses) {
+    const { basis } = present(why(state, `barWeight:${id}`), id)
+    const inputs = basis.kind === 'formula' ? basis.inputs : {}
+    expect(worth(`barWeight:${id}`)).toBeCloseTo(worth(`beamWeight:${id}`) * (inputs['l']?.value ?? NaN), 6)
+  }
+  const slopes = recordsOf(state.document, 'slope')
+  for (const { id, outline, pitch } of slopes)
+    expect(worth(`slopeArea:${id}`)).toBeCloseTo(Math.abs(signedArea(outline)) / Math.cos(pitch), 9)
+  expect([struts, walls, slopes].map(({ length }) => length > 0)).toEqual([true, true, true])
+  expect(why(state, 'barWeight:none')).toBeNull()
+  expect(why(state, `faceWeight:${struts[0]?.id ?? ''}`)).toBeNull()
 })

@@ -1,5 +1,6 @@
 import { referenceText, type Traced } from '@hedrion/core'
-import { useFormat } from '../compute/SessionContext'
+import type { ReactNode } from 'react'
+import { useAnswer, useFormat } from '../compute/SessionContext'
 import { Expression } from './Expression'
 import { Line } from './Sheet'
 import { SymbolText } from './SymbolText'
@@ -13,24 +14,52 @@ function chainOf(traced: Traced, seen = new Set<string>()): readonly Traced[] {
   return [...Object.values(basis.inputs).flatMap((input) => chainOf(input, seen)), traced]
 }
 
+interface ChainProps {
+  readonly traced: Traced
+  readonly address: string
+  /** What the number is, in place of its clause. */
+  readonly reference?: string
+  readonly children?: ReactNode
+}
+
 /** A number written out, formula by formula; the last line is the number itself, by its address. */
-export function Chain({ traced, address }: { readonly traced: Traced; readonly address: string }) {
+export function Chain({ traced, address, reference, children }: ChainProps) {
+  return chainOf(traced).map((step) => {
+    const clause = referenceText(step).replace(/^(EN 1991-1-4|ASCE 7-\d+|IS 875-3|IS 1893-1) /, '')
+    const last = step === traced
+    return (
+      <Line
+        key={step.symbol}
+        reference={last ? (reference ?? clause) : clause}
+        result={<Value value={step.value} quantity={step.quantity} {...(last ? { address } : {})} />}
+      >
+        <Worked traced={step} />
+        {last && children}
+      </Line>
+    )
+  })
+}
+
+/** The same, asked for by its address. */
+export function Working({ address, ...rest }: Omit<ChainProps, 'traced'>) {
+  const traced = useAnswer({ kind: 'why', address })
+  return traced && <Chain traced={traced} address={address} {...rest} />
+}
+
+/** One formula in symbols, then in numbers. */
+function Worked({ traced: { symbol, basis } }: { readonly traced: Traced }) {
   const format = useFormat()
-  return chainOf(traced).map((step) => (
-    <Line
-      key={step.symbol}
-      reference={referenceText(step).replace(/^(EN 1991-1-4|ASCE 7-\d+|IS 875-3|IS 1893-1) /, '')}
-      result={<Value value={step.value} quantity={step.quantity} {...(step === traced ? { address } : {})} />}
-    >
-      <SymbolText name={step.symbol} />
-      {step.basis.kind === 'formula' && (
+  return (
+    <>
+      <SymbolText name={symbol} />
+      {basis.kind === 'formula' && (
         <>
           {' = '}
-          <Expression expression={step.basis.expression} />
+          <Expression expression={basis.expression} />
           {' = '}
-          <Expression expression={step.basis.expression} inputs={step.basis.inputs} format={format} />
+          <Expression expression={basis.expression} inputs={basis.inputs} format={format} />
         </>
       )}
-    </Line>
-  ))
+    </>
+  )
 }

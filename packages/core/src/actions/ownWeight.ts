@@ -32,6 +32,26 @@ export const stretchWeight = formula({
   evaluate: ({ t, l, gamma, o }) => t * l * gamma * (1 - o),
 })
 
+/** Weight of a bearing wall per area of its face, less its openings. */
+export const faceWeight = formula({
+  symbol: 'g_0',
+  quantity: 'pressure',
+  clause: 'EN 1991-1-1 5.2.1(1)',
+  inputs: { t: 'smallLength', gamma: 'unitWeight', o: 'factor' },
+  expression: 't * gamma * (1 - o)',
+  evaluate: ({ t, gamma, o }) => t * gamma * (1 - o),
+})
+
+/** Weight of a whole bar. */
+export const barWeight = formula({
+  symbol: 'G',
+  quantity: 'force',
+  clause: 'EN 1991-1-1 5.2.1(1)',
+  inputs: { g: 'lineLoad', l: 'length' },
+  expression: 'g * l',
+  evaluate: ({ g, l }) => g * l,
+})
+
 /** Weight of a truss per length of its top chord: chords and web by their lengths, connections excluded. */
 export const trussWeight = formula({
   symbol: 'g_0',
@@ -87,6 +107,16 @@ export const loadOnPlan = formula({
   inputs: { g_s: 'pressure', alpha: 'angle' },
   expression: 'g_s / cos(alpha)',
   evaluate: ({ g_s, alpha }) => g_s / Math.cos(alpha),
+})
+
+/** A slope's own area over what it covers in plan. */
+export const slopeArea = formula({
+  symbol: 'A',
+  quantity: 'area',
+  clause: 'true area of a slope over its area in plan',
+  inputs: { A_plan: 'area', alpha: 'angle' },
+  expression: 'A_plan / cos(alpha)',
+  evaluate: ({ A_plan, alpha }) => A_plan / Math.cos(alpha),
 })
 
 /** What a value is of, with the table that it was taken from. */

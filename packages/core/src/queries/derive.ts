@@ -154,13 +154,15 @@ export function ask<Q extends Query>(state: ProjectState, query: Q): Answer<Q> {
 function wallRows(state: ProjectState, levelId: string) {
   const floor = floorAt(state, levelId)
   if (!floor) return []
-  return wallSourcesOf(floor.operator).map(({ id, run, segment: { a, b, length } }, i) => ({
+  return wallSourcesOf(floor.operator).map(({ id, run, segment: { a, b, length, drawn } }, i) => ({
     id,
     runId: run.id,
     label: labelOf(state.document, run.id),
     a,
     b,
     length,
+    /** All of the piece, with what is left of pieces that are too short to stand alone; N. */
+    force: drawn * (floor.walls.loads[i]?.value ?? 0),
     trace: floor.walls.loads[i] ?? null,
     head: floor.walls.heads[i] ?? null,
   }))

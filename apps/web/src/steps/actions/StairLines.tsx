@@ -1,22 +1,12 @@
 import { memo } from 'react'
-import {
-  atEnd,
-  buildUps,
-  formatQuantity,
-  goingOf,
-  selfWeight,
-  timesFactor,
-  weightOfFlight,
-  type Stair,
-} from '@hedrion/core'
-import { useAnswer, useFormat, useRecord, useRecords } from '../../compute/SessionContext'
+import { buildUps, formatQuantity, goingOf, selfWeight, type Stair } from '@hedrion/core'
+import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
+import { Working } from '../../sheet/Chain'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
-import { useSelfWeightFactor } from '../../sheet/SelfWeightFactor'
 import { Several } from '../../sheet/Several'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { severalWord } from '../../sheet/several'
-import { SymbolText } from '../../sheet/SymbolText'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
@@ -101,27 +91,13 @@ function KeyChoice({ stairs }: { readonly stairs: readonly Stair[] }) {
 /** What each end hands on, case by case. */
 function EndLoads({ stair }: { readonly stair: Stair }) {
   const terms = useTerms()
-  const material = useRecord(stair.material)
-  const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === stair.key)
-  const factor = useSelfWeightFactor()
-  const weight = material?.kind === 'material' ? timesFactor(weightOfFlight(stair, material), factor) : null
+  const cases = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === stair.key)?.cases
   const rows = [
-    ['self-weight', weight, selfWeight],
-    ['build-up', loads?.buildUp, buildUps],
-    [terms.imposed, loads?.imposed, loads?.cases?.imposed],
+    ['self-weight', selfWeight],
+    ['build-up', buildUps],
+    [terms.imposed, cases?.imposed],
   ] as const
-  return rows.map(([name, load, caseId]) =>
-    load && caseId && load.value !== 0 ? (
-      <Line
-        key={name}
-        reference={name}
-        result={
-          <Value value={atEnd(stair, load).value} quantity="lineLoad" address={`stairEnd:${stair.id}:${caseId}`} />
-        }
-      >
-        <SymbolText name="q_end" /> = <Value value={load.value} quantity="pressure" strong={false} /> ·{' '}
-        <Value value={goingOf(stair)} quantity="length" strong={false} /> / 2
-      </Line>
-    ) : null,
+  return rows.map(([name, caseId]) =>
+    caseId ? <Working key={name} reference={name} address={`stairEnd:${stair.id}:${caseId}`} /> : null,
   )
 }

@@ -48,7 +48,7 @@ export const WallLines = memo(function WallLines({ run, levelId, open }: WallLin
   const [first] = rows
   const runs = useMemo(() => [run], [run])
   const length = rows.reduce((sum, row) => sum + row.length, 0)
-  const force = rows.reduce((sum, row) => sum + row.length * (row.trace?.value ?? 0), 0)
+  const force = rows.reduce((sum, row) => sum + row.force, 0)
   if (!open)
     return (
       <PickLine

@@ -1,17 +1,16 @@
 import styled from 'styled-components'
-import { isUpright, releaseEdits, type Member, type Section as SectionRecord } from '@hedrion/core'
-import { useDocumentState, useGetDocument, useRecord, useRecords } from '../../compute/SessionContext'
+import { isUpright, releaseEdits, type Member } from '@hedrion/core'
+import { useDocumentState, useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
+import { Working } from '../../sheet/Chain'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
-import { TimesFactor, useSelfWeightFactor } from '../../sheet/SelfWeightFactor'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
 import { severalWord, shared, wordOf } from '../../sheet/several'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
 import { SymbolText } from '../../sheet/SymbolText'
-import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { ToggleWord } from '../../ui/Segmented'
@@ -54,7 +53,6 @@ const takings = [
 
 /** Section, material and ends of the picked members; where they differ, each value stands there with its count. */
 export function MemberLines({ members }: { readonly members: readonly Member[] }) {
-  const sections = useRecords('section')
   const choiceOf = useChoiceOf()
   const edit = useEdit()
   const note = useNote()
@@ -93,7 +91,7 @@ export function MemberLines({ members }: { readonly members: readonly Member[] }
       <StockChoices records={members} />
       {members.length === 1 && <CourseLine key={first.id} member={first} />}
       {members.length === 1 && <RakeLine key={`rake ${first.id}`} member={first} />}
-      {members.length === 1 && !first.truss && <Weight member={first} sections={sections} />}
+      {members.length === 1 && !first.truss && <Weight member={first} />}
       {spanning.length > 0 && (
         <Line reference="ends">
           start <Choice {...choiceOf(spanning, 'startRelease', 'start', { label: 'Start', options: releases })} />
@@ -218,49 +216,19 @@ function ByRule({ beams }: { readonly beams: readonly Member[] }) {
 const endsOf = ({ startRelease, endRelease }: Member): string =>
   startRelease === endRelease ? `both ${startRelease}` : `start ${startRelease}, end ${endRelease}`
 
-function Weight({ member, sections }: { readonly member: Member; readonly sections: readonly SectionRecord[] }) {
-  const section = sections.find(({ id }) => id === member.section)
-  const material = useRecord(member.material)
+function Weight({ member }: { readonly member: Member }) {
   const fieldOf = useFieldOf()
-  const factor = useSelfWeightFactor()
-  if (!section || material?.kind !== 'material') return null
-  if (member.role === 'wall')
-    return (
-      <Line
-        reference="self-weight"
-        result={
-          <Value
-            value={factor * section.width * material.unitWeight * (1 - member.openShare)}
-            quantity="pressure"
-            strong={false}
-          />
-        }
-      >
-        <SymbolText name="g_0" /> = t · γ = <Value value={section.width} quantity="smallLength" strong={false} /> ·{' '}
-        <Value value={material.unitWeight} quantity="unitWeight" strong={false} />, per area of wall, less{' '}
+  if (member.role !== 'wall') return <Working reference="self-weight" address={`beamWeight:${member.id}`} />
+  return (
+    <>
+      <Line reference="openings">
         <QuantityField
           {...fieldOf([member], 'openShare', 'share of openings in the wall', 'factor', { min: 0, max: 1 })}
         />{' '}
-        for openings
-        <TimesFactor />
+        of the wall
       </Line>
-    )
-  return (
-    <Line
-      reference="self-weight"
-      result={
-        <Value
-          value={factor * section.area * material.unitWeight}
-          quantity="lineLoad"
-          address={`beamWeight:${member.id}`}
-        />
-      }
-    >
-      <SymbolText name={factor === 1 ? 'g_0' : 'g'} /> = A · γ ={' '}
-      <Value value={section.area} quantity="sectionArea" strong={false} /> ·{' '}
-      <Value value={material.unitWeight} quantity="unitWeight" strong={false} />
-      <TimesFactor />
-    </Line>
+      <Working reference="self-weight per area" address={`faceWeight:${member.id}`} />
+    </>
   )
 }
 

@@ -8,19 +8,18 @@ import {
   type Panel,
   typedExample,
 } from '@hedrion/core'
-import { useFormat, useGetDocument, useRecord, useRecords } from '../../compute/SessionContext'
+import { useFormat, useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { useLevel } from '../../drawing/useLevel'
+import { Working } from '../../sheet/Chain'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { setDraft } from '../../sheet/draftStore'
 import { lights } from '../../sheet/litStore'
 import { NameField } from '../../sheet/NameField'
-import { TimesFactor, useSelfWeightFactor } from '../../sheet/SelfWeightFactor'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
 import { severalWord, shared, wordOf } from '../../sheet/several'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
-import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
@@ -56,6 +55,7 @@ export function PanelLines({ panels }: { readonly panels: readonly Panel[] }) {
         <Several records={panels} textOf={({ edges }) => wordOf(edgeChoices, edges)} />
       </Line>
       <SlabLine panels={panels} materialId={material?.id ?? null} set={set} />
+      {panels.length === 1 && <Working reference="self-weight" address={`slab:${first.id}`} />}
       <SlabEdgeLine panels={panels} />
       <JoistLine panels={panels} />
       <SharingLines panels={panels} set={set} />
@@ -153,24 +153,14 @@ function SlabLine({ panels, materialId, set }: SlabLineProps) {
   const thicknesses = panels.map(({ slab }) => slab?.thickness ?? null)
   const thickness = shared(thicknesses)
   const [first] = panels
-  const material = useRecord(first?.slab?.material)
-  const factor = useSelfWeightFactor()
   const usual = first?.slab?.material ?? materialId
   /** A panel keeps the material of its slab; one without takes the usual. */
   const slabOf = ({ slab }: Panel, value: number | null): Partial<Panel> => {
     const of = slab?.material ?? usual
     return { slab: value !== null && of ? { thickness: value, material: of } : null }
   }
-  const weight = material?.kind === 'material' && thickness !== null ? factor * thickness * material.unitWeight : null
   return (
-    <Line
-      reference="slab, self-weight"
-      result={
-        weight !== null && first && panels.length === 1 ? (
-          <Value value={weight} quantity="pressure" address={`slab:${first.id}`} />
-        ) : undefined
-      }
-    >
+    <Line reference="slab">
       <QuantityField
         label="Thickness of the slab"
         quantity="smallLength"
@@ -198,13 +188,6 @@ function SlabLine({ panels, materialId, set }: SlabLineProps) {
         records={panels}
         textOf={({ slab }) => (slab ? formatQuantity(slab.thickness, 'smallLength', format) : 'no slab')}
       />
-      {material?.kind === 'material' && (
-        <>
-          {' · '}
-          <Value value={material.unitWeight} quantity="unitWeight" strong={false} />
-          <TimesFactor />
-        </>
-      )}
     </Line>
   )
 }

@@ -1,6 +1,7 @@
-import { areaStretch, formatQuantity, heightOn, signedArea, type Slope, largest } from '@hedrion/core'
+import { formatQuantity, heightOn, type Slope, largest } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
+import { Working } from '../../sheet/Chain'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
 import { Several } from '../../sheet/Several'
@@ -19,7 +20,6 @@ export function SlopeLines({ slopes }: { readonly slopes: readonly Slope[] }) {
   const note = useNote()
   const [first] = slopes
   if (!first) return null
-  const plan = Math.abs(signedArea(first.outline))
   const top = largest(first.outline.map((corner) => heightOn(first, corner)))
   const turn = () =>
     edit.setEach(slopes, `${note.subject(slopes)}: fall direction rotated`, ({ uphill }) => ({
@@ -60,10 +60,7 @@ export function SlopeLines({ slopes }: { readonly slopes: readonly Slope[] }) {
           <Line reference="highest edge" result={<Value value={top} quantity="length" />}>
             above the level
           </Line>
-          <Line reference="true area" result={<Value value={plan * areaStretch(first)} quantity="area" />}>
-            <Value value={plan} quantity="area" strong={false} /> in plan / cos{' '}
-            <Value value={first.pitch} quantity="angle" strong={false} />
-          </Line>
+          <Working reference="true area" address={`slopeArea:${first.id}`} />
           <SlopePicture slope={first} />
         </>
       )}

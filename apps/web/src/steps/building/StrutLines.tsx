@@ -1,15 +1,12 @@
-import { distance, type Strut } from '@hedrion/core'
-import { useRecord, useRecords } from '../../compute/SessionContext'
+import { type Strut } from '@hedrion/core'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { strutNames } from '../../drawing/describe'
+import { Working } from '../../sheet/Chain'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
-import { TimesFactor, useSelfWeightFactor } from '../../sheet/SelfWeightFactor'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { severalWord, shared } from '../../sheet/several'
-import { SymbolText } from '../../sheet/SymbolText'
 import { useFieldOf } from '../../sheet/useFieldOf'
-import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
 import { QuantityField } from '../../ui/QuantityField'
 import { StockChoices } from './StockChoices'
@@ -20,17 +17,11 @@ const roles = (Object.keys(strutNames) as (keyof typeof strutNames)[]).map(
 
 /** Heights and section of the picked secondary members. */
 export function StrutLines({ struts }: { readonly struts: readonly Strut[] }) {
-  const sections = useRecords('section')
   const edit = useEdit()
   const note = useNote()
   const fieldOf = useFieldOf()
-  const factor = useSelfWeightFactor()
   const [first] = struts
-  const material = useRecord(first?.material)
   if (!first) return null
-  const section = sections.find(({ id }) => id === first.section)
-  const [a, b] = first.path
-  const length = a && b ? Math.hypot(distance(a, b), first.endHeight - first.startHeight) : 0
   return (
     <Section title={struts.length === 1 ? 'Secondary member' : `${struts.length} secondary members`}>
       <Line reference={struts.length === 1 ? 'label' : 'role'}>
@@ -60,21 +51,7 @@ export function StrutLines({ struts }: { readonly struts: readonly Strut[] }) {
         above the level
       </Line>
       <StockChoices records={struts} />
-      {struts.length === 1 && section && material?.kind === 'material' && (
-        <Line
-          reference="self-weight"
-          result={<Value value={factor * section.area * material.unitWeight * length} quantity="force" />}
-        >
-          <SymbolText name="G" /> = A · γ · l ={' '}
-          <Value
-            value={factor * section.area * material.unitWeight}
-            quantity="lineLoad"
-            address={`beamWeight:${first.id}`}
-          />{' '}
-          · <Value value={length} quantity="length" strong={false} />
-          <TimesFactor />
-        </Line>
-      )}
+      {struts.length === 1 && <Working reference="self-weight" address={`barWeight:${first.id}`} />}
       <Note>
         Half of its weight is transferred to the beam, column or panel at each end in plan; both halves of a post to
         what it meets there. If its weight goes to the ground, draw a column instead.

@@ -10,9 +10,9 @@ import {
 } from '@hedrion/core'
 import { useMemo } from 'react'
 import styled from 'styled-components'
-import { useFormat, useRecord, useRecords } from '../../compute/SessionContext'
+import { useFormat, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
-import { TimesFactor, useSelfWeightFactor } from '../../sheet/SelfWeightFactor'
+import { Working } from '../../sheet/Chain'
 import { Line, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { Choice } from '../../ui/Choice'
@@ -106,34 +106,8 @@ export function TrussLines({ member, truss }: { readonly member: Member; readonl
       <Line reference="web" result={<Value value={lengths.web} quantity="length" />}>
         {sectionChoice('Web', 'webSection')}
       </Line>
-      <TrussWeight member={member} truss={truss} lengths={lengths} />
+      <Working reference="self-weight, connections excluded" address={`barWeight:${member.id}`} />
     </Section>
-  )
-}
-
-interface TrussWeightProps {
-  readonly member: Member
-  readonly truss: Truss
-  readonly lengths: ReturnType<typeof trussLengths>
-}
-
-function TrussWeight({ member, truss, lengths: { top, bottom, web } }: TrussWeightProps) {
-  const sections = useRecords('section')
-  const material = useRecord(member.material)
-  const factor = useSelfWeightFactor()
-  const areaOf = (id: string) => sections.find((section) => section.id === id)?.area ?? 0
-  if (material?.kind !== 'material') return null
-  const volume = areaOf(member.section) * top + areaOf(truss.bottomSection) * bottom + areaOf(truss.webSection) * web
-  return (
-    <Line
-      reference="self-weight"
-      result={
-        <Value value={factor * volume * material.unitWeight} quantity="force" address={`beamWeight:${member.id}`} />
-      }
-    >
-      all bars by length, connections excluded
-      <TimesFactor />
-    </Line>
   )
 }
 

@@ -152,8 +152,8 @@ function tableText(view: ColumnView, format: NumberFormat): readonly (readonly s
 
 const references: Readonly<Record<PathRow['kind'], string>> = {
   ...sourceNames,
-  ownWeight: 'A · γ · l',
-  strut: 'half of A · γ · l',
+  ownWeight: 'by length',
+  strut: 'half of its weight',
   beam: 'reaction',
   column: 'from above',
   hanger: 'from below',

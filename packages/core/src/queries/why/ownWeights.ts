@@ -1,13 +1,25 @@
-import { loadOnPlan, memberWeight, stretchWeight, timesFactor, trussWeight, withSource } from '../../actions/ownWeight'
+import {
+  barWeight,
+  faceWeight,
+  loadOnPlan,
+  memberWeight,
+  slopeArea,
+  stretchWeight,
+  timesFactor,
+  trussWeight,
+  withSource,
+} from '../../actions/ownWeight'
 import { selfWeight } from '../../actions/cases'
 import { atEnd, weightOfFlight } from '../../actions/stairLoad'
 import { stretchesOf } from '../../building/bearingWalls'
 import { trussLengths, trussParts } from '../../building/truss'
 import type { ProjectState } from '../../derivation/project'
 import { sectionAt, splitStretch } from '../../document/labels'
-import type { Member, Section, Slope } from '../../document/recordKinds'
+import type { Member, Rec, Section, Slope } from '../../document/recordKinds'
 import { slopeShape, trussShape } from '../../document/shapes'
 import { legsOf } from '../../geometry/course'
+import { distance } from '../../geometry/segment'
+import { signedArea } from '../../geometry/polygon'
 import { given, type Traced } from '../../trace/traced'
 import { keyAddress } from '../pathRows'
 import type { Why } from './landing'
@@ -19,6 +31,39 @@ const areaOf = (symbol: string, section: Section) => given(symbol, 'sectionArea'
 export function weightOfMember(state: ProjectState, address: string): Traced | null {
   const weight = drawnWeight(state, address)
   return weight && timesFactor(weight, selfWeightFactor(state))
+}
+
+/** `barWeight:MEMBER`: the whole of a strut, or of a truss by the length of its top chord. */
+export function weightOfBar(state: ProjectState, id: string): Traced | null {
+  const member = state.document.records.get(id)
+  const weight = weightOfMember(state, id)
+  const l = weight && lengthOfBar(state, member)
+  return l ? barWeight({ g: { ...weight, quantity: 'lineLoad' }, l }) : null
+}
+
+function lengthOfBar(state: ProjectState, member: Rec | undefined): Traced<'length'> | null {
+  if (member?.kind === 'member' && member.truss)
+    return given('l', 'length', trussLengths(partsOf(state, member)).top, 'top chord')
+  if (member?.kind !== 'strut') return null
+  const [a, b] = member.path
+  return a && b
+    ? given('l', 'length', Math.hypot(distance(a, b), member.endHeight - member.startHeight), 'between its ends')
+    : null
+}
+
+/** `faceWeight:WALL`: of a bearing wall per area. */
+export function weightOfFace(state: ProjectState, id: string): Traced | null {
+  const { document } = state
+  const wall = document.records.get(id)
+  if (wall?.kind !== 'member' || wall.role !== 'wall') return null
+  const [section, material] = [sectionAt(document, wall.section), document.records.get(wall.material)]
+  if (!section || material?.kind !== 'material') return null
+  const weight = faceWeight({
+    t: given('t', 'smallLength', section.width, withSource(section)),
+    gamma: given('γ', 'unitWeight', material.unitWeight, withSource(material)),
+    o: given('o', 'factor', wall.openShare, `openings in ${wall.label}`),
+  })
+  return timesFactor(weight, selfWeightFactor(state))
 }
 
 /** How often self-weight counts in the project. */
@@ -53,13 +98,13 @@ function weightOfStretch(
 }
 
 function weightOfTruss(
-  { document, floors }: ProjectState,
+  state: ProjectState,
   member: Member,
   top: Section,
   gamma: Traced<'unitWeight'>,
 ): Traced<'lineLoad'> | null {
-  const slopes = floors.find(({ floor }) => floor.layoutId === member.layout)?.operator.plan.slopes ?? []
-  const lengths = trussLengths(trussParts(trussShape(member), slopes))
+  const { document } = state
+  const lengths = trussLengths(partsOf(state, member))
   const bottom = sectionAt(document, member.truss?.bottomSection ?? '')
   const web = sectionAt(document, member.truss?.webSection ?? '')
   if (!bottom || !web) return null
@@ -75,6 +120,11 @@ function weightOfTruss(
   })
 }
 
+function partsOf({ floors }: ProjectState, truss: Member): ReturnType<typeof trussParts> {
+  const slopes = floors.find(({ floor }) => floor.layoutId === truss.layout)?.operator.plan.slopes ?? []
+  return trussParts(trussShape(truss), slopes)
+}
+
 /** `onPlan:SLOPE;ADDRESS`: what lies in a slope, per area in plan. */
 export function onPlan({ document, ...state }: ProjectState, rest: string, why: Why): Traced | null {
   const at = rest.indexOf(';')
@@ -85,6 +135,16 @@ export function onPlan({ document, ...state }: ProjectState, rest: string, why: 
   return loadOnPlan({
     g_s: { ...load, quantity: 'pressure' },
     alpha: given('α', 'angle', pitch, `slope ${slope.label}`),
+  })
+}
+
+/** `slopeArea:SLOPE`: its true area. */
+export function areaOfSlope({ document }: ProjectState, id: string): Traced | null {
+  const slope = document.records.get(id)
+  if (slope?.kind !== 'slope') return null
+  return slopeArea({
+    A_plan: given('A_plan', 'area', Math.abs(signedArea(slope.outline)), 'in plan'),
+    alpha: given('α', 'angle', slopeShape(slope).pitch, `slope ${slope.label}`),
   })
 }
 

@@ -11,7 +11,15 @@ import { earthquakeOf, storeyForcesOf } from '../../derivation/storeyForces'
 import type { ProjectState } from '../../derivation/project'
 import { recordsOf } from '../../document/document'
 import { splitExpanded } from '../../document/labels'
-import { onPlan, selfWeightFactor, stairEnd, weightOfMember } from './ownWeights'
+import {
+  areaOfSlope,
+  onPlan,
+  selfWeightFactor,
+  stairEnd,
+  weightOfBar,
+  weightOfFace,
+  weightOfMember,
+} from './ownWeights'
 import { massOfLevel } from '../massViews'
 import { reductionFactor, slabReductionFactor } from './reductionFactor'
 import { familyOf } from '../../standards/families'
@@ -62,6 +70,9 @@ const answers: Readonly<Record<string, Answer>> = {
   slab: weightOfSlab,
   onPlan: (state, rest) => onPlan(state, rest, why),
   beamWeight: weightOfMember,
+  barWeight: weightOfBar,
+  faceWeight: weightOfFace,
+  slopeArea: areaOfSlope,
   wall: wallLoadAt,
   wallRun,
   typed: typedLoad,
