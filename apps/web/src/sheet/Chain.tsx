@@ -20,10 +20,12 @@ interface ChainProps {
   /** What the number is, in place of its clause. */
   readonly reference?: string
   readonly children?: ReactNode
+  /** Each number with its unit, where their units differ from those of the result. */
+  readonly withUnits?: boolean
 }
 
 /** A number written out, formula by formula; the last line is the number itself, by its address. */
-export function Chain({ traced, address, reference, children }: ChainProps) {
+export function Chain({ traced, address, reference, children, withUnits = false }: ChainProps) {
   return chainOf(traced).map((step) => {
     const clause = referenceText(step).replace(/^(EN 1991-1-4|ASCE 7-\d+|IS 875-3|IS 1893-1) /, '')
     const last = step === traced
@@ -33,7 +35,7 @@ export function Chain({ traced, address, reference, children }: ChainProps) {
         reference={last ? (reference ?? clause) : clause}
         result={<Value value={step.value} quantity={step.quantity} {...(last ? { address } : {})} />}
       >
-        <Worked traced={step} />
+        <Worked traced={step} withUnits={withUnits} />
         {last && children}
       </Line>
     )
@@ -43,11 +45,11 @@ export function Chain({ traced, address, reference, children }: ChainProps) {
 /** The same, asked for by its address. */
 export function Working({ address, ...rest }: Omit<ChainProps, 'traced'>) {
   const traced = useAnswer({ kind: 'why', address })
-  return traced && <Chain traced={traced} address={address} {...rest} />
+  return traced && <Chain traced={traced} address={address} withUnits {...rest} />
 }
 
 /** One formula in symbols, then in numbers. */
-function Worked({ traced: { symbol, basis } }: { readonly traced: Traced }) {
+function Worked({ traced: { symbol, basis }, withUnits }: { readonly traced: Traced; readonly withUnits: boolean }) {
   const format = useFormat()
   return (
     <>
@@ -57,7 +59,7 @@ function Worked({ traced: { symbol, basis } }: { readonly traced: Traced }) {
           {' = '}
           <Expression expression={basis.expression} />
           {' = '}
-          <Expression expression={basis.expression} inputs={basis.inputs} format={format} />
+          <Expression expression={basis.expression} inputs={basis.inputs} format={format} withUnits={withUnits} />
         </>
       )}
     </>

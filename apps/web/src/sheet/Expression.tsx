@@ -1,4 +1,12 @@
-import { caseThatHolds, casesOf, formatValue, typeset, type NumberFormat, type Traced } from '@hedrion/core'
+import {
+  caseThatHolds,
+  casesOf,
+  formatQuantity,
+  formatValue,
+  typeset,
+  type NumberFormat,
+  type Traced,
+} from '@hedrion/core'
 import { Fragment, type ReactNode } from 'react'
 import { SymbolText } from './SymbolText'
 
@@ -15,11 +23,18 @@ interface ExpressionProps {
   /** With inputs and a format the numbers stand in place of the symbols. */
   readonly inputs?: Readonly<Record<string, Traced>>
   readonly format?: NumberFormat
+  readonly withUnits?: boolean
 }
 
 /** A formula of a clause: in symbols, with all of its cases, or in numbers, with the case that holds. */
-export function Expression({ expression, inputs, format }: ExpressionProps) {
-  if (inputs && format) return <Plain expression={caseThatHolds(expression, inputs)} inputs={inputs} format={format} />
+export function Expression({ expression, inputs, format, withUnits = false }: ExpressionProps) {
+  if (inputs && format)
+    return (
+      <Plain
+        expression={caseThatHolds(expression, inputs)}
+        numberOf={(name) => numberText(inputs[name], format, withUnits)}
+      />
+    )
   const cases = casesOf(expression)
   if (cases.length === 1) return <Plain expression={expression} />
   return cases.map(({ value, condition }, i) => (
@@ -38,27 +53,34 @@ export function Expression({ expression, inputs, format }: ExpressionProps) {
   ))
 }
 
-function Plain({ expression, inputs, format }: ExpressionProps) {
+const numberText = (input: Traced | undefined, format: NumberFormat, withUnits: boolean): string | undefined =>
+  input && (withUnits ? formatQuantity : formatValue)(input.value, input.quantity, format)
+
+interface PlainProps {
+  readonly expression: string
+  readonly numberOf?: (symbol: string) => string | undefined
+}
+
+function Plain({ expression, numberOf = () => undefined }: PlainProps) {
   return (
     <>
       {pieces(expression).map((piece, i) => (
-        <Fragment key={i}>{render(piece, inputs, format)}</Fragment>
+        <Fragment key={i}>{render(piece, numberOf)}</Fragment>
       ))}
     </>
   )
 }
 
-function render(piece: string, inputs?: Readonly<Record<string, Traced>>, format?: NumberFormat): ReactNode {
+function render(piece: string, numberOf: (symbol: string) => string | undefined): ReactNode {
   const power = /^ \^ (.*)$/.exec(piece)
   if (power) {
     const exponent = (power[1] ?? '').replace(/^\((.*)\)$/, '$1')
     return (
       <sup>
-        <Plain expression={exponent} {...(inputs && format ? { inputs, format } : {})} />
+        <Plain expression={exponent} numberOf={numberOf} />
       </sup>
     )
   }
-  if (!/^\p{L}/u.test(piece) || functions.has(piece) || piece === 'Σ') return piece
-  const input = inputs?.[piece]
-  return input && format ? formatValue(input.value, input.quantity, format) : <SymbolText name={piece} />
+  if (!/^\p{L}/u.test(piece) || functions.has(piece)) return piece
+  return numberOf(piece) ?? <SymbolText name={piece} />
 }

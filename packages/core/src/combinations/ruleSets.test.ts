@@ -94,6 +94,24 @@ describe('the combinations of a rule', () => {
     expect(countCombinations(structure)).toBe(BigInt(all.length))
   })
 
+  // law: that two actions exclude each other has no order
+  test('what excludes each other never acts together, whichever is named first and stands first', () => {
+    const pair = ['imposed', 'wind'] as const
+    const counts = [actions, [...actions].reverse()].flatMap((list) =>
+      [pair, [pair[1], pair[0]] as const].map((named) => {
+        const made = combinationStructure(ruleOf('strength'), list, [{ actions: named, clause: 'as for a test' }])
+        const of = list.flatMap((action) => action.cases.map((loadCase) => loadCase.action))
+        for (const { factors } of listCombinations(made)) {
+          const acting = new Set(factors.map(({ case: index }) => of[index]))
+          expect(acting.has('imposed') && acting.has('wind')).toBe(false)
+        }
+        return countCombinations(made)
+      }),
+    )
+    // 2 · (1 + imposed leads + four winds that lead)
+    expect(counts).toEqual([12n, 12n, 12n, 12n])
+  })
+
   test('permanent action alone: as many as it has factors', () => {
     const alone = combinationStructure(
       ruleOf('strength'),

@@ -37,6 +37,17 @@ describe('results are remembered by the content of what went in', () => {
     expect(() => memo.get(use, { values: new Float64Array(2) })).toThrow(/Not plain data/)
   })
 
+  test('every input counts, however many there are', () => {
+    const memo = new Memo()
+    const join = stage('join', (...parts: readonly string[]) => ({ text: parts.join('') }))
+    const input = [...'abcdefghijkl']
+    expect(memo.get(join, ...input).text).toBe('abcdefghijkl')
+    input.forEach((_, i) => {
+      const other = input.with(i, '?')
+      expect(memo.get(join, ...other).text).toBe(other.join(''))
+    })
+  })
+
   test('another name or version is another stage', () => {
     const memo = new Memo()
     const one = stage('n', (n: number) => ({ n }))

@@ -10,12 +10,10 @@ interface Weighed {
   readonly concrete: string
 }
 
-const annexA: Weighed = { steel: 'steel', concrete: 'normal weight concrete' }
-
-/** Rows of the table of unit weights that a family has; BS has none here and takes those of EN. */
+/** Rows of the table of unit weights that a family has. */
 const weighedAs: Readonly<Record<FamilyId, Weighed>> = {
-  EN: annexA,
-  BS: annexA,
+  EN: { steel: 'steel', concrete: 'normal weight concrete' },
+  BS: { steel: 'steel, BS', concrete: 'reinforced concrete, 2 % steel, BS' },
   IS: { steel: 'steel, rolled', concrete: 'reinforced cement concrete, 2 % steel' },
   ASCE: { steel: 'steel, cold-drawn', concrete: 'concrete, reinforced, stone' },
 }

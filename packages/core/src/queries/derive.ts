@@ -37,6 +37,8 @@ import { thrustView } from './thrustView'
 import { spaceView } from './spaceView'
 import { stripView } from './stripView'
 import { surfaceView } from './surfaceView'
+import { familyOf } from '../standards/families'
+import { recitedIn } from '../trace/recited'
 import { why } from './why/why'
 import { windProfile } from './windProfile'
 import { source } from './source'
@@ -147,8 +149,22 @@ export function derive<Q extends Query>(memo: Memo, document: Document, query: Q
 export function ask<Q extends Query>(state: ProjectState, query: Q): Answer<Q> {
   // the table has one entry per kind, each taking the query of that kind: TypeScript cannot correlate the two
   const answer = answers[query.kind] as unknown as (state: ProjectState, query: Q) => Answer<Q>
-  return answer(state, query)
+  const found = answer(state, query)
+  const { family, layers } = state.standard
+  const { cited } = familyOf(family)
+  return cited && hasTraces.has(query.kind) ? recitedIn(found, (clause) => cited(layers, clause)) : found
 }
+
+/** What holds traces: methods that all families share are cited there as the family in use cites them. */
+const hasTraces: ReadonlySet<Query['kind']> = new Set([
+  'why',
+  'keys',
+  'walls',
+  'masses',
+  'wind',
+  'windProfile',
+  'lateral',
+])
 
 /** Wall runs of a level stretch by stretch, with what stands over each. */
 function wallRows(state: ProjectState, levelId: string) {

@@ -5,6 +5,8 @@
 export interface MethodClauses {
   readonly 'EN 1991-1-1 5.2.1(1)': string
   readonly 'EN 1991-1-1 6.4(2)': string
+  /** The method of two families that share it; the others have none like it. */
+  readonly 'IS 875-2 3.1.2, BS 6399-1 5.1.4'?: string
 }
 
 const everywhere = {

@@ -36,3 +36,30 @@ export function recited<T extends Traced>(traced: T, cite: (clause: string) => s
 
 const ofTerm = (term: TracedTerm, cite: (clause: string) => string): TracedTerm =>
   term.traced ? { ...term, traced: recited(term.traced, cite) } : term
+
+const isTraced = (value: object): value is Traced => 'symbol' in value && 'quantity' in value && 'basis' in value
+
+/** Every trace in an answer, however deep it stands, cited in another way; what holds none stays the same object. */
+export function recitedIn<T>(answer: T, cite: (clause: string) => string): T {
+  // what comes back has the shape of what went in: texts of clauses apart, nothing changes
+  return walk(answer, cite) as T
+}
+
+function walk(value: unknown, cite: (clause: string) => string): unknown {
+  if (typeof value !== 'object' || value === null || ArrayBuffer.isView(value)) return value
+  if (isTraced(value)) return recited(value, cite)
+  if (Array.isArray(value))
+    return changed(
+      value,
+      value.map((inner) => walk(inner, cite)),
+    )
+  if (value instanceof Map || value instanceof Set) return value
+  const entries = Object.entries(value)
+  const walked = entries.map(([, inner]) => walk(inner, cite))
+  return entries.every(([, inner], i) => inner === walked[i])
+    ? value
+    : Object.fromEntries(entries.map(([key], i) => [key, walked[i]]))
+}
+
+const changed = (list: readonly unknown[], walked: readonly unknown[]): readonly unknown[] =>
+  list.every((inner, i) => inner === walked[i]) ? list : walked

@@ -360,6 +360,27 @@ export const formulaChecks: readonly FormulaCheck[] = [
     within: 1e-9,
   },
   {
+    formula: 'faceWeight',
+    source: 'common practice: 240 mm at 24 kN/m³, a quarter of it openings',
+    inputs: { t: 0.24, gamma: 24_000, o: 0.25 },
+    result: 4320,
+    within: 1e-6,
+  },
+  {
+    formula: 'barWeight',
+    source: 'common practice: 0.314 kN/m over 10 m',
+    inputs: { g: 314, l: 10 },
+    result: 3140,
+    within: 1e-9,
+  },
+  {
+    formula: 'slopeArea',
+    source: 'common practice: a roof of 60° has twice its area in plan',
+    inputs: { A_plan: 40, alpha: Math.PI / 3 },
+    result: 80,
+    within: 1e-9,
+  },
+  {
     formula: 'loadOnPlan',
     source: 'common practice: a roof of 60° has twice its area in plan',
     inputs: { g_s: 400, alpha: Math.PI / 3 },

@@ -78,6 +78,8 @@ const printed: readonly (readonly [...Printed, unit: number])[] = [
   [...isAreas, 1000],
   // 19.2.1, from memory
   ['IS 456 19.2.1', '24 25', 1000],
+  // kg/m³ by standard gravity, ISO 80000-3; from memory
+  ['BS 648', '2307 2371 2420 2580 7850', 9.806_65],
 ]
 
 const rangesOf = (values: string): readonly (readonly [from: number, to: number])[] =>

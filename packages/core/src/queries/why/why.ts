@@ -22,9 +22,7 @@ import {
 } from './ownWeights'
 import { massOfLevel } from '../massViews'
 import { reductionFactor, slabReductionFactor } from './reductionFactor'
-import { familyOf } from '../../standards/families'
 import { parameter } from '../../standards/layer'
-import { recited } from '../../trace/recited'
 import { tracedSum, type Traced, type TracedTerm } from '../../trace/traced'
 import { columnWeight, landing } from './landing'
 import { reactionSum } from './reactionSum'
@@ -55,10 +53,7 @@ export function why(state: ProjectState, address: string): Traced | null {
   const at = address.indexOf(':')
   const head = address.slice(0, at)
   const answer = own(answers, head)
-  const found = answer ? answer(state, address.slice(at + 1)) : null
-  const { family, layers } = state.standard
-  const { cited } = familyOf(family)
-  return found && cited ? recited(found, (clause) => cited(layers, clause)) : found
+  return answer ? answer(state, address.slice(at + 1)) : null
 }
 
 const answers: Readonly<Record<string, Answer>> = {

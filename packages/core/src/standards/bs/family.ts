@@ -41,7 +41,11 @@ const areaTable: Table = {
   rows: { spared: [0, 0.05, 0.1, 0.15, 0.2, 0.25] },
 }
 
-const methods = citingMethods({ 'EN 1991-1-1 5.2.1(1)': 'BS 6399-1 3.1', 'EN 1991-1-1 6.4(2)': 'BS 6399-1 10' })
+const methods = citingMethods({
+  'EN 1991-1-1 5.2.1(1)': 'BS 6399-1 3.1',
+  'EN 1991-1-1 6.4(2)': 'BS 6399-1 10',
+  'IS 875-2 3.1.2, BS 6399-1 5.1.4': 'BS 6399-1 5.1.4',
+})
 
 /** BS 6399-1 and BS 6399-3 with the combinations of BS 8110. */
 export const bsFamily: Family = {

@@ -43,7 +43,11 @@ const beamTable: Table = {
   rows: { spared: [0, 0.05, 0.1, 0.15, 0.2, 0.25] },
 }
 
-const methods = citingMethods({ 'EN 1991-1-1 5.2.1(1)': 'IS 875-1', 'EN 1991-1-1 6.4(2)': 'IS 875-2 table 3' })
+const methods = citingMethods({
+  'EN 1991-1-1 5.2.1(1)': 'IS 875-1',
+  'EN 1991-1-1 6.4(2)': 'IS 875-2 table 3',
+  'IS 875-2 3.1.2, BS 6399-1 5.1.4': 'IS 875-2 3.1.2',
+})
 
 /** IS 875-2 with the combinations of IS 456 and IS 800. */
 export const isFamily: Family = {

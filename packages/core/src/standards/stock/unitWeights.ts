@@ -3,10 +3,13 @@ import { annexAStored } from './weights/annexAStored'
 import { asceDeadLoads } from './weights/asceDeadLoads'
 import { asceDensities } from './weights/asceDensities'
 import { is456Concrete, isAreas, isDensities } from './weights/isWeights'
+import { bsSchedule } from './weights/bsSchedule'
 import { expandRows, type Rows, type TabledWeight } from './weights/row'
 
 /** lb/ft³ in N/m³ (NIST SP 811: 1 lb/ft³ of weight is 157.0875 N/m³). */
 const poundsPerCubicFoot = 157.087_46
+/** kg/m³ of mass in N/m³ of weight: standard gravity, m/s² (ISO 80000-3). */
+const standardGravity = 9.806_65
 /** lb/ft² in N/m² (NIST SP 811: 1 lbf/ft² is 47.88026 Pa). */
 const poundsPerSquareFoot = 47.880_26
 
@@ -28,6 +31,7 @@ export const unitWeights: readonly TabledWeight[] = [
   ...groups('ASCE 7-16 table C3.1-2', asceDensities, 'volume', poundsPerCubicFoot),
   ...groups('IS 875-1 table 1', isDensities, 'volume', 1000),
   ...groups('IS 456 19.2.1', is456Concrete, 'volume', 1000),
+  ...groups('BS 648', bsSchedule, 'volume', standardGravity),
 ]
 
 /** Weights by area of what is laid, hung or built in one thickness, N/m². */
