@@ -1,15 +1,12 @@
-// Types for a package that has none
-// oxlint-disable-next-line typescript/triple-slash-reference
-/// <reference path="./cdt2d.d.ts" />
 import { entry } from '../outcome/assert'
-import cdt2d from 'cdt2d'
+import Constrainautor from '@kninnug/constrainautor'
 import Delaunator from 'delaunator'
 import type { Point } from '../geometry/point'
 import { boxOf, contains, eachEdge, regionArea, type Region } from '../geometry/polygon'
 import { distance, project } from '../geometry/segment'
 import { onLine, tidyPoint } from '../geometry/tolerance'
 import { reentrant } from './reentrant'
-import { edgeKey, refined, type GraphEdge, type PlaneGraph } from './planeGraph'
+import { refined, type GraphEdge, type PlaneGraph } from './planeGraph'
 
 export type Triangle = readonly [number, number, number]
 
@@ -83,26 +80,34 @@ type Side = readonly [Point, Point]
 const sidesOf = (points: readonly Point[], edges: readonly GraphEdge[]): readonly Side[] =>
   edges.map(({ from, to }) => [entry(points, from), entry(points, to)])
 
-/** Delaunay's triangles; where they cross an edge, those that do not (which take many times as long to find). */
+/**
+ * Delaunay's triangles with every edge a side of them; what crosses an edge is turned until it does not. Corners far outside keep the
+ * edges off the hull, where an edge that is straight but for rounding would leave it; triangles with them are none of the region.
+ */
 function joined(points: readonly Point[], edges: readonly GraphEdge[]): readonly Triangle[] {
-  const { triangles, halfedges } = new Delaunator(points.flat())
-  const sides = new Set<string>()
-  triangles.forEach((from, i) => {
-    const to = triangles[i % 3 === 2 ? i - 2 : i + 1] ?? from
-    if (halfedges[i] === -1 || from < to) sides.add(edgeKey(from, to))
-  })
-  if (edges.every(({ from, to }) => sides.has(edgeKey(from, to))))
-    return Array.from({ length: triangles.length / 3 }, (_, i): Triangle => [
-      entry(triangles, 3 * i),
-      entry(triangles, 3 * i + 1),
-      entry(triangles, 3 * i + 2),
-    ])
-  // what turning leaves behind beside nought underflows there, and it falls over
-  return cdt2d(
-    points.map(tidyPoint),
-    edges.map(({ from, to }) => [from, to] as const),
-    { delaunay: true, exterior: true, infinity: false },
-  )
+  const { x0, y0, x1, y1 } = boxOf(points)
+  const size = Math.max(x1 - x0, y1 - y0)
+  const corners: readonly Point[] = [
+    [x0 - size, y0 - size],
+    [x1 + size, y0 - size],
+    [x1 + size, y1 + size],
+    [x0 - size, y1 + size],
+  ]
+  const delaunay = new Delaunator([...points, ...corners].map(tidyPoint).flat())
+  const triangulation = new Constrainautor(delaunay)
+  for (const { from, to } of edges) {
+    try {
+      triangulation.constrainOne(from, to)
+    } catch {
+      // a point that is on the edge but for rounding parts it already, or an edge that crosses by as little: it is no side there
+    }
+  }
+  const { triangles } = delaunay
+  return Array.from({ length: triangles.length / 3 }, (_, i): Triangle => [
+    entry(triangles, 3 * i),
+    entry(triangles, 3 * i + 1),
+    entry(triangles, 3 * i + 2),
+  ])
 }
 
 function turned(points: readonly Point[], [i, j, k]: Triangle, region: Region): readonly Triangle[] {
