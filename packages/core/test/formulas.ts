@@ -15,6 +15,7 @@ import * as wind from '../src/actions/wind/windLoads'
 import * as masses from '../src/queries/massViews'
 import * as raking from '../src/rundown/raking'
 import * as landing from '../src/queries/why/landing'
+import * as lever from '../src/queries/why/lever'
 import * as pressure from '../src/standards/en/peakVelocityPressure'
 import * as asceWind from '../src/standards/asce/wind'
 import * as isEarthquake from '../src/standards/is/earthquake'
@@ -54,6 +55,7 @@ export const formulas: ReadonlyMap<string, AnyFormula> = new Map(
     coefficients,
     wind,
     landing,
+    lever,
     raking,
     masses,
     pressure,

@@ -251,7 +251,7 @@ describe('a trace as text', () => {
   test('the peak velocity pressure, line by line (hand: 26 m/s, II, 10 m)', () => {
     const lines = traceLines(why(demo, 'qp:10'), metricPoint)
     expect(lines[0]).toBe(
-      'q_p = (1 + 7 · I_v) · rho · v_m² / 2 = (1 + 7 · 0.19) · 1.250 · 26.2² / 2 = 0.99 kN/m²   (EN 1991-1-4 4.5 (4.8))',
+      'q_p = (1 + 7 · I_v) · ρ · v_m² / 2 = (1 + 7 · 0.19) · 1.250 · 26.2² / 2 = 0.99 kN/m²   (EN 1991-1-4 4.5 (4.8))',
     )
     expect(lines).toContain('  v_m = c_r · c_o · v_b = 1.01 · 1.00 · 26.0 = 26.2 m/s   (EN 1991-1-4 4.3.1 (4.3))')
     expect(lines).toContainEqual(

@@ -1,11 +1,5 @@
+import { greekLetters } from '@hedrion/core'
 import styled from 'styled-components'
-
-const greek: Readonly<Record<string, string>> = {
-  rho: 'ρ',
-  gamma: 'γ',
-  psi: 'ψ',
-  alpha: 'α',
-}
 
 /** A symbol of the standard as it is set in print: `q_p` with its index low, `rho` as ρ. */
 export function SymbolText({ name }: { readonly name: string }) {
@@ -13,7 +7,7 @@ export function SymbolText({ name }: { readonly name: string }) {
   const index = tail.join(',')
   return (
     <Letter>
-      {greek[head] ?? head}
+      {greekLetters[head] ?? head}
       {index !== '' && <sub>{index}</sub>}
     </Letter>
   )

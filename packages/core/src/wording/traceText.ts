@@ -15,6 +15,20 @@ export function withNumbers(
   return typeset(numbers)
 }
 
+/** Names of Greek letters in expressions, and the letters. */
+export const greekLetters: Readonly<Record<string, string>> = {
+  alpha: 'α',
+  eta: 'η',
+  mu: 'μ',
+  gamma: 'γ',
+  psi: 'ψ',
+  rho: 'ρ',
+}
+
+/** A text with Greek letters in place of their names: `t * gamma_c` → `t * γ_c`. */
+export const inGreek = (text: string): string =>
+  text.replace(/(?<![A-Za-z_])(alpha|eta|gamma|mu|psi|rho)(?![A-Za-z])/g, (name) => greekLetters[name] ?? name)
+
 /** An expression as one writes it by hand: · for times, ln for the natural logarithm, signs that are not hyphens. */
 export const typeset = (expression: string): string =>
   expression
@@ -61,9 +75,9 @@ export function traceLines(traced: Traced, format: NumberFormat, indent = ''): r
   const result = formatQuantity(value, quantity, format)
   switch (basis.kind) {
     case 'formula': {
-      const worked = `${casesText(basis.expression)} = ${withNumbers(basis.expression, basis.inputs, format)}`
+      const worked = `${inGreek(casesText(basis.expression))} = ${withNumbers(basis.expression, basis.inputs, format)}`
       const inputs = Object.entries(basis.inputs).flatMap(([name, input]) =>
-        traceLines({ ...input, symbol: name }, format, deeper),
+        traceLines({ ...input, symbol: inGreek(name) }, format, deeper),
       )
       return [`${indent}${symbol} = ${worked} = ${result}   (${referenceText(traced)})`, ...inputs]
     }

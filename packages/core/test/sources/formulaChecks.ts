@@ -381,6 +381,28 @@ export const formulaChecks: readonly FormulaCheck[] = [
     within: 1e-9,
   },
   {
+    // 2.00 kN/m over 6 m at 4 of 5 m
+    formula: 'leverLength',
+    source: 'common practice: the lever rule',
+    inputs: { L: 6, a: 4, b: 5 },
+    result: 4.8,
+    within: 1e-12,
+  },
+  {
+    formula: 'leverPart',
+    source: 'common practice: the lever rule',
+    inputs: { a: 4, b: 5 },
+    result: 0.8,
+    within: 1e-12,
+  },
+  {
+    formula: 'sharedLength',
+    source: 'common practice: a share of 0.3 of 6 m',
+    inputs: { L: 6, eta: 0.3 },
+    result: 1.8,
+    within: 1e-12,
+  },
+  {
     formula: 'loadOnPlan',
     source: 'common practice: a roof of 60° has twice its area in plan',
     inputs: { g_s: 400, alpha: Math.PI / 3 },

@@ -5,9 +5,10 @@ import type { ProjectState } from '../../derivation/project'
 import { formula } from '../../trace/formula'
 import { given, type Traced } from '../../trace/traced'
 import { rowSum } from '../../rundown/operator'
-import type { AreaSource, LineSource } from '../../rundown/sources'
+import type { AreaSource, LineSource, PointSource, RegionSource, Source } from '../../rundown/sources'
 import type { SharingRule } from '../../sharing/sharer'
 import { sourceAddress } from '../pathRows'
+import { sharedLine, sharedPoint, type Landed } from './lever'
 import { splitCase } from './sums'
 
 export const areaForce = formula({
@@ -73,26 +74,43 @@ export function landing(state: ProjectState, rest: string, why: Why): Traced | n
   const intensity = readCase(state, caseId)(place.floor.intensities, row)
   const address = sourceAddress(state, source, caseId, place.floor.level.id)
   const traced = (address && why(state, address)) || given('q', 'pressure', intensity, 'nothing')
-  const part = rowSum(floorIn(place.floor, caseId).operator.toBeams, row, place.row)
-  if (source.kind === 'region')
-    return areaForce({
-      q: { ...traced, quantity: 'pressure', value: intensity },
-      A: given('A', 'area', part, partOfArea[source.panel.panel.sharing]),
-    })
-  if (source.kind === 'area')
-    return areaForce({
-      q: { ...traced, quantity: 'pressure', value: intensity },
-      A: given('A', 'area', part, ofVarying(source, 'area')),
-    })
-  if (source.kind === 'point')
-    return pointForce({
-      F: { ...traced, quantity: 'force', value: intensity },
-      eta: given('η', 'factor', part, 'share from the sharing rule of the panel below'),
-    })
-  return lineForce({
-    q: { ...traced, quantity: 'lineLoad', value: intensity },
-    l: given('l', 'length', part, source.kind === 'line' ? ofVarying(source, lengthOf.line) : lengthOf[source.kind]),
-  })
+  const { operator } = floorIn(place.floor, caseId)
+  const part = rowSum(operator.toBeams, row, place.row)
+  return forceOf(source, { document: state.document, operator, row, beam: place.row, part }, traced, intensity)
+}
+
+/** The force of a load from its intensity and the part of it that lands. */
+function forceOf(source: Source, landed: Landed, traced: Traced, intensity: number): Traced {
+  const { part } = landed
+  switch (source.kind) {
+    case 'region':
+    case 'area':
+      return areaForce({
+        q: { ...traced, quantity: 'pressure', value: intensity },
+        A: given(
+          'A',
+          'area',
+          part,
+          source.kind === 'area' ? ofVarying(source, 'area') : partOfArea[source.panel.panel.sharing],
+        ),
+      })
+    case 'point':
+      return pointForce({
+        F: { ...traced, quantity: 'force', value: intensity },
+        eta:
+          sharedPoint(landed, source) ?? given('η', 'factor', part, 'share from the sharing rule of the panel below'),
+      })
+    default:
+      return lineForce({ q: { ...traced, quantity: 'lineLoad', value: intensity }, l: lengthOn(source, landed) })
+  }
+}
+
+/** How much of a line load lands. */
+function lengthOn(source: Exclude<Source, RegionSource | AreaSource | PointSource>, landed: Landed): Traced<'length'> {
+  const shared = source.kind === 'line' || source.kind === 'wall' ? sharedLine(landed, source) : null
+  if (shared) return shared
+  const what = source.kind === 'line' ? ofVarying(source, lengthOf.line) : lengthOf[source.kind]
+  return given('l', 'length', landed.part, what)
 }
 
 /** `columnWeight:MEMBER@LEVEL`: own weight of one length. */
