@@ -92,8 +92,8 @@ function sharesOf(
         width: 2.4,
         tail: 'at',
       })),
-      ...(mass ? [{ kind: 'dot', at: mass, size: 9, tone: 'quiet', round: true } as const] : []),
-      ...(stiffness ? [{ kind: 'dot', at: stiffness, size: 9, tone: 'ink' } as const] : []),
+      ...(mass ? [{ kind: 'dot', at: mass, size: 9, tone: 'quiet', round: true, clear: true } as const] : []),
+      ...(stiffness ? [{ kind: 'dot', at: stiffness, size: 9, tone: 'ink', clear: true } as const] : []),
     ],
     labels: [
       ...taken.map(({ expandedId, label, at, way: [x, y], size }): Label => ({

@@ -38,6 +38,8 @@ export type Shape =
       readonly round?: boolean
       /** Open in the middle: what hangs, where a column would be solid. */
       readonly hollow?: boolean
+      /** No text may hide it. */
+      readonly clear?: boolean
     }
   /** An upright bar in pixels above its point: outlined to its height, filled to a lower one. */
   | {

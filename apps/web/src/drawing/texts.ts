@@ -4,7 +4,7 @@ import { placeLabels, type Extent, type Placement } from './labels'
 import { shrinkOf } from './ordinates'
 import { withUnitsAlike } from './said'
 import type { Label, Scene } from './scene'
-import { roundLength, type Viewport } from './viewport'
+import { roundLength, toScreen, type Viewport } from './viewport'
 
 /** Pixels that a text takes along its line. */
 export type Measure = (text: string, size: number, bold?: boolean) => number
@@ -61,6 +61,14 @@ const roomOfCount = 124
 
 const unitNote = (unit: string): string => `values in ${unit}`
 
+/** Marks that no text may hide. */
+const clearMarks = (scene: Scene, view: Viewport): readonly Extent[] =>
+  scene.shapes.flatMap((shape) => {
+    if (shape.kind !== 'dot' || !shape.clear) return []
+    const [[x, y], half] = [toScreen(view, shape.at), shape.size / 2]
+    return [{ x0: x - half, y0: y - half, x1: x + half, y1: y + half }]
+  })
+
 /** Which texts of a scene stand where: the margin and the grid first, then labels as they find room. */
 export function textsOf(scene: Scene, view: Viewport, { measure, size, picked, unit }: TextOptions): TextsOfView {
   // where the view leaves them less room
@@ -73,6 +81,7 @@ export function textsOf(scene: Scene, view: Viewport, { measure, size, picked, u
     { x0: countAt[0] - 2, x1: countAt[0] + roomOfCount, y0: countAt[1] - 8, y1: countAt[1] + 8 },
     ...margin.texts.map((text) => extentOfText(text, measure)),
     ...(margin.north ? [extentOfNorth(margin.north)] : []),
+    ...clearMarks(scene, view),
     ...grid.flatMap(({ at, label }) => (at ? [gridLabelExtent(at, measure(label, gridTextSize))] : [])),
   ]
   const placement = placeLabels(labels, view, {

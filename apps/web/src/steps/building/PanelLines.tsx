@@ -1,12 +1,13 @@
+import styled from 'styled-components'
 import {
-  edgeMoved,
   expanded,
   formatQuantity,
+  freeSides,
   joistsOn,
   readJoists,
-  recordsOf,
   type Panel,
   typedExample,
+  withOverhangs,
 } from '@hedrion/core'
 import { useFormat, useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
@@ -64,44 +65,77 @@ export function PanelLines({ panels }: { readonly panels: readonly Panel[] }) {
   )
 }
 
-/** Free sides stand out from where they are by what is typed; sides along a neighbour stay. */
+/** How far the slab stands out beyond what carries each free side; of several panels all of their free sides at once. */
 function SlabEdgeLine({ panels }: { readonly panels: readonly Panel[] }) {
-  const getDocument = useGetDocument()
   const edit = useEdit()
   const note = useNote()
   const format = useFormat()
-  const move = (by: number | null): string | undefined => {
-    if (by === null || by === 0) return undefined
-    const all = recordsOf(getDocument(), 'panel')
+  const all = useRecords('panel')
+  const members = useRecords('member')
+  const around = (panel: Panel) =>
+    [
+      all.filter(({ id, layout }) => layout === panel.layout && id !== panel.id),
+      members.filter(({ layout }) => layout === panel.layout),
+    ] as const
+  const sides = panels.flatMap((panel) => freeSides(panel, ...around(panel)))
+  if (sides.length === 0) return null
+  const set = (facing: string | null, overhang: number | null): string | undefined => {
+    if (overhang === null) return 'Enter an overhang; 0 for a slab that ends on its beam.'
+    const length = formatQuantity(overhang, 'length', format)
     return edit.setEach(
       panels,
-      `${note.subject(panels)}: slab edge ${by > 0 ? 'out' : 'in'} by ${formatQuantity(Math.abs(by), 'length', format)}`,
+      `${note.subject(panels)}: slab edge overhang${facing === null ? '' : `, ${facing}`} ${length}`,
       (panel) => ({
-        outline: edgeMoved(
-          panel,
-          all.filter(({ id, layout }) => layout === panel.layout && id !== panel.id),
-          by,
+        outline: withOverhangs(panel, ...around(panel), (side) =>
+          facing === null || side.facing === facing ? overhang : null,
         ),
       }),
     )
   }
+  const overhangs = sides.map(({ overhang }) => overhang)
   return (
-    <Line reference="slab edge">
-      slab edge overhang{' '}
-      <QuantityField
-        label="Slab edge overhang"
-        quantity="length"
-        format={format}
-        value={null}
-        placeholder="0.00"
-        optional
-        min={-20}
-        max={20}
-        onCommit={move}
-      />
+    <Line reference="slab edge overhang">
+      {panels.length === 1 ? (
+        sides.map(({ facing, overhang }) => (
+          <Side key={facing}>
+            {facing}{' '}
+            <QuantityField
+              label={`Slab edge overhang, ${facing}`}
+              quantity="length"
+              format={format}
+              value={overhang}
+              placeholder="no beam"
+              optional
+              min={-20}
+              max={20}
+              onCommit={(value) => set(facing, value)}
+            />
+          </Side>
+        ))
+      ) : (
+        <>
+          on all free sides{' '}
+          <QuantityField
+            label="Slab edge overhang"
+            quantity="length"
+            format={format}
+            value={shared(overhangs)}
+            placeholder={severalWord}
+            optional
+            min={-20}
+            max={20}
+            onCommit={(value) => set(null, value)}
+          />
+        </>
+      )}
     </Line>
   )
 }
+
+const Side = styled.span`
+  display: inline-block;
+  margin-right: 14px;
+`
 
 /** Joists at a spacing across the span; how many there would be is said first. */
 function JoistLine({ panels }: { readonly panels: readonly Panel[] }) {
