@@ -152,7 +152,12 @@ function usePlanScene({ options, divided = false, supports = false, more }: Plan
   const caseId = useCaseId()
   const floor = useAnswer({ kind: 'floor', levelId: level?.id ?? '', caseId })
   const dividing = useAnswer({ kind: 'dividing', levelId: divided ? (level?.id ?? null) : null, caseId })
-  const { area, member, names, spans, lit } = options
+  const { area, member, names, spans } = options
+  const pieces = useLit(useShallow(({ ids }) => ids.filter((id) => id.includes('/'))))
+  const lit = useMemo(
+    () => (pieces.length === 0 ? options.lit : new Set([...(options.lit ?? []), ...pieces])),
+    [options.lit, pieces],
+  )
   const [{ parts, picked }] = useLook()
   const [only = null] = supports && picked.length === 1 ? picked : []
   const isPanel = useRecord(only && recordIdOf(only))?.kind === 'panel'

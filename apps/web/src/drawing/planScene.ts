@@ -233,7 +233,7 @@ function openingsPart({ openings }: FloorView) {
   })
 }
 
-function wallsPart({ walls }: FloorView, { format, area }: PlanOptions) {
+function wallsPart({ walls }: FloorView, { format, area, lit }: PlanOptions) {
   const runs = new Set(walls.map(({ expandedId }) => expandedId))
   const texts = new Map(
     [...runs].map((run) => [
@@ -246,10 +246,14 @@ function wallsPart({ walls }: FloorView, { format, area }: PlanOptions) {
   )
   return part({
     // strong where the wall loads in the case that is looked at
-    shapes: walls.map(({ a, b, load }): Shape => ({
+    shapes: walls.map(({ pieceId, a, b, load }): Shape => ({
       kind: 'line',
       points: [a, b],
-      stroke: load === 0 ? { tone: 'border', width: 1.2, dash: [5, 4] } : { tone: 'permanent', width: 6, dash: [2, 2] },
+      stroke: lit?.has(pieceId)
+        ? { tone: 'warm', width: 7 }
+        : load === 0
+          ? { tone: 'border', width: 1.2, dash: [5, 4] }
+          : { tone: 'permanent', width: 6, dash: [2, 2] },
     })),
     labels: walls.flatMap(({ a, b, load, expandedId }): Label[] =>
       load === 0 || !area

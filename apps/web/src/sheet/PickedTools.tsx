@@ -1,8 +1,11 @@
 import { memo, type ReactNode } from 'react'
 import {
+  capitalized,
   changePictures,
   drawnOf,
   moved,
+  pointsOf,
+  pointsText,
   readRepeat,
   readShiftText,
   repeatEdits,
@@ -12,6 +15,7 @@ import {
   type Rec,
   type Selection,
   typedExample,
+  withPointsText,
 } from '@hedrion/core'
 import styled from 'styled-components'
 import { countOf } from './countOf'
@@ -19,7 +23,7 @@ import { useStore } from 'zustand'
 import { useShallow } from 'zustand/react/shallow'
 import { useDocumentState, useFormat, useGetDocument, useRecords, useSession } from '../compute/SessionContext'
 import { nameOfPicked, pickedOf, useDeletePicked } from '../compute/picked'
-import { kindNames, useEdit } from '../compute/useEdit'
+import { kindNames, useEdit, useNote } from '../compute/useEdit'
 import { useLook } from '../state/look'
 import { Button } from '../ui/Button'
 import { TextLine } from '../ui/TextLine'
@@ -98,10 +102,39 @@ export const PickedTools = memo(function PickedTools() {
           />
         </Wide>
       </Line>
+      {one && <PointsLine key={look.picked.join()} />}
       <KeepLine picked={look.picked} />
     </Section>
   )
 })
+
+/** More points than these are a curve, whose points nobody types. */
+const mostPoints = 12
+
+/** Where a record lies, by crossings of the grid and coordinates, to be read and typed. */
+function PointsLine() {
+  const format = useFormat()
+  const grid = useRecords('gridLine')
+  const edit = useEdit()
+  const note = useNote()
+  const [record] = usePicked()
+  if (!record) return null
+  const points = pointsOf(record)
+  if (points.length > mostPoints) return null
+  const name = !('path' in record) ? 'corners' : points.length === 1 ? 'point' : points.length === 2 ? 'ends' : 'points'
+  const set = (text: string): string | undefined => {
+    const read = withPointsText(record, text, grid, format)
+    if (!read.ok) return read.problem
+    return edit.apply(`${note.subject([record])}: ${name} ${text}`, [
+      { id: record.id, before: record, after: read.record },
+    ])
+  }
+  return (
+    <Line reference={name}>
+      <TextLine label={capitalized(name)} value={pointsText(record, grid, format)} maxLength={400} onCommit={set} />
+    </Line>
+  )
+}
 
 /** What is picked can be kept by a name and called back through Find; kept selections that hold it can be let go. */
 function KeepLine({ picked }: { readonly picked: readonly string[] }) {

@@ -75,6 +75,8 @@ export interface RegionView {
 
 export interface WallView {
   readonly id: string
+  /** `runId/segment`. */
+  readonly pieceId: string
   readonly expandedId: string
   readonly label: string
   readonly a: Point
@@ -302,6 +304,7 @@ function wallViews(state: ProjectState, floor: FloorState, caseId: string): read
       ? [
           {
             id: source.run.id,
+            pieceId: source.id,
             expandedId: expandedAt(floor, source.run.id),
             label: labelOf(state.document, source.run.id),
             a: source.segment.a,

@@ -1,16 +1,19 @@
 import { memo, useMemo } from 'react'
 import {
   buildUpWeight,
+  cutAt,
   expanded,
   formatQuantity,
   takesOff,
   wallOfLayersEdits,
   wallTypedEdits,
+  withoutStretch,
   type WallRun,
 } from '@hedrion/core'
 import { useAnswer, useFormat, useGetDocument, useRecord } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
+import { lights } from '../../sheet/litStore'
 import { PickLine } from '../../sheet/PickLine'
 import { Several } from '../../sheet/Several'
 import { Line, Section } from '../../sheet/Sheet'
@@ -18,6 +21,7 @@ import { SymbolText } from '../../sheet/SymbolText'
 import { severalWord, shared, wordOf } from '../../sheet/several'
 import { useFieldOf } from '../../sheet/useFieldOf'
 import { Value } from '../../sheet/Value'
+import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { Later } from '../../ui/Later'
 import { QuantityField } from '../../ui/QuantityField'
@@ -76,16 +80,85 @@ export const WallLines = memo(function WallLines({ run, levelId, open }: WallLin
             }
           >
             <Value value={stretch} quantity="length" strong={false} />
-            {head?.beamDepth === null && takesOff(run.heightRule, 'beam') && <small> no beam above</small>}
+            {head?.beamDepth === null && takesOff(run.heightRule, 'beam') && <small> no beam above</small>}{' '}
+            <RemoveStretch
+              run={run}
+              id={row}
+              name={`stretch ${i + 1}`}
+              to={rows[i + 1] ? stepOf(rows[i + 1]?.id) : undefined}
+            />
           </Line>
         ))}
         <Line reference="sum" result={<Value value={force} quantity="force" address={whole} />}>
           <Value value={length} quantity="length" strong={false} /> of wall
         </Line>
+        <CutLine run={run} length={length} />
       </Later>
     </Section>
   )
 })
+
+/** Of the step of the path with which a stretch begins, from its id. */
+const stepOf = (id = ''): number => Number(id.slice(id.lastIndexOf('/') + 1))
+
+interface RemoveStretchProps {
+  readonly run: WallRun
+  readonly id: string
+  readonly name: string
+  /** The step with which the next stretch begins. */
+  readonly to: number | undefined
+}
+
+/** Takes one stretch out of its run; the drawing shows which one while the button is looked at. */
+function RemoveStretch({ run, id, name, to }: RemoveStretchProps) {
+  const getDocument = useGetDocument()
+  const edit = useEdit()
+  const note = useNote()
+  const steps = run.closed && run.path.length > 2 ? run.path.length : run.path.length - 1
+  const light = lights([id])
+  const remove = () => {
+    light(false)
+    edit.apply(
+      `${note.subject([run])}: ${name} deleted`,
+      withoutStretch(getDocument(), run, stepOf(id), to ?? steps, Math.random),
+    )
+  }
+  return (
+    <Button kind="link" aria-label={`Delete ${name}`} onHoverChange={light} onFocusChange={light} onPress={remove}>
+      Delete
+    </Button>
+  )
+}
+
+/** A run becomes two; a closed one opens there. */
+function CutLine({ run, length }: { readonly run: WallRun; readonly length: number }) {
+  const getDocument = useGetDocument()
+  const edit = useEdit()
+  const note = useNote()
+  const format = useFormat()
+  return (
+    <Line reference="cut">
+      at{' '}
+      <QuantityField
+        label="Cut the wall at"
+        quantity="length"
+        format={format}
+        value={null}
+        placeholder="none"
+        optional
+        min={0}
+        max={length}
+        onCommit={(s) => {
+          if (s === null) return undefined
+          const edits = cutAt(getDocument(), run, s, Math.random)
+          if (!edits) return `Enter a length within the wall, up to ${formatQuantity(length, 'length', format)}.`
+          return edit.apply(`${note.subject([run])}: cut at ${formatQuantity(s, 'length', format)}`, edits)
+        }}
+      />{' '}
+      from its start
+    </Line>
+  )
+}
 
 /** The net height that a line load was made with. */
 function heightOf(
