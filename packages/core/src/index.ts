@@ -240,7 +240,7 @@ export { drawUpright, drawsUpright, type UprightPlane } from './editing/drawnUpr
 export { readSpacePlaces, type SpaceNames } from './editing/spacePlaceText'
 export type { Made } from './editing/made'
 export { readUprightPlaces, type UprightNames } from './editing/uprightPlaceText'
-export { lengthsExample, readLengths } from './editing/lengthsText'
+export { lengthsExample, lengthsText, readLengths } from './editing/lengthsText'
 export {
   addLevelEdits,
   elevationEdits,
@@ -248,6 +248,8 @@ export {
   levelAtEdits,
   removeLevelEdits,
   storeyHeightEdits,
+  storeyHeights,
+  storeyHeightsEdits,
 } from './editing/levels'
 export {
   familyEdits,

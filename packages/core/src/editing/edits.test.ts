@@ -15,6 +15,8 @@ import {
   levelAtEdits,
   removeLevelEdits,
   storeyHeightEdits,
+  storeyHeights,
+  storeyHeightsEdits,
 } from './levels'
 import { layoutOutline } from './outline'
 import { panelsInRings } from './panelsInRings'
@@ -59,6 +61,15 @@ describe('levels', () => {
         .sort((a, b) => a - b),
     ).toEqual([0, 3, 6.45, 9.45, 12.45])
     expect(storeyHeightEdits(document, at('Base'), 4)).toEqual([])
+  })
+
+  test('all storey heights at once: the base stays, a storey that keeps its height only moves', () => {
+    const { document } = tower()
+    expect(storeyHeights(recordsOf(document, 'level'))).toEqual([3, 3, 3, 3])
+    const next = after(document, storeyHeightsEdits(document, [4.2, 3, 3, 3.6]))
+    expect(storeyHeights(recordsOf(next, 'level'))).toEqual([4.2, 3, 3, 3.6])
+    expect(layoutsOf(next)).toEqual(layoutsOf(document))
+    expect(storeyHeightsEdits(document, [3, 3, 3, 3])).toEqual([])
   })
 
   test('another layout on one level splits the range; back again joins it', () => {

@@ -1,5 +1,5 @@
 import { pushAll } from '../outcome/lists'
-import type { NumberFormat } from '../units/format'
+import { formatValue, type NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 
 export type ReadLengths =
@@ -46,6 +46,20 @@ export function readLengths(text: string, format: NumberFormat, wanted: Wanted):
     if (lengths.length > limit) return refused(tooMany)
   }
   return lengths.length > 0 ? { ok: true, lengths } : refused(`The count is zero. Enter ${example}.`)
+}
+
+/** Lengths as one would type them, equal ones after one another with their count: `5 x 3.50, 4.20`. */
+export function lengthsText(lengths: readonly number[], format: NumberFormat): string {
+  const runs: { readonly text: string; count: number }[] = []
+  for (const length of lengths) {
+    const text = formatValue(length, 'length', format)
+    const last = runs.at(-1)
+    if (last?.text === text) last.count++
+    else runs.push({ text, count: 1 })
+  }
+  return runs
+    .map(({ text, count }) => (count > 1 ? `${count} x ${text}` : text))
+    .join(format.decimal === 'comma' ? '; ' : ', ')
 }
 
 const tooMany = `More than ${limit} at once are not allowed.`

@@ -25,6 +25,22 @@ export function storeyHeightEdits(document: Document, level: Level, height: numb
   }))
 }
 
+/** Heights of the storeys from the base up, m. */
+export const storeyHeights = (levels: readonly Pick<Level, 'elevation'>[]): readonly number[] => {
+  const elevations = levels.map(({ elevation }) => elevation).sort((a, b) => a - b)
+  return elevations.slice(1).map((elevation, i) => tidy(elevation - (elevations[i] ?? elevation)))
+}
+
+/** Other heights of all storeys, from the base up, as many as there are; the base stays. */
+export function storeyHeightsEdits(document: Document, heights: readonly number[]): readonly Edit[] {
+  const [base, ...others] = rising(document)
+  let elevation = base?.elevation ?? 0
+  return others.flatMap((before, i) => {
+    elevation = tidy(elevation + (heights[i] ?? 0))
+    return elevation === before.elevation ? [] : [{ id: before.id, before, after: { ...before, elevation } }]
+  })
+}
+
 /** Another layout on a level: ranges are split and joined so that every other level keeps its own. */
 export function layoutOfLevelEdits(
   document: Document,

@@ -7,6 +7,7 @@ import {
   formatValue,
   layoutOfLevelEdits,
   lengthsExample,
+  lengthsText,
   levelAtEdits,
   newLayout,
   ownLayoutEdits,
@@ -16,6 +17,8 @@ import {
   recordsOf,
   removeLevelEdits,
   storeyHeightEdits,
+  storeyHeights,
+  storeyHeightsEdits,
   unitOf,
   withTyped,
   type Level,
@@ -120,6 +123,7 @@ export const LevelLines = memo(function LevelLines() {
         />{' '}
         <small>{unitOf('length', format)}, without a layout</small>
       </Line>
+      {records.length > 2 && <StoreyHeights levels={records} />}
       {levels.map(({ id, layoutId }, i) => {
         const record = records.find((level) => level.id === id)
         return record ? (
@@ -130,6 +134,34 @@ export const LevelLines = memo(function LevelLines() {
     </Section>
   )
 })
+
+/** The heights of all storeys in one text, from the base up. */
+function StoreyHeights({ levels }: { readonly levels: readonly Level[] }) {
+  const getDocument = useGetDocument()
+  const edit = useEdit()
+  const format = useFormat()
+  const heights = storeyHeights(levels)
+  const shown = lengthsText(heights, format)
+  const set = (text: string): string | undefined => {
+    const example = lengthsExample('storeys', format)
+    const read = readLengths(text, format, { name: 'storey', example, least: 0.1, most: 100 })
+    if (!read.ok) return read.problem
+    if (read.lengths.length !== heights.length)
+      return `Enter ${heights.length} heights, one for each storey; these are ${read.lengths.length}.`
+    // a height that reads as it did keeps the digits that the format does not show
+    const wanted = read.lengths.map((length, i) => {
+      const before = heights[i] ?? length
+      return formatValue(length, 'length', format) === formatValue(before, 'length', format) ? before : length
+    })
+    return edit.apply(`Storey heights ${text}`, storeyHeightsEdits(getDocument(), wanted))
+  }
+  return (
+    <Line reference="storey heights">
+      <TextLine label="Storey heights from the base up" value={shown} maxLength={600} onCommit={set} />{' '}
+      <small>{unitOf('length', format)}, from the base up</small>
+    </Line>
+  )
+}
 
 /** Where the ground is: what lies lower has no wind, and heights in the wind count from it. */
 function GroundLine() {
