@@ -4,7 +4,7 @@ import { demo } from './support'
 
 test('dark colours: on every step nothing serious for axe, kept over a reload, and back', async ({ page }) => {
   await page.goto(`${demo}/basis`)
-  await page.getByRole('button', { name: 'Switch to dark colours' }).click()
+  await page.getByRole('button', { name: 'Switch to dark appearance' }).click()
   for (const step of ['basis', 'building', 'actions', 'paths', 'combinations', 'envelopes', 'handover']) {
     await page.goto(`${demo}/${step}`)
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')
@@ -12,7 +12,7 @@ test('dark colours: on every step nothing serious for axe, kept over a reload, a
     const { violations } = await new AxeBuilder({ page }).withRules(['color-contrast']).analyze()
     expect(violations.flatMap(({ nodes }) => nodes.map(({ html }) => html))).toEqual([])
   }
-  await page.getByRole('button', { name: 'Switch to light colours' }).click()
+  await page.getByRole('button', { name: 'Switch to light appearance' }).click()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'light')
 })
 

@@ -33,6 +33,12 @@ const problems = texts.flatMap(({ file, line, text }) =>
     return found && !excused(text) ? [`${file}:${line} “${found[0].trim()}” (${instead}): ${text}`] : []
   }),
 )
+// a family may say these otherwise: see `inWordsOf`; names of kinds (useEdit.ts) are said so where they are shown
+const ofFamilies =
+  /\b(?:storeys?|centres?|metres?|(?:un)?favourable|neighbours?|colours?|aluminium|imposed|permanent)\b/i
+for (const { file, line, text, worded } of texts)
+  if (!worded && /^apps\/web\/src\/(?!compute\/useEdit)/.test(file) && ofFamilies.test(text) && !/^\w+\.$/.test(text))
+    problems.push(`${file}:${line} is not in the words of the family in use (inWords): ${text}`)
 for (const { file, line, name, label } of read.flatMap(({ apart }) => apart))
   problems.push(`${file}:${line} the accessible name “${name}” does not contain the label “${label}”`)
 exceptions.forEach(([part, reason], i) => {

@@ -33,7 +33,7 @@ export const views = [
     address: `${demo}/actions?shown=area`,
     shows: 'Floor loads',
     then: async (page) => {
-      await press('Switch to dark colours')(page)
+      await press('Switch to dark appearance')(page)
       await page.getByRole('img', { name: 'Section through the floor, to scale' }).first().scrollIntoViewIfNeeded()
     },
   },

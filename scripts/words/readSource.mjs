@@ -106,6 +106,12 @@ function nameApart(node) {
   return /[A-Za-z]/.test(label) && !name.toLowerCase().includes(label.toLowerCase()) ? { name, label } : undefined
 }
 
+/** Whether a text is said in the words of the family in use: it stands in a call of `inWords`. */
+function isWorded(node) {
+  for (let at = node.parent; at; at = at.parent) if (ts.isCallExpression(at) && nameOf(at) === 'inWords') return true
+  return false
+}
+
 /** Of a file of TypeScript every visible text, and where an accessible name does not contain its label; each with its line. */
 export function readSource(root, file) {
   const source = fs.readFileSync(path.join(root, file), 'utf8')
@@ -115,7 +121,7 @@ export function readSource(root, file) {
   const at = (node) => ({ file, line: tree.getLineAndCharacterOfPosition(node.getStart()).line + 1 })
   const add = (node, text) => {
     const words = joined(text)
-    if (/[A-Za-z]/.test(words)) texts.push({ ...at(node), text: words })
+    if (/[A-Za-z]/.test(words)) texts.push({ ...at(node), text: words, worded: isWorded(node) })
   }
   const visit = (node) => {
     if (ts.isJsxText(node)) add(node, node.text)

@@ -133,12 +133,27 @@ function* textsIn(value: unknown, at: string): Generator<readonly [text: string,
     for (const [key, inner] of Object.entries(value)) yield* textsIn(inner, `${at}.${key}`)
 }
 
+/** Words that a family says otherwise: not in what its traces, concerns and cases say. */
+const notTheirs: Readonly<Record<FamilyId, RegExp>> = {
+  EN: /\b(?:live|dead) loads?\b|\bstory\b|\bcenter/i,
+  ASCE: /\bimposed\b|\bpermanent\b|\bstoreys?\b|\bcentre|\bmetre|favourable/i,
+  IS: /\bpermanent\b|\blive load|\bstory\b|\bcenter/i,
+  BS: /\bpermanent\b|\blive load|\bstory\b|\bcenter/i,
+}
+
+/** What is for programs, or is an answer's key: a case by its id, an action, a symbol, a column of a file. */
+const forPrograms =
+  /\.(?:id|ids|key|\w*Id|action|kind|rule|address|code|about|nature|field|group|principal|cases|said|words)$|^(?:csv|results)/
+const named = /\b(?:imposed|permanent)(?:[/.]|$)/
+
 test.each(projects)('$name: no trace, view, concern or file cites another family', ({ family, set }) => {
   const state = deriveProject(new Memo(), demoIn(family, set))
   const found = new Set<string>()
   const addresses = new Set(addressesOf(state))
   const look = (answer: unknown, of: string): void => {
     for (const [text, at] of textsIn(answer, of)) {
+      if (notTheirs[family].test(text) && !forPrograms.test(at) && !named.test(text))
+        found.add(`${at}: ${text.slice(0, 200)}`)
       if (elsewhere[family].test(text)) found.add(`${at}: ${text.slice(0, 200)}`)
       if (at.endsWith('.address') && addresses.size < 1200) addresses.add(text)
     }

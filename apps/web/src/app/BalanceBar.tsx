@@ -1,6 +1,7 @@
 import { formatQuantity, type Balance, type Edit } from '@hedrion/core'
 import { useEffect, useRef, useState } from 'react'
 import styled from 'styled-components'
+import { useWords } from '../compute/useWords'
 import { useDocumentState, useFormat, useSession } from '../compute/SessionContext'
 import { useCaseInView } from '../drawing/useCaseInView'
 import { useDraft } from '../sheet/draftStore'
@@ -66,6 +67,7 @@ const sentenceCase = (text: string): string => text.charAt(0).toUpperCase() + te
 const nothing = 1
 
 function Terms({ balance }: { readonly balance: Balance }) {
+  const inWords = useWords()
   const { caseId, applied, onMembers, atSupports, notCarried, handedOn } = balance
   if (handedOn === 'stiffElements') return <Held balance={balance} />
   if (handedOn)
@@ -73,8 +75,8 @@ function Terms({ balance }: { readonly balance: Balance }) {
       <>
         <Term name="applied" value={applied} address={`applied:${caseId}`} />
         <Word>
-          → passed to the frame analysis as {handedOn === 'barriers' ? 'barrier line loads' : 'storey forces'}; not in
-          these reactions
+          → passed to the frame analysis as {handedOn === 'barriers' ? 'barrier line loads' : inWords('storey forces')};
+          not in these reactions
         </Word>
       </>
     )

@@ -36,7 +36,7 @@ function ThemeButton() {
   const theme = useTheme()
   const other = theme === 'dark' ? 'light' : 'dark'
   return (
-    <Button kind="quiet" aria-label={`Switch to ${other} colours`} onPress={turnTheme}>
+    <Button kind="quiet" aria-label={`Switch to ${other} appearance`} onPress={turnTheme}>
       {other === 'dark' ? 'Dark' : 'Light'}
     </Button>
   )

@@ -1,5 +1,5 @@
 import type { Answer, Document, Kind, NumberFormat, Query, Rec, RecOf } from '@hedrion/core'
-import { recordsOf } from '@hedrion/core'
+import { familyOf, recordsOf } from '@hedrion/core'
 import { createContext, startTransition, useCallback, useContext, useEffect, useMemo, useState } from 'react'
 import { useStore } from 'zustand'
 import { useShallow } from 'zustand/react/shallow'
@@ -45,7 +45,8 @@ export function useFormat(): NumberFormat {
   const [basis] = useRecords('basis')
   const system = basis?.units ?? 'metric'
   const decimal = basis?.decimal ?? 'point'
-  return useMemo(() => ({ system, decimal }), [system, decimal])
+  const { words } = familyOf(basis?.family ?? 'EN')
+  return useMemo(() => ({ system, decimal, words }), [system, decimal, words])
 }
 
 interface Shown {

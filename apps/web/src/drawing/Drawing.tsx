@@ -105,7 +105,7 @@ export function Drawing(props: DrawingProps) {
           ref={frame}
           tabIndex={0}
           role="group"
-          aria-label={`${name}. Arrow keys select the nearest neighbour.`}
+          aria-label={`${name}. Arrow keys select the nearest object.`}
           data-testid="drawing"
           onKeyDown={onKeyDown}
           {...pointer}

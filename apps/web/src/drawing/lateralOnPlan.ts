@@ -1,4 +1,4 @@
-import { meanOf, type LateralView, type NumberFormat, type Point, type StoreyView } from '@hedrion/core'
+import { inWordsOf, meanOf, type LateralView, type NumberFormat, type Point, type StoreyView } from '@hedrion/core'
 import { said } from './said'
 import type { Label, Scene, Shape } from './scene'
 
@@ -81,6 +81,7 @@ function sharesOf(
     ]
   })
   const { centreOfMass: mass, centreOfStiffness: stiffness } = storey
+  const inWords = (text: string) => inWordsOf(format.words ?? [], text)
   return {
     shapes: [
       ...taken.map(({ at, way: [x, y] }): Shape => ({
@@ -104,8 +105,8 @@ function sharesOf(
         bold: true,
         priority: 92,
       })),
-      ...(mass ? [centreLabel('centre of mass', mass, -1)] : []),
-      ...(stiffness ? [centreLabel('centre of stiffness', stiffness, 1)] : []),
+      ...(mass ? [centreLabel(inWords('centre of mass'), mass, -1)] : []),
+      ...(stiffness ? [centreLabel(inWords('centre of stiffness'), stiffness, 1)] : []),
     ],
   }
 }

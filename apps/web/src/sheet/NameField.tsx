@@ -1,5 +1,6 @@
 import type { Drawn, GridLine, Level, LoadKey, Material, ReductionTable, Section, StoreyForces } from '@hedrion/core'
 import { kindNames, useEdit, useNote } from '../compute/useEdit'
+import { useWords } from '../compute/useWords'
 import { TextLine } from '../ui/TextLine'
 
 type Named = LoadKey | Section | Material | Level | StoreyForces | ReductionTable
@@ -18,9 +19,10 @@ const article = (noun: string): string => (/^[aeiou]/.test(noun) ? 'An' : 'A')
 export function NameField({ record, label, maxLength = 40 }: NameFieldProps) {
   const edit = useEdit()
   const note = useNote()
+  const inWords = useWords()
   const [field, value] = 'label' in record ? (['label', record.label] as const) : (['name', record.name] as const)
   const commit = (text: string): string | undefined => {
-    const noun = kindNames[record.kind].toLowerCase()
+    const noun = inWords(kindNames[record.kind]).toLowerCase()
     if (text === '') return `${article(noun)} ${noun} must have a ${field}.`
     return edit.set(record, note.text(record, field, value, text), { [field]: text })
   }

@@ -1,3 +1,4 @@
+import { uncapitalized } from '../outcome/letters'
 import type { ActionId, Family, LoadGroup } from '../standards/family'
 
 /** How the cases of an action may act. */
@@ -181,7 +182,7 @@ const apartFrom = (
     name: names.construction,
     nature: 'variable',
     rule: 'together',
-    cases: constructionCases(construction),
+    cases: constructionCases(construction, names),
     clause: clauses.construction,
   },
   {
@@ -202,12 +203,29 @@ const apartFrom = (
   },
 ]
 
-const constructionCases = ({ permanent, imposed }: OnPlan['construction']): readonly LoadCase[] => [
+const constructionCases = (
+  { permanent, imposed }: OnPlan['construction'],
+  names: Family['actionNames'],
+): readonly LoadCase[] => [
   ...(permanent
-    ? [{ id: constructionPermanent, name: 'construction, permanent', action: 'construction', group: null } as const]
+    ? [
+        {
+          id: constructionPermanent,
+          name: `construction, ${uncapitalized(names.permanent)}`,
+          action: 'construction',
+          group: null,
+        } as const,
+      ]
     : []),
   ...(imposed
-    ? [{ id: constructionImposed, name: 'construction, imposed', action: 'construction', group: null } as const]
+    ? [
+        {
+          id: constructionImposed,
+          name: `construction, ${uncapitalized(names.imposed)}`,
+          action: 'construction',
+          group: null,
+        } as const,
+      ]
     : []),
 ]
 

@@ -1,5 +1,6 @@
 import { recordIdOf } from '../document/labels'
 import type { Document, Random } from '../document/document'
+import { inWordsOf } from '../outcome/vocabulary'
 import { own } from '../outcome/own'
 import type { Concern, Severity } from '../outcome/outcome'
 import { formatQuantity, type NumberFormat } from '../units/format'
@@ -53,7 +54,8 @@ export function concernSentence({ code, data, more = 0 }: Concern, format: Numbe
   }
   const said = Object.fromEntries(Object.entries(fields).map(([field, kind]) => [field, text(field, kind)]))
   const words = sentence(said, data, (field, quantity) => formatQuantity(Number(data[field]), quantity, format))
-  return more > 0 ? `${words} There are ${more} more of this kind.` : words
+  const whole = more > 0 ? `${words} There are ${more} more of this kind.` : words
+  return inWordsOf(format.words ?? [], whole, Object.values(said))
 }
 
 /**

@@ -11,6 +11,15 @@ export function labelOf(document: Document, id: string): string {
   return 'name' in record ? record.name : ''
 }
 
+/** What a person named or gave as a source: names, labels and sources of all records. */
+export function* namesIn({ records }: Document): Generator<string> {
+  for (const record of records.values())
+    for (const field of ['name', 'label', 'source'] as const) {
+      const text = (record as Partial<Record<typeof field, string>>)[field]
+      if (text) yield text
+    }
+}
+
 const lookup =
   <K extends 'member' | 'panel' | 'patch' | 'wallRun' | 'section' | 'material'>(kind: K) =>
   (document: Document, id: string) => {

@@ -6,7 +6,8 @@ import { wallSourcesOf } from '../derivation/heads'
 import type { Memo } from '../derivation/memo'
 import { deriveProject, type ProjectState } from '../derivation/project'
 import type { Document } from '../document/document'
-import { labelOf } from '../document/labels'
+import { labelOf, namesIn } from '../document/labels'
+import { inWordsOf, saidOtherwise } from '../outcome/vocabulary'
 import { openRings } from '../editing/beamRings'
 import { layoutOutline } from '../editing/outline'
 import { csvFiles } from '../exchange/csv'
@@ -151,8 +152,14 @@ export function ask<Q extends Query>(state: ProjectState, query: Q): Answer<Q> {
   const answer = answers[query.kind] as unknown as (state: ProjectState, query: Q) => Answer<Q>
   const found = answer(state, query)
   const { family, layers } = state.standard
-  const { cited } = familyOf(family)
-  return cited && hasTraces.has(query.kind) ? recitedIn(found, (clause) => cited(layers, clause)) : found
+  const { cited, words } = familyOf(family)
+  if (!cited || !hasTraces.has(query.kind)) return found
+  // names that a person gave are not said in other words
+  const names = saidOtherwise(words, namesIn(state.document))
+  return recitedIn(found, {
+    cite: (clause) => cited(layers, clause),
+    say: (text) => inWordsOf(words, text, names),
+  })
 }
 
 /** What holds traces: methods that all families share are cited there as the family in use cites them. */

@@ -73,6 +73,7 @@ export interface Overview {
 export const formatOf = ({ basis }: Pick<ProjectState, 'basis'>): NumberFormat => ({
   system: basis?.units ?? 'metric',
   decimal: basis?.decimal ?? 'point',
+  words: familyOf(basis?.family ?? 'EN').words,
 })
 
 export function overview(state: ProjectState): Overview {

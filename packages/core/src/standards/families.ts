@@ -1,5 +1,6 @@
 import type { Layer } from '../document/recordKinds'
 import { uncapitalized } from '../outcome/letters'
+import { inWordsOf } from '../outcome/vocabulary'
 import { asceEditions } from './asce/editions'
 import { asceFamily } from './asce/family'
 import { bsFamily } from './bs/family'
@@ -9,11 +10,20 @@ import type { ActionId, Family, FamilyId } from './family'
 import { isFamily } from './is/family'
 import { resolveLayers, type Standard, type StandardLayer } from './layer'
 
+/** Meanings of parameters come from tables that families share. */
+function inItsWords(family: Family): Family {
+  const meanings = Object.entries(family.meanings).map(([key, meaning]) => [
+    key,
+    { ...meaning, name: inWordsOf(family.words, meaning.name) },
+  ])
+  return { ...family, meanings: Object.fromEntries(meanings) as Family['meanings'] }
+}
+
 export const families: Readonly<Record<FamilyId, Family>> = {
   EN: enFamily,
-  ASCE: asceFamily,
-  IS: isFamily,
-  BS: bsFamily,
+  ASCE: inItsWords(asceFamily),
+  IS: inItsWords(isFamily),
+  BS: inItsWords(bsFamily),
 }
 
 /** Groups of uses that keep a part of their load when they are reduced, of whichever family. */

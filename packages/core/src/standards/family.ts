@@ -1,4 +1,5 @@
 import type { Basis } from '../document/recordKinds'
+import type { Vocabulary } from '../outcome/vocabulary'
 import type { UseSort } from '../document/useSorts'
 import type { Quantity } from '../units/quantity'
 import type { Table } from '../trace/table'
@@ -135,6 +136,8 @@ export interface Family {
   readonly leastPartitionsOf?: readonly string[]
   /** A use whose load goes by the pitch of the roof that it lies on. */
   readonly pitched?: { readonly use: string; readonly rule: 'lessPerDegree' | 'toSixty' }
+  /** The family's words for those of the product's texts; empty where they are the same. */
+  readonly words: Vocabulary
   /** Actions as the family calls them, the first letter large. */
   readonly actionNames: Readonly<Record<ActionId, string>>
   /** Why the cases of an action belong together. */
@@ -147,6 +150,9 @@ export interface Family {
   readonly derivesWind: boolean
   readonly mass: MassRule
 }
+
+/** Of families that speak of dead and imposed load. */
+export const deadForPermanent: Vocabulary = [['permanent', 'dead']]
 
 /** Names of actions that all families share. */
 export const sharedActionNames = {

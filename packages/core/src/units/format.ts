@@ -1,8 +1,11 @@
+import type { Vocabulary } from '../outcome/vocabulary'
 import { displayFactor, displayUnits, type Quantity, type UnitSystem } from './quantity'
 
+/** How a project writes: its units, its decimal sign, and the words of its family where they are others than the product's. */
 export interface NumberFormat {
   readonly system: UnitSystem
   readonly decimal: 'point' | 'comma'
+  readonly words?: Vocabulary
 }
 
 export const metricPoint: NumberFormat = { system: 'metric', decimal: 'point' }

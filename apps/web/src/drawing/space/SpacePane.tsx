@@ -64,7 +64,7 @@ export function SpacePane({ area, member, lit = nothing, drawing }: SpacePanePro
         ref={frame}
         tabIndex={0}
         role="group"
-        aria-label="Drawing, building in 3D. Arrow keys select the nearest neighbour, with Shift they rotate the view."
+        aria-label="Drawing, building in 3D. Arrow keys select the nearest object, with Shift they rotate the view."
         data-testid="drawing"
         {...handlers}
       >

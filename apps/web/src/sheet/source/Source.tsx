@@ -1,6 +1,7 @@
 import { formatQuantity, sourceSays, type Answer, type Query } from '@hedrion/core'
 import styled from 'styled-components'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
+import { useWords } from '../../compute/useWords'
 import { LevelsDrawn } from './LevelsDrawn'
 import { PartsDrawn } from './PartsDrawn'
 import { StandardTable } from './StandardTable'
@@ -30,8 +31,9 @@ export function Source({ parameter }: { readonly parameter: string }) {
 type Found = NonNullable<Answer<Extract<Query, { kind: 'source' }>>>
 
 function Picture({ picture }: Pick<Found, 'picture'>) {
+  const inWords = useWords()
   if (!picture) return null
-  const says = sourceSays[picture.says]
+  const says = inWords(sourceSays[picture.says])
   const none = picture.kind === 'parts' ? picture.parts.length === 0 : picture.levels.every(({ value }) => value === 0)
   if (none) return <Said>Not used in this project.</Said>
   return (

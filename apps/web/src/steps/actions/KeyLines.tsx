@@ -1,6 +1,7 @@
 import { HatchLine } from './HatchLine'
 import { memo } from 'react'
 import { blankLoadKey, givenHatch, newId, type BuildUp, type Layout, type LoadKey } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useAnswer, useRecord, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
@@ -60,6 +61,7 @@ export const KeyLines = memo(function KeyLines({ layout }: { readonly layout: La
 })
 
 const KeySection = memo(function KeySection({ loadKey, here }: { readonly loadKey: LoadKey; readonly here: boolean }) {
+  const inWords = useWords()
   const edit = useEdit()
   const stages = useRecords('constructionStage').filter(({ key }) => key === loadKey.id)
   const loads = useAnswer({ kind: 'keys' })?.find(({ key }) => key.id === loadKey.id)
@@ -84,7 +86,7 @@ const KeySection = memo(function KeySection({ loadKey, here }: { readonly loadKe
     >
       {buildUp?.kind === 'buildUp' && <BuildUpLines buildUp={buildUp} slabs={slabs} />}
       <Line
-        reference="permanent"
+        reference={inWords('permanent')}
         result={
           loads && <Value value={loads.buildUp.value} quantity="pressure" address={`key:${loadKey.id}:buildUp`} />
         }

@@ -1,5 +1,6 @@
 import { loadTableLimits, readLoadTable, tableExamples, type Layout } from '@hedrion/core'
 import { useCallback } from 'react'
+import { useWords } from '../../compute/useWords'
 import { useAnswer, useDocument, useFormat } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { countOf } from '../../sheet/countOf'
@@ -7,6 +8,7 @@ import { TableSection, type TableReading } from '../../sheet/TableSection'
 
 /** Point loads and line loads of a layout from a table, such as a list of machines. */
 export function LoadTable({ layout }: { readonly layout: Layout }) {
+  const inWords = useWords()
   const document = useDocument()
   const format = useFormat()
   const edit = useEdit()
@@ -36,7 +38,9 @@ export function LoadTable({ layout }: { readonly layout: Layout }) {
     <TableSection
       title="Loads from a table"
       about="One row per load, e.g. an equipment list or walls as line loads."
-      help="Headings: source, from, load; to for a line load; use for an imposed load; label, nature; or x1, y1, x2, y2 instead of from and to. Units as in “load, kN”."
+      help={inWords(
+        'Headings: source, from, load; to for a line load; use for an imposed load; label, nature; or x1, y1, x2, y2 instead of from and to. Units as in “load, kN”.',
+      )}
       label="Table of loads"
       example={tableExamples({ document, layout, format }).loads}
       limit={loadTableLimits.characters}

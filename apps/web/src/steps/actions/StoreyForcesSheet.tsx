@@ -1,4 +1,5 @@
 import { earthquakeRuleOf, formatQuantity, lateralCase, newId, type StoreyForces } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { Chain } from '../../sheet/Chain'
@@ -15,10 +16,11 @@ import { QuantityField } from '../../ui/QuantityField'
 
 /** Storey forces that go with the weight of the levels, or as typed. */
 export function StoreyForcesSheet({ caseId }: { readonly caseId: string }) {
+  const inWords = useWords()
   const record = useRecords('storeyForces').find(({ id }) => lateralCase(id) === caseId)
-  if (!record) return <Sheet title="Storey forces">{null}</Sheet>
+  if (!record) return <Sheet title={inWords('Storey forces')}>{null}</Sheet>
   return (
-    <Sheet title={record.name} scope="horizontal, at the centre of mass of each level">
+    <Sheet title={record.name} scope={inWords('horizontal, at the centre of mass of each level')}>
       <Push record={record} />
       <Levels record={record} caseId={caseId} />
       <StoreyForcesList />
@@ -28,11 +30,12 @@ export function StoreyForcesSheet({ caseId }: { readonly caseId: string }) {
 }
 
 function Push({ record }: { readonly record: StoreyForces }) {
+  const inWords = useWords()
   const edit = useEdit()
   const fieldOf = useFieldOf()
   const [, change] = useLook()
   const remove = () => {
-    edit.remove(`Storey forces ${record.name} deleted`, [record])
+    edit.remove(`${inWords('Storey forces')} ${record.name} deleted`, [record])
     change({ case: null })
   }
   return (
@@ -45,7 +48,7 @@ function Push({ record }: { readonly record: StoreyForces }) {
       }
     >
       <Line reference="name">
-        <NameField label="Name of the storey forces" record={record} maxLength={60} />
+        <NameField label={inWords('Name of the storey forces')} record={record} maxLength={60} />
       </Line>
       <Line reference="direction">
         <QuantityField {...fieldOf(record, 'angle', 'direction of the force', 'angle', { min: -7, max: 7 })} /> from
@@ -53,8 +56,8 @@ function Push({ record }: { readonly record: StoreyForces }) {
       </Line>
       <RuleLines record={record} />
       <Line reference="eccentricity">
-        <QuantityField {...fieldOf(record, 'aside', 'eccentricity', 'length', { min: -1000, max: 1000 })} /> from the
-        centre of mass, to the left of the force
+        <QuantityField {...fieldOf(record, 'aside', 'eccentricity', 'length', { min: -1000, max: 1000 })} />
+        {inWords(' from the centre of mass, to the left of the force')}
       </Line>
     </Section>
   )
@@ -62,6 +65,7 @@ function Push({ record }: { readonly record: StoreyForces }) {
 
 /** A percentage of weight of each level; or the family's clauses for earthquakes, where it has some. */
 function RuleLines({ record }: { readonly record: StoreyForces }) {
+  const inWords = useWords()
   const fieldOf = useFieldOf()
   const choiceOf = useChoiceOf()
   const [basis] = useRecords('basis')
@@ -77,7 +81,9 @@ function RuleLines({ record }: { readonly record: StoreyForces }) {
     <>
       {(rule !== null || isEarthquake) && (
         <Line reference="derived from">
-          <Choice {...choiceOf(record, 'rule', 'derived from', { label: 'Basis of storey forces', options: rules })} />
+          <Choice
+            {...choiceOf(record, 'rule', 'derived from', { label: inWords('Basis of storey forces'), options: rules })}
+          />
         </Line>
       )}
       {!isEarthquake && (
@@ -110,6 +116,7 @@ function RuleLines({ record }: { readonly record: StoreyForces }) {
 }
 
 function Levels({ record, caseId }: { readonly record: StoreyForces; readonly caseId: string }) {
+  const inWords = useWords()
   const edit = useEdit()
   const format = useFormat()
   const lateral = useAnswer({ kind: 'lateral', caseId })
@@ -117,11 +124,11 @@ function Levels({ record, caseId }: { readonly record: StoreyForces; readonly ca
     const others = record.forces.filter((entry) => entry.level !== levelId)
     const forces = force === null ? others : [...others, { level: levelId as `level:${string}`, force }]
     const said = force === null ? 'by weight' : formatQuantity(force, 'force', format)
-    return edit.set(record, `Storey forces ${record.name}: level ${level} ${said}`, { forces })
+    return edit.set(record, `${inWords('Storey forces')} ${record.name}: level ${level} ${said}`, { forces })
   }
   if (!lateral) return null
   return (
-    <Section title="Storey forces">
+    <Section title={inWords('Storey forces')}>
       {lateral.storeys.map(({ levelId, level, force, point }) => (
         <Line
           key={levelId}
@@ -158,8 +165,9 @@ function Levels({ record, caseId }: { readonly record: StoreyForces; readonly ca
         along the force
       </Line>
       <Note>
-        A separate case that is not combined. Its distribution per storey is shown in Paths and exported with the storey
-        forces.
+        {inWords(
+          'A separate case that is not combined. Its distribution per storey is shown in Paths and exported with the storey forces.',
+        )}
       </Note>
     </Section>
   )
@@ -167,6 +175,7 @@ function Levels({ record, caseId }: { readonly record: StoreyForces; readonly ca
 
 /** All of them, each with its case; and a new one. */
 export function StoreyForcesList() {
+  const inWords = useWords()
   const records = useRecords('storeyForces')
   const edit = useEdit()
   const [look, change] = useLook()
@@ -174,7 +183,7 @@ export function StoreyForcesList() {
     const record: StoreyForces = {
       kind: 'storeyForces',
       id: newId('storeyForces', Math.random),
-      name: `Storey forces ${records.length + 1}`,
+      name: `${inWords('Storey forces')} ${records.length + 1}`,
       angle: records.length % 2 === 0 ? 0 : Math.PI / 2,
       rule: 'share',
       period: null,
@@ -187,7 +196,7 @@ export function StoreyForcesList() {
   }
   return (
     <Section
-      title="Storey forces by weight"
+      title={inWords('Storey forces by weight')}
       aside={
         <Button kind="link" onPress={add}>
           Add
@@ -196,8 +205,9 @@ export function StoreyForcesList() {
     >
       {records.length === 0 && (
         <Note>
-          None. Applied at the centre of mass of each level, e.g. notional horizontal forces or a first estimate of
-          seismic forces.
+          {inWords(
+            'None. Applied at the centre of mass of each level, e.g. notional horizontal forces or a first estimate of seismic forces.',
+          )}
         </Note>
       )}
       {records.map((record) => (

@@ -8,6 +8,7 @@ import {
   type StretchView,
   type SurfaceView,
 } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { Line, Note, Section, Warm } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
@@ -82,6 +83,7 @@ function OtherCases({ view: { cases } }: { readonly view: SurfaceView }) {
 }
 
 function Taken({ view, stretch }: { readonly view: SurfaceView; readonly stretch: StretchView }) {
+  const inWords = useWords()
   const lost = Math.abs(view.notCarried) >= 1
   return (
     <>
@@ -106,8 +108,9 @@ function Taken({ view, stretch }: { readonly view: SurfaceView; readonly stretch
       )}
       {view.inDerivedWind && (
         <Note>
-          Within the wind rectangle, whose storey forces include this pressure. Applied to members for bending only, and
-          not added to the levels again.
+          {inWords(
+            'Within the wind rectangle, whose storey forces include this pressure. Applied to members for bending only, and not added to the levels again.',
+          )}
         </Note>
       )}
     </>

@@ -1,4 +1,5 @@
 import { reductionReason, type KeyLoads, type LoadKey, type Traced } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useAnswer, useRecord, useRecords } from '../../compute/SessionContext'
 import { FromMemory } from '../../sheet/FromMemory'
 import { Line } from '../../sheet/Sheet'
@@ -73,6 +74,7 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
 
 /** Whether its imposed load may be reduced, and why. */
 function Reduced({ loadKey, loads }: { readonly loadKey: LoadKey; readonly loads: KeyLoads }) {
+  const inWords = useWords()
   const choiceOf = useChoiceOf()
   const [basis] = useRecords('basis')
   const own = useRecord(basis?.reductionTable ?? undefined)
@@ -87,7 +89,7 @@ function Reduced({ loadKey, loads }: { readonly loadKey: LoadKey; readonly loads
         <>
           {', '}
           <Choice
-            {...choiceOf(loadKey, 'reducible', 'reduction by area or storeys', {
+            {...choiceOf(loadKey, 'reducible', inWords('reduction by area or storeys'), {
               label: `Reduction of ${loadKey.name}`,
               options: [
                 ['byUse', 'as for its use'],

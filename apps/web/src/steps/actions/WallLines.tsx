@@ -10,6 +10,7 @@ import {
   withoutStretch,
   type WallRun,
 } from '@hedrion/core'
+import { useWords, type InWords } from '../../compute/useWords'
 import { useAnswer, useFormat, useGetDocument, useRecord } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
@@ -30,13 +31,14 @@ import { OpeningsLine } from './OpeningsLine'
 import { PlaceOfWalls } from './PlaceOfWalls'
 import { WallPicture } from './WallPicture'
 
-export const heightRules = [
-  ['lessBeam', 'storey height less beam depth'],
-  ['lessSlab', 'storey height less slab depth'],
-  ['lessBoth', 'storey height less beam and slab depth'],
-  ['storey', 'full storey height (facade)'],
-  ['typed', 'typed'],
-] as const
+export const heightRules = (inWords: InWords) =>
+  [
+    ['lessBeam', inWords('storey height less beam depth')],
+    ['lessSlab', inWords('storey height less slab depth')],
+    ['lessBoth', inWords('storey height less beam and slab depth')],
+    ['storey', inWords('full storey height (facade)')],
+    ['typed', 'typed'],
+  ] as const
 
 interface WallLinesProps {
   readonly run: WallRun
@@ -170,6 +172,8 @@ function heightOf(
 
 /** What is typed of one wall run, or of several at once. */
 export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: readonly WallRun[] }) {
+  const inWords = useWords()
+  const rules = heightRules(inWords)
   const edit = useEdit()
   const note = useNote()
   const fieldOf = useFieldOf()
@@ -182,11 +186,11 @@ export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: re
           label="Net height"
           value={rule}
           placeholder={severalWord}
-          options={heightRules}
+          options={rules}
           onChange={(heightRule) =>
             edit.setEach(
               runs,
-              note.text(runs, 'net height', wordOf(heightRules, rule), wordOf(heightRules, heightRule)),
+              note.text(runs, 'net height', wordOf(rules, rule), wordOf(rules, heightRule)),
               ({ height }) => ({
                 heightRule,
                 ...(heightRule === 'typed' && height === null ? { height: 3 } : {}),
@@ -197,7 +201,7 @@ export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: re
         {rule === 'typed' && (
           <QuantityField {...fieldOf(runs, 'height', 'height of the wall', 'length', { min: 0.01, max: 100 })} />
         )}
-        <Several records={runs} textOf={({ heightRule }) => wordOf(heightRules, heightRule)} />
+        <Several records={runs} textOf={({ heightRule }) => wordOf(rules, heightRule)} />
       </Line>
       <Later>
         <OpeningsLine runs={runs} />

@@ -7,6 +7,7 @@ import {
   type WallSurface,
   typedExample,
 } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useFormat } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
@@ -42,6 +43,7 @@ interface WallSurfaceLinesProps {
 
 /** The picked wall surfaces: what presses on them, how they span, and who takes it. */
 export const WallSurfaceLines = memo(function WallSurfaceLines({ surfaces, levelId, caseId }: WallSurfaceLinesProps) {
+  const inWords = useWords()
   const [first] = surfaces
   if (!first) return null
   const alone = surfaces.length === 1
@@ -52,8 +54,9 @@ export const WallSurfaceLines = memo(function WallSurfaceLines({ surfaces, level
         <Extent surfaces={surfaces} />
         {alone && <Openings surface={first} />}
         <Note>
-          In the storey below this level. No self-weight: add a wall run for that. Beams, columns, girts and posts in
-          its plane resist the pressure; braces and ties do not.
+          {inWords(
+            'In the storey below this level. No self-weight: add a wall run for that. Beams, columns, girts and posts in its plane resist the pressure; braces and ties do not.',
+          )}
         </Note>
         <ConcernsHere ids={surfaces.map(({ id }) => id).join()} />
       </Section>

@@ -7,6 +7,7 @@ import {
   type BuildingPart,
   type WindResult,
 } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
@@ -34,11 +35,12 @@ export function WindSheet({ caseId }: { readonly caseId: string }) {
 
 /** Where no wind is derived: the storey forces that come of pressure on wall surfaces. */
 function PressureAlone({ caseId }: { readonly caseId: string }) {
+  const inWords = useWords()
   const applied = useAnswer({ kind: 'why', address: `applied:${caseId}` })
   const terms = applied?.basis.kind === 'sum' ? applied.basis.terms : []
   return (
     <Sheet title="Wind" scope="as pressure on pressure surfaces">
-      <Section title="Storey forces">
+      <Section title={inWords('Storey forces')}>
         {terms.map(({ label, value, address }) => (
           <Line key={label} result={<Value value={value} quantity="force" address={address} />}>
             {label}
@@ -223,9 +225,10 @@ function Coefficients({ result, caseId }: { readonly result: WindResult; readonl
 }
 
 function StoreyForces({ result, caseId }: { readonly result: WindResult; readonly caseId: string }) {
+  const inWords = useWords()
   const levels = useRecords('level')
   return (
-    <Section title="Storey forces">
+    <Section title={inWords('Storey forces')}>
       {[...result.storeys].reverse().map(({ force, trace }) => (
         <Line
           key={force.levelId}
@@ -241,7 +244,9 @@ function StoreyForces({ result, caseId }: { readonly result: WindResult; readonl
         along the wind
       </Line>
       <Beside caseId={caseId} derived={result.total} />
-      <Note>Their distribution per storey is shown in Paths; they are also exported to the frame analysis.</Note>
+      <Note>
+        {inWords('Their distribution per storey is shown in Paths; they are also exported to the frame analysis.')}
+      </Note>
     </Section>
   )
 }

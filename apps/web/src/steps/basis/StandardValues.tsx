@@ -1,5 +1,6 @@
 import { formatValue, ownLayerName, ownValueEdits, type ResolvedValue } from '@hedrion/core'
 import { memo } from 'react'
+import { useWords } from '../../compute/useWords'
 import { useAnswer, useFormat, useGetDocument } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { FromMemory } from '../../sheet/FromMemory'
@@ -13,6 +14,7 @@ import { groupOfValue, valueGroups } from './valueGroups'
 
 /** Every value of the standard in use: what a layer replaced is struck through, the project's own can be taken back. */
 export function StandardValues() {
+  const inWords = useWords()
   const standard = useAnswer({ kind: 'standard' })
   const values = standard?.values ?? []
   const changed = values.filter(({ replaced }) => replaced.length > 0)
@@ -21,7 +23,7 @@ export function StandardValues() {
       title="Values of the standard"
       aside={<small>{changed.length === 0 ? 'as recommended' : `${changed.length} replaced`}</small>}
     >
-      {valueGroups.map(([, title], i) => {
+      {valueGroups(inWords).map(([, title], i) => {
         const entries = values.filter(({ key }) => groupOfValue(key) === i)
         return entries.length > 0 && <Group key={title} title={title} entries={entries} />
       })}

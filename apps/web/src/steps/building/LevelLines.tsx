@@ -27,6 +27,7 @@ import {
 } from '@hedrion/core'
 import { useStore } from 'zustand'
 import { useShallow } from 'zustand/react/shallow'
+import { useWords } from '../../compute/useWords'
 import {
   useAnswer,
   useDocumentState,
@@ -57,6 +58,7 @@ const ownCopies: Readonly<Record<OwnReach, { readonly words: string; readonly no
 
 /** Levels from the roof down: name, height of the storey below, elevation, layout. */
 export const LevelLines = memo(function LevelLines() {
+  const inWords = useWords()
   const getDocument = useGetDocument()
   const records = useRecords('level')
   const overview = useAnswer({ kind: 'overview' })
@@ -69,7 +71,7 @@ export const LevelLines = memo(function LevelLines() {
   const example = lengthsExample('storeys', format)
   const addSeveral = (text: string): string | undefined => {
     if (text === '') return undefined
-    const read = readLengths(text, format, { name: 'storey', example, least: 0.1, most: 100 })
+    const read = readLengths(text, format, { name: inWords('storey'), example, least: 0.1, most: 100 })
     if (!read.ok) return read.problem
     const count = read.lengths.length
     return edit.apply(
@@ -109,8 +111,14 @@ export const LevelLines = memo(function LevelLines() {
         </span>
       }
     >
-      <Line reference="more storeys">
-        <TextLine label="More storeys" value="" maxLength={200} placeholder={example} onCommit={addSeveral} />
+      <Line reference={inWords('more storeys')}>
+        <TextLine
+          label={inWords('More storeys')}
+          value=""
+          maxLength={200}
+          placeholder={example}
+          onCommit={addSeveral}
+        />
       </Line>
       <Line reference="add level">
         at elevation{' '}
@@ -137,6 +145,7 @@ export const LevelLines = memo(function LevelLines() {
 
 /** The heights of all storeys in one text, from the base up. */
 function StoreyHeights({ levels }: { readonly levels: readonly Level[] }) {
+  const inWords = useWords()
   const getDocument = useGetDocument()
   const edit = useEdit()
   const format = useFormat()
@@ -144,20 +153,20 @@ function StoreyHeights({ levels }: { readonly levels: readonly Level[] }) {
   const shown = lengthsText(heights, format)
   const set = (text: string): string | undefined => {
     const example = lengthsExample('storeys', format)
-    const read = readLengths(text, format, { name: 'storey', example, least: 0.1, most: 100 })
+    const read = readLengths(text, format, { name: inWords('storey'), example, least: 0.1, most: 100 })
     if (!read.ok) return read.problem
     if (read.lengths.length !== heights.length)
-      return `Enter ${heights.length} heights, one for each storey; these are ${read.lengths.length}.`
+      return inWords(`Enter ${heights.length} heights, one for each storey; these are ${read.lengths.length}.`)
     // a height that reads as it did keeps the digits that the format does not show
     const wanted = read.lengths.map((length, i) => {
       const before = heights[i] ?? length
       return formatValue(length, 'length', format) === formatValue(before, 'length', format) ? before : length
     })
-    return edit.apply(`Storey heights ${text}`, storeyHeightsEdits(getDocument(), wanted))
+    return edit.apply(`${inWords('Storey heights')} ${text}`, storeyHeightsEdits(getDocument(), wanted))
   }
   return (
-    <Line reference="storey heights">
-      <TextLine label="Storey heights from the base up" value={shown} maxLength={600} onCommit={set} />{' '}
+    <Line reference={inWords('storey heights')}>
+      <TextLine label={inWords('Storey heights from the base up')} value={shown} maxLength={600} onCommit={set} />{' '}
       <small>{unitOf('length', format)}, from the base up</small>
     </Line>
   )
@@ -183,6 +192,7 @@ interface LevelLineProps {
 }
 
 function LevelLine({ level, layoutId, isBase }: LevelLineProps) {
+  const inWords = useWords()
   const getDocument = useGetDocument()
   const edit = useEdit()
   const note = useNote()
@@ -215,7 +225,7 @@ function LevelLine({ level, layoutId, isBase }: LevelLineProps) {
       {height !== null && (
         <>
           <QuantityField
-            label={`Height of the storey below level ${level.name}`}
+            label={`${inWords('Height of the storey below level')} ${level.name}`}
             quantity="length"
             format={format}
             value={height}
@@ -230,7 +240,7 @@ function LevelLine({ level, layoutId, isBase }: LevelLineProps) {
               value === null
                 ? 'Enter a height.'
                 : edit.apply(
-                    note.value(level, 'storey height', 'length', height, value),
+                    note.value(level, inWords('storey height'), 'length', height, value),
                     storeyHeightEdits(getDocument(), level, value),
                   )
             }

@@ -2,6 +2,7 @@ import { buildingEdits, hallSentence, openingSentence, readNewBuilding, seededRa
 import { useMemo, useState, type KeyboardEvent } from 'react'
 import { TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
+import { useWords } from '../../compute/useWords'
 import { useGetDocument, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { Drawing } from '../../drawing/Drawing'
@@ -15,6 +16,7 @@ const nothing: readonly string[] = []
 
 /** New building begins with one sentence; the drawing grows while it is typed. */
 export function OpeningSentence() {
+  const inWords = useWords()
   const edit = useEdit()
   const [basis] = useRecords('basis')
   const family = basis?.family ?? 'EN'
@@ -51,8 +53,9 @@ export function OpeningSentence() {
       sheet={
         <Sheet title="New building">
           <Note>
-            Describe it in one line. Everything can be edited later; sections are assumed and marked as such. A frame of
-            bays and storeys, or{' '}
+            {inWords(
+              'Describe it in one line. Everything can be edited later; sections are assumed and marked as such. A frame of bays and storeys, or',
+            )}{' '}
             <Button kind="link" onPress={() => setText(text === hallSentence ? openingSentence : hallSentence)}>
               {text === hallSentence ? 'start with a frame' : 'start with a hall'}
             </Button>

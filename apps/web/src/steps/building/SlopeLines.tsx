@@ -1,4 +1,5 @@
 import { formatQuantity, heightOn, type Slope, largest } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useFormat } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { Working } from '../../sheet/Chain'
@@ -14,6 +15,7 @@ import { SlopePicture } from './SlopePicture'
 
 /** Pitch, fall and eaves of the picked planes of a roof. */
 export function SlopeLines({ slopes }: { readonly slopes: readonly Slope[] }) {
+  const inWords = useWords()
   const fieldOf = useFieldOf()
   const format = useFormat()
   const edit = useEdit()
@@ -64,7 +66,7 @@ export function SlopeLines({ slopes }: { readonly slopes: readonly Slope[] }) {
           <SlopePicture slope={first} />
         </>
       )}
-      <Note>Self-weight and build-ups use true lengths and areas; imposed loads use plan area.</Note>
+      <Note>{inWords('Self-weight and build-ups use true lengths and areas; imposed loads use plan area.')}</Note>
       <ConcernsHere ids={slopes.map(({ id }) => id).join()} />
     </Section>
   )

@@ -1,4 +1,5 @@
 import { distance, expanded, type StiffElement } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useAnswer, useRecords } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { stiffNames } from '../../drawing/stiffPart'
@@ -19,6 +20,7 @@ const sorts = (Object.keys(stiffNames) as (keyof typeof stiffNames)[]).map((sort
 
 /** What holds a floor against horizontal forces: what it is, and how stiff that makes it. */
 export function StiffLines({ elements }: { readonly elements: readonly StiffElement[] }) {
+  const inWords = useWords()
   const choiceOf = useChoiceOf()
   const fieldOf = useFieldOf()
   const { level } = useLevel()
@@ -59,8 +61,9 @@ export function StiffLines({ elements }: { readonly elements: readonly StiffElem
       )}
       {alone && level && sort !== 'given' && <Stiffness address={`stiffness:${expanded(first.id, level.id)}`} />}
       <Note>
-        Resists horizontal force along its line from this level to the next below. No self-weight: add a wall run for
-        that. Its share of the storey forces is shown in Paths.
+        {inWords(
+          'Resists horizontal force along its line from this level to the next below. No self-weight: add a wall run for that. Its share of the storey forces is shown in Paths.',
+        )}
       </Note>
       <ConcernsHere ids={elements.map(({ id }) => id).join()} />
     </Section>
@@ -69,11 +72,13 @@ export function StiffLines({ elements }: { readonly elements: readonly StiffElem
 
 /** Force per drift of the storey, by the clause. */
 function Stiffness({ address }: { readonly address: string }) {
+  const inWords = useWords()
   const traced = useAnswer({ kind: 'why', address })
   if (!traced) return null
   return (
     <Line reference="estimated" result={<Value value={traced.value} quantity="stiffness" address={address} />}>
-      <SymbolText name="k" /> along its line, per storey
+      <SymbolText name="k" />
+      {inWords(' along its line, per storey')}
     </Line>
   )
 }

@@ -1,3 +1,4 @@
+import { useWords } from '../../compute/useWords'
 import { useCited } from '../../compute/useCited'
 import { formatQuantity, type ActionView, type Overview } from '@hedrion/core'
 import { Button } from 'react-aria-components'
@@ -28,6 +29,7 @@ export function CaseRows({ overview }: { readonly overview: Overview }) {
 }
 
 function ActionRow({ action }: { readonly action: ActionView }) {
+  const inWords = useWords()
   const format = useFormat()
   const cited = useCited()
   const view = useAnswer({ kind: 'elevation', axis: 'x', caseId: '' })
@@ -39,7 +41,7 @@ function ActionRow({ action }: { readonly action: ActionView }) {
         <strong>
           <Swatch $mark={markOf(action.cases[0]?.id ?? '')} aria-hidden /> {action.name}
         </strong>
-        <small>{isPush(action.id) ? 'storey forces' : formatQuantity(total, 'force', format)}</small>
+        <small>{isPush(action.id) ? inWords('storey forces') : formatQuantity(total, 'force', format)}</small>
         <small>{cited(action.clause)}</small>
       </div>
       <Cases>

@@ -1,4 +1,5 @@
 import { formatValue, ownValueEdits, type Overview, type RuleView } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useAnswer, useFormat, useGetDocument } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { Line, Note, Section } from '../../sheet/Sheet'
@@ -7,6 +8,7 @@ import { QuantityField } from '../../ui/QuantityField'
 
 /** The factors behind the rules: an edit here is the project's own value, shown as changed on the Basis. */
 export function FactorLines({ rule, overview }: { readonly rule: RuleView; readonly overview: Overview }) {
+  const inWords = useWords()
   const format = useFormat()
   const show = (value: number) => formatValue(value, 'factor', format)
   const categories = [...new Set(overview.actions.flatMap(({ cases }) => cases.flatMap(({ group }) => group ?? [])))]
@@ -30,15 +32,15 @@ export function FactorLines({ rule, overview }: { readonly rule: RuleView; reado
         </Section>
       )}
       <Section title={`Factors of each case, ${rule.name.toLowerCase()}`}>
-        <Line reference="permanent" result={rule.permanent.map(show).join(' or ')}>
-          all permanent cases have the same factor
+        <Line reference={inWords('permanent')} result={rule.permanent.map(show).join(' or ')}>
+          {inWords('all permanent cases have the same factor')}
         </Line>
         {rule.factors.map(({ caseId, name, leading, accompanying }) => (
           <Line key={caseId} result={`${leading === null ? '–' : show(leading)} / ${show(accompanying)}`}>
             {name}
           </Line>
         ))}
-        <Note>Leading / accompanying. Favourable variable cases are omitted.</Note>
+        <Note>{inWords('Leading / accompanying. Favourable variable cases are omitted.')}</Note>
       </Section>
     </>
   )

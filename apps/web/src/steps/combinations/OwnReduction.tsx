@@ -1,4 +1,5 @@
 import { concernSentence, doubtsOf, newId, type Basis, type ReductionTable } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useFormat, useRecord, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
 import { NameField } from '../../sheet/NameField'
@@ -14,6 +15,7 @@ const fresh = 'fresh'
 
 /** Whose factors hold: those of the standard, or of a table of the project's own. */
 export function FactorsChoice({ basis }: { readonly basis: Basis }) {
+  const inWords = useWords()
   const tables = useRecords('reductionTable')
   const edit = useEdit()
   const choose = (id: string) => {
@@ -42,7 +44,7 @@ export function FactorsChoice({ basis }: { readonly basis: Basis }) {
   return (
     <Line reference="factors">
       <Choice
-        label="Factors for area or storeys"
+        label={inWords('Factors for area or storeys')}
         value={basis.reductionTable ?? standard}
         options={[
           [standard, 'of the standard'],
@@ -82,6 +84,7 @@ export function OwnReduction({ basis }: { readonly basis: Basis }) {
 }
 
 function Words({ table }: { readonly table: ReductionTable }) {
+  const inWords = useWords()
   const choiceOf = useChoiceOf()
   const fieldOf = useFieldOf()
   return (
@@ -113,9 +116,9 @@ function Words({ table }: { readonly table: ReductionTable }) {
         />
         , from{' '}
         <QuantityField
-          {...fieldOf(table, 'leastStoreys', 'minimum number of storeys', 'count', { min: 0, max: 200 })}
+          {...fieldOf(table, 'leastStoreys', inWords('minimum number of storeys'), 'count', { min: 0, max: 200 })}
         />{' '}
-        storeys and more
+        {inWords('storeys and more')}
       </Line>
     </>
   )

@@ -1,4 +1,5 @@
 import { capitalized, familyOf, type Basis } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useRecords } from '../../compute/SessionContext'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { useChoiceOf } from '../../sheet/useChoiceOf'
@@ -10,6 +11,7 @@ type Reductions = Basis['reductions']
 
 /** How combinations use imposed load that is reducible by area or storeys. */
 export function ReductionChoice() {
+  const inWords = useWords()
   const [basis] = useRecords('basis')
   const choiceOf = useChoiceOf()
   const { imposed } = useTerms()
@@ -30,7 +32,7 @@ export function ReductionChoice() {
   return (
     <>
       <Section title={`${capitalized(imposed)} load of columns and beams`}>
-        <Line reference="reduction by area or storeys">
+        <Line reference={inWords('reduction by area or storeys')}>
           <Choice
             {...choiceOf(basis, 'reductions', `${imposed} load in combinations`, {
               label: `${capitalized(imposed)} load in combinations`,

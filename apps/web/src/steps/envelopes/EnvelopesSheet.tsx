@@ -1,4 +1,5 @@
 import { formatValue, unitOf, type EnvelopeRow, type NumberFormat } from '@hedrion/core'
+import { useWords, type InWords } from '../../compute/useWords'
 import { useFormat } from '../../compute/SessionContext'
 import { useLook } from '../../state/look'
 import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
@@ -10,13 +11,14 @@ import { TableOut } from '../../ui/TableOut'
 import { Governing } from './Governing'
 import type { EnvelopeInView } from './useEnvelope'
 
-const kindOptions = [
-  ['reaction', 'reactions'],
-  ['columnForce', 'column forces'],
-  ['storeyShear', 'storey shears'],
-  ['elementShear', 'lateral element shears'],
-  ['beamTotal', 'beam totals'],
-] as const
+const kindOptions = (inWords: InWords) =>
+  [
+    ['reaction', 'reactions'],
+    ['columnForce', 'column forces'],
+    ['storeyShear', inWords('storey shears')],
+    ['elementShear', 'lateral element shears'],
+    ['beamTotal', 'beam totals'],
+  ] as const
 
 const components: Readonly<Record<string, string>> = {
   Z: 'up',
@@ -26,13 +28,13 @@ const components: Readonly<Record<string, string>> = {
   y: 'along y',
 }
 
-const nothingYet: Readonly<Record<EnvelopeInView['kind'], string>> = {
+const nothingYet = (inWords: InWords): Readonly<Record<EnvelopeInView['kind'], string>> => ({
   reaction: 'No supports yet, so no reactions.',
   columnForce: 'No columns yet, so no column forces.',
-  storeyShear: 'No horizontal case yet, so no storey shear.',
+  storeyShear: inWords('No horizontal case yet, so no storey shear.'),
   elementShear: 'No lateral elements yet. Draw walls or bracing in Building.',
   beamTotal: 'No beams yet, so no beam loads.',
-}
+})
 
 const referenceOf = (kind: EnvelopeInView['kind'], { component, levelName }: EnvelopeRow): string | undefined =>
   kind === 'storeyShear' || component === 'x' || component === 'y' ? components[component] : `level ${levelName}`
@@ -54,6 +56,7 @@ function tableText(rows: readonly EnvelopeRow[], format: NumberFormat): readonly
 /** What governs the effect in view, then maximum and minimum of all effects of its kind. */
 export function EnvelopesSheet({ envelope }: { readonly envelope: EnvelopeInView }) {
   const { set, sets, kind, rows, key, choose, chooseSet, setKind } = envelope
+  const inWords = useWords()
   const [look] = useLook()
   const format = useFormat()
   const shown =
@@ -67,7 +70,7 @@ export function EnvelopesSheet({ envelope }: { readonly envelope: EnvelopeInView
       title="Envelopes"
       scope={
         <>
-          <Choice label="Effects" value={kind} options={kindOptions} onChange={setKind} /> under{' '}
+          <Choice label="Effects" value={kind} options={kindOptions(inWords)} onChange={setKind} /> under{' '}
           <Choice
             label="Rules"
             value={set}
@@ -77,7 +80,7 @@ export function EnvelopesSheet({ envelope }: { readonly envelope: EnvelopeInView
         </>
       }
     >
-      {rows.length === 0 && <Note>{nothingYet[kind]}</Note>}
+      {rows.length === 0 && <Note>{nothingYet(inWords)[kind]}</Note>}
       {key && <Governing set={set} effectKey={key} />}
       {rows.length > 0 && (
         <Section

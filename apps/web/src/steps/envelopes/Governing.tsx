@@ -7,6 +7,7 @@ import {
   largest,
 } from '@hedrion/core'
 import styled from 'styled-components'
+import { useWords } from '../../compute/useWords'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { markOf } from '../../drawing/marks'
 import { Line, Note, Section } from '../../sheet/Sheet'
@@ -41,6 +42,7 @@ const partOf = ({ leading, rule }: GoverningRival, action: string): string =>
   action === 'permanent' ? 'permanent' : !rule.leads ? 'variable' : action === leading ? 'leads' : 'accompanies'
 
 function Side({ title, side, address }: SideProps) {
+  const inWords = useWords()
   const format = useFormat()
   const most = Math.max(1e-9, largest(side.terms.map(({ value }) => Math.abs(value))))
   const terms = useTerms()
@@ -52,7 +54,13 @@ function Side({ title, side, address }: SideProps) {
         <Line key={caseId} reference={partOf(side, action)} result={<Value value={value} quantity="force" />}>
           {formatValue(factor, 'factor', format)} · {name}{' '}
           <Value value={characteristic} quantity="force" strong={false} />
-          {reduction !== 1 && <> · {formatValue(reduction, 'factor', format)} by area or storeys</>}
+          {reduction !== 1 && (
+            <>
+              {' '}
+              · {formatValue(reduction, 'factor', format)}
+              {inWords(' by area or storeys')}
+            </>
+          )}
           <Bar
             $mark={markOf(caseId)}
             style={{ width: `${(Math.abs(value) / most) * 100}%` }}

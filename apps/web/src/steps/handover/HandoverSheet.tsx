@@ -1,5 +1,6 @@
 import { formatQuantity, ownLayerName, writeProjectFile, type ResultStage } from '@hedrion/core'
 import { useState, type ReactNode } from 'react'
+import { useWords, type InWords } from '../../compute/useWords'
 import { useAnswer, useDocument, useFormat, useRecords, useSession } from '../../compute/SessionContext'
 import { Line, Note, Section, Sheet, Warm } from '../../sheet/Sheet'
 import { SymbolText } from '../../sheet/SymbolText'
@@ -12,12 +13,12 @@ import { fileName, saveFile } from '../../ui/saveFile'
 import { AxesPicture } from './AxesPicture'
 import { HandedLoads } from './HandedLoads'
 
-const stages: readonly (readonly [ResultStage, string])[] = [
+const stages = (inWords: InWords): readonly (readonly [ResultStage, string])[] => [
   ['cases', 'cases with their balance'],
   ['memberLoads', 'line and point loads of members, per load case'],
   ['memberTorsion', 'torsion of beams where a slab has only one support'],
-  ['storeyForces', 'storey forces, with point of application'],
-  ['lateralElements', 'storey shear per lateral element, with base moment'],
+  ['storeyForces', inWords('storey forces, with point of application')],
+  ['lateralElements', inWords('storey shear per lateral element, with base moment')],
   ['thrusts', 'horizontal thrusts of raking columns and hangers'],
   ['horizontalMemberLoads', 'horizontal member loads from loads normal to slopes and from pressure surfaces'],
   ['barriers', 'horizontal line loads on barriers, with moments about the edge'],
@@ -28,6 +29,7 @@ const stages: readonly (readonly [ResultStage, string])[] = [
 
 /** The files, what is in them, and whether their sums agree with the balance. */
 export function HandoverSheet() {
+  const inWords = useWords()
   const overview = useAnswer({ kind: 'overview' })
   const [basis] = useRecords('basis')
   if (!overview || !basis) return null
@@ -37,7 +39,7 @@ export function HandoverSheet() {
       <Section title="Files">
         <ProjectFileLine name={name} />
         <ResultsLine name={name} />
-        {stages.map(([stage, text]) => (
+        {stages(inWords).map(([stage, text]) => (
           <CsvLine key={stage} stage={stage} text={text} name={name} isEmpty={overview.figures.cases === 0} />
         ))}
       </Section>
@@ -47,8 +49,9 @@ export function HandoverSheet() {
       <Section title="Axes and signs">
         <AxesPicture />
         <Note>
-          Right-handed global axes, Z up. Gravity loads are given as positive magnitudes downwards, per true length of
-          the member, from its start. Storey forces are signed in global axes. JSON is in N and m, CSV in kN and m.
+          {inWords(
+            'Right-handed global axes, Z up. Gravity loads are given as positive magnitudes downwards, per true length of the member, from its start. Storey forces are signed in global axes. JSON is in N and m, CSV in kN and m.',
+          )}
         </Note>
       </Section>
       <Section title="Open concerns">

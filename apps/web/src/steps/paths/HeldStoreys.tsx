@@ -1,5 +1,6 @@
 import { formatValue, unitOf, type Basis, type LateralView, type NumberFormat, type StoreyView } from '@hedrion/core'
 import styled from 'styled-components'
+import { useWords, type InWords } from '../../compute/useWords'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { useLevel } from '../../drawing/useLevel'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
@@ -21,6 +22,7 @@ interface HeldStoreysProps {
 
 /** Storey forces of the case down the building, and what holds every storey. */
 export function HeldStoreys({ caseId, pushed = false }: HeldStoreysProps) {
+  const inWords = useWords()
   const view = useAnswer({ kind: 'lateral', caseId })
   const { level } = useLevel()
   if (!view || (pushed && !view.shared)) return null
@@ -29,8 +31,9 @@ export function HeldStoreys({ caseId, pushed = false }: HeldStoreysProps) {
     return (
       <Section title="Lateral stability">
         <Note>
-          No lateral elements, so storey forces are exported without distribution. Draw lateral elements (walls, braced
-          bays) in Building to distribute each storey shear among them.
+          {inWords(
+            'No lateral elements, so storey forces are exported without distribution. Draw lateral elements (walls, braced bays) in Building to distribute each storey shear among them.',
+          )}
         </Note>
       </Section>
     )
@@ -41,9 +44,9 @@ export function HeldStoreys({ caseId, pushed = false }: HeldStoreysProps) {
       <Section title="Method of distribution">
         <WallStiffness />
         <Note>
-          Each floor acts as a rigid diaphragm. The storey shear, the sum of the forces of all levels above, is
-          distributed to the elements in proportion to their stiffness, including torsion about the centre of stiffness.
-          Interaction of frames and walls over several storeys is left to the frame analysis.
+          {inWords(
+            'Each floor acts as a rigid diaphragm. The storey shear, the sum of the forces of all levels above, is distributed to the elements in proportion to their stiffness, including torsion about the centre of stiffness. Interaction of frames and walls over several storeys is left to the frame analysis.',
+          )}
         </Note>
         <ConcernsHere codes="storey." />
       </Section>
@@ -60,11 +63,12 @@ const unheldWords = {
 const sizeOf = ({ fx, fy }: StoreyView['force']): number => Math.hypot(fx, fy)
 
 function Storeys({ view }: { readonly view: LateralView }) {
+  const inWords = useWords()
   const format = useFormat()
   const [look, change] = useLook()
   const force = unitOf('force', format)
   const moment = unitOf('moment', format)
-  const heading = ['level', `force, ${force}`, `storey shear below, ${force}`, `torsion, ${moment}`]
+  const heading = ['level', `force, ${force}`, `${inWords('storey shear below')}, ${force}`, `torsion, ${moment}`]
   const rows = view.storeys.map((storey) => ({ storey, cells: storeyCells(storey, format) }))
   return (
     <Section
@@ -73,7 +77,7 @@ function Storeys({ view }: { readonly view: LateralView }) {
         <TableOut name="storeys" rows={() => [heading, ...rows.map(({ storey, cells }) => [storey.level, ...cells])]} />
       }
     >
-      <WideTable aria-label="By storey">
+      <WideTable aria-label={inWords('By storey')}>
         <Heads words={heading} />
         <tbody>
           {rows.map(({ storey: { levelId, level, unheld }, cells: [first, second, third] }) => (
@@ -114,6 +118,7 @@ const storeyCells = ({ force, shear, torsion, unheld }: StoreyView, format: Numb
 ]
 
 function Elements({ storey, caseId }: { readonly storey: StoreyView; readonly caseId: string }) {
+  const inWords = useWords()
   const format = useFormat()
   const [look, change] = useLook()
   const { level, centreOfMass, centreOfStiffness, residual } = storey
@@ -181,8 +186,8 @@ function Elements({ storey, caseId }: { readonly storey: StoreyView; readonly ca
           ))}
         </tbody>
       </WideTable>
-      {centreOfMass && <Centre name="centre of mass" at={centreOfMass} />}
-      {centreOfStiffness && <Centre name="centre of stiffness" at={centreOfStiffness} />}
+      {centreOfMass && <Centre name={inWords('centre of mass')} at={centreOfMass} />}
+      {centreOfStiffness && <Centre name={inWords('centre of stiffness')} at={centreOfStiffness} />}
       <Line reference="check" result={<span>{residual < 1e-9 ? 'less than 1e-9' : residual.toExponential(1)}</span>}>
         sum of element forces less the shear, relative
       </Line>
@@ -200,12 +205,13 @@ function Centre({ name, at: [x, y] }: { readonly name: string; readonly at: read
   )
 }
 
-const estimates: readonly (readonly [Basis['wallStiffness'], string])[] = [
+const estimates = (inWords: InWords): readonly (readonly [Basis['wallStiffness'], string])[] => [
   ['bending', 'bending only'],
-  ['bendingAndShear', 'bending and shear of the storey'],
+  ['bendingAndShear', inWords('bending and shear of the storey')],
 ]
 
 function WallStiffness() {
+  const inWords = useWords()
   const [basis] = useRecords('basis')
   const choiceOf = useChoiceOf()
   if (!basis) return null
@@ -213,7 +219,10 @@ function WallStiffness() {
     <Line reference="walls">
       stiff{' '}
       <Choice
-        {...choiceOf(basis, 'wallStiffness', 'stiffness of walls', { label: 'Stiffness of walls', options: estimates })}
+        {...choiceOf(basis, 'wallStiffness', 'stiffness of walls', {
+          label: 'Stiffness of walls',
+          options: estimates(inWords),
+        })}
       />
     </Line>
   )

@@ -1,4 +1,5 @@
 import { formatValue, hasStoreyForces, unitOf, type Balance, type NumberFormat, type Overview } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { allCases } from '../../drawing/marks'
 import { Line, Note, Section, Sheet } from '../../sheet/Sheet'
@@ -38,6 +39,7 @@ function wayOf({ handedOn, notCarried }: Balance): string {
 
 /** The building in one case: what each level applies against what reaches the supports; and all cases in short. */
 export function LevelSums({ caseId, overview }: { readonly caseId: string; readonly overview: Overview }) {
+  const inWords = useWords()
   const applied = useAnswer({ kind: 'why', address: `applied:${caseId}` })
   const [, change] = useLook()
   const format = useFormat()
@@ -80,8 +82,8 @@ export function LevelSums({ caseId, overview }: { readonly caseId: string; reado
         )}
         {balance?.handedOn && balance.handedOn !== 'stiffElements' && (
           <Note>
-            {balance.handedOn === 'barriers' ? 'Loads on barriers' : 'Storey forces'} are exported; reactions are not
-            derived for them.
+            {balance.handedOn === 'barriers' ? 'Loads on barriers' : inWords('Storey forces')} are exported; reactions
+            are not derived for them.
           </Note>
         )}
       </Section>

@@ -1,15 +1,16 @@
 import { formatQuantity, formatValue, unitOf } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { TableOut } from '../../ui/TableOut'
 
-const heads = ['mass', 'weight', 'centre x', 'centre y'] as const
-
 /** What each level weighs for earthquake, and where its centre is. */
 export function MassLines() {
+  const inWords = useWords()
   const masses = useAnswer({ kind: 'masses' })
   const format = useFormat()
+  const heads = ['mass', 'weight', inWords('centre x'), inWords('centre y')]
   if (!masses || masses.rows.every(({ weight }) => weight === 0)) return null
   const total = masses.rows.reduce((sum, { mass }) => sum + mass, 0)
   const table = () => [
@@ -33,7 +34,8 @@ export function MassLines() {
           {centre && (
             <small>
               {' '}
-              centre {formatValue(centre[0], 'length', format)}, {formatQuantity(centre[1], 'length', format)}
+              {inWords('centre ')}
+              {formatValue(centre[0], 'length', format)}, {formatQuantity(centre[1], 'length', format)}
             </small>
           )}
         </Line>
@@ -42,9 +44,10 @@ export function MassLines() {
         all levels
       </Line>
       <Note>
-        {masses.clause}: permanent loads, the share of imposed load required by the standard, and additional seismic
-        mass. Half of each column is assigned to the level above and half to the level below; walls to the level that
-        supports them.
+        {masses.clause}
+        {inWords(
+          ': permanent loads, the share of imposed load required by the standard, and additional seismic mass. Half of each column is assigned to the level above and half to the level below; walls to the level that supports them.',
+        )}
       </Note>
     </Section>
   )

@@ -1,4 +1,5 @@
 import { formatValue, unitOf } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
@@ -10,6 +11,7 @@ import { ReductionNote } from './ReductionNote'
 
 /** With and without reduction of the imposed load, for all columns at the base. */
 export function ReducedBase({ caseId }: { readonly caseId: string }) {
+  const inWords = useWords()
   const found = useAnswer({ kind: 'reducedBase', caseId })
   const format = useFormat()
   const [, change] = useLook()
@@ -29,10 +31,10 @@ export function ReducedBase({ caseId }: { readonly caseId: string }) {
   ]
   return (
     <Section
-      title="Reduced by area or storeys, at the base"
+      title={inWords('Reduced by area or storeys, at the base')}
       aside={<TableOut name="reduced at the base" rows={text} />}
     >
-      <WideTable aria-label="Reduced by area or storeys, at the base">
+      <WideTable aria-label={inWords('Reduced by area or storeys, at the base')}>
         <thead>
           <tr>
             <th>column</th>

@@ -1,4 +1,5 @@
 import { formatValue, unitOf, type ColumnView, type ReductionView } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useFormat, useRecords } from '../../compute/SessionContext'
 import { Line, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
@@ -15,6 +16,7 @@ interface ReductionLinesProps {
 
 /** With and without reduction of the imposed load, length by length from the roof down. */
 export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
+  const inWords = useWords()
   const format = useFormat()
   const reductions = reductionsFromAbove(view)
   if (!view.reductions || !reductions) return null
@@ -23,10 +25,10 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
   const text = () => [
     [
       'level',
-      'storeys',
+      inWords('storeys'),
       `area, ${unitOf('area', format)}`,
       'by area',
-      'by storeys',
+      inWords('by storeys'),
       `whole, ${force}`,
       `reduced, ${force}`,
     ],
@@ -45,15 +47,15 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
     ]
   }
   return (
-    <Section title="Reduced by area or storeys" aside={<TableOut name="reduced" rows={text} />}>
-      <WideTable aria-label="Reduced by area or storeys">
+    <Section title={inWords('Reduced by area or storeys')} aside={<TableOut name="reduced" rows={text} />}>
+      <WideTable aria-label={inWords('Reduced by area or storeys')}>
         <thead>
           <tr>
             <th>level</th>
-            <th>storeys</th>
+            <th>{inWords('storeys')}</th>
             <th>area</th>
             <th>by area</th>
-            <th>by storeys</th>
+            <th>{inWords('by storeys')}</th>
             <th>{wordsOf(view).end}</th>
           </tr>
         </thead>
@@ -94,12 +96,13 @@ function Transferred({ reductions }: { readonly reductions: NonNullable<ColumnVi
 
 /** What the standard does not let go: what heavy floors keep, and lengths that take what is above them. */
 function Held({ reductions }: { readonly reductions: NonNullable<ColumnView['reductions']> }) {
+  const inWords = useWords()
   const kept = reductions.findLast((row) => row !== null && row.kept > 0)
   return (
     <>
       {kept && (
         <Line reference="kept" result={<Value value={kept.kept} quantity="force" />}>
-          of heavy floors, for any number of storeys
+          {inWords('of heavy floors, for any number of storeys')}
         </Line>
       )}
       {reductions.some((row) => row?.asAbove) && (

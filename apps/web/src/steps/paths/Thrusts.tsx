@@ -1,4 +1,5 @@
 import { formatValue, unitOf } from '@hedrion/core'
+import { useWords } from '../../compute/useWords'
 import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { Note, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
@@ -7,6 +8,7 @@ import { WideTable } from './ColumnTable'
 
 /** What raking columns and hangers, loads square to slopes, and wall surfaces do sideways to the levels, in one case; nothing where there are none. */
 export function Thrusts({ caseId }: { readonly caseId: string }) {
+  const inWords = useWords()
   const rows = useAnswer({ kind: 'thrusts', caseId })
   const format = useFormat()
   if (!rows || rows.length === 0) return null
@@ -50,8 +52,9 @@ export function Thrusts({ caseId }: { readonly caseId: string }) {
         </tbody>
       </WideTable>
       <Note>
-        Thrusts of raking members sum to zero over all levels; loads normal to a slope and pressures on walls do not.
-        Distributed to lateral elements by storey if drawn, otherwise exported.
+        {inWords(
+          'Thrusts of raking members sum to zero over all levels; loads normal to a slope and pressures on walls do not. Distributed to lateral elements by storey if drawn, otherwise exported.',
+        )}
       </Note>
     </Section>
   )

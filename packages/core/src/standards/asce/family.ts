@@ -1,3 +1,4 @@
+import { usSpelling } from '../../outcome/vocabulary'
 import { citingMethods } from '../methodClauses'
 import { sharedActionNames, type Family } from '../family'
 import {
@@ -100,7 +101,14 @@ export const asceFamily: Family = {
   cited: (layers, clause) => citedInEdition(layers, methods(clause)),
   partitionRules: ['least', 'typed'],
   partitionClause: 'ASCE 7-16 4.3.2',
-  actionNames: { permanent: 'Dead', imposed: 'Live', roof: 'Roof live', ...sharedActionNames },
+  words: [['imposed', 'live'], ['permanent', 'dead'], ...usSpelling],
+  actionNames: {
+    permanent: 'Dead',
+    imposed: 'Live',
+    roof: 'Roof live',
+    ...sharedActionNames,
+    lateral: 'Story forces by weight',
+  },
   actionClauses: {
     permanent: 'ASCE 7-16 3.1: dead load',
     imposed: 'ASCE 7-16 4.3: live load',

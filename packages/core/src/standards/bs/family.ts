@@ -1,7 +1,7 @@
 import { highestPlaceMeaning } from '../barriers'
 import type { Table } from '../../trace/table'
 import { citingMethods } from '../methodClauses'
-import { sharedActionNames, type Family } from '../family'
+import { deadForPermanent, sharedActionNames, type Family } from '../family'
 import {
   metricTable,
   remembered,
@@ -85,6 +85,7 @@ export const bsFamily: Family = {
   partitionClause: 'BS 6399-1 5.1.4',
   leastPartitionsOf: ['B-offices'],
   pitched: { use: 'roof', rule: 'toSixty' },
+  words: deadForPermanent,
   actionNames: { permanent: 'Dead', imposed: 'Imposed', roof: 'Imposed, roofs', ...sharedActionNames },
   actionClauses: {
     permanent: 'BS 6399-1 3.1: dead load',

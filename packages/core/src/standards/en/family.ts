@@ -21,6 +21,7 @@ export const enFamily: Family = {
   imposedSymbols: enImposedSymbols,
   partitionRules: ['byWeight', 'typed'],
   partitionClause: 'EN 1991-1-1 6.3.1.2(8)',
+  words: [],
   actionNames: {
     permanent: 'Permanent',
     imposed: 'Imposed',

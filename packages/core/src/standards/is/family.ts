@@ -1,6 +1,6 @@
 import type { Table } from '../../trace/table'
 import { citingMethods } from '../methodClauses'
-import { sharedActionNames, type Family } from '../family'
+import { deadForPermanent, sharedActionNames, type Family } from '../family'
 import {
   massMeanings,
   metricTable,
@@ -109,6 +109,7 @@ export const isFamily: Family = {
   partitionRules: ['byWeight', 'typed'],
   partitionClause: 'IS 875-2 3.1.2',
   pitched: { use: 'roof', rule: 'lessPerDegree' },
+  words: deadForPermanent,
   actionNames: { permanent: 'Dead', imposed: 'Imposed', roof: 'Imposed, roofs', ...sharedActionNames },
   actionClauses: {
     permanent: 'IS 875-1: dead load',
