@@ -4,7 +4,7 @@ import { execFileSync } from 'node:child_process'
 import fs from 'node:fs'
 import path from 'node:path'
 import { root } from './lib/console.mjs'
-import { banned, exceptions } from './words/banned.mjs'
+import { banned, capitals, exceptions } from './words/banned.mjs'
 import { prose } from './words/prose.mjs'
 import { readSource } from './words/readSource.mjs'
 
@@ -33,6 +33,10 @@ const problems = texts.flatMap(({ file, line, text }) =>
     return found && !excused(text) ? [`${file}:${line} “${found[0].trim()}” (${instead}): ${text}`] : []
   }),
 )
+const isSource = (file) => /^(?:apps|packages)\//.test(file) && !file.endsWith('ui/tokens.ts')
+for (const { file, line, text } of texts.filter(({ file: of }) => isSource(of)))
+  for (const [word] of text.matchAll(/(?<=[\p{Ll}\d,;)/] )[A-Z][a-z]{2,}/gu))
+    if (!capitals.has(word)) problems.push(`${file}:${line} “${word}” is not sentence case: ${text}`)
 // a family may say these otherwise: see `inWordsOf`; names of kinds (useEdit.ts) are said so where they are shown
 const ofFamilies =
   /\b(?:storeys?|centres?|metres?|(?:un)?favourable|neighbours?|colours?|aluminium|imposed|permanent)\b/i

@@ -49,3 +49,12 @@ export const exceptions = [
   ['self-weight, own weight', 'what the glossary says of the UK'],
   ['DIN EN 1991-1-4/NA NA.B.3.3', 'a clause of the German National Annex'],
 ]
+
+/** Words with a capital within a sentence: steps, keys, commands, names of standards and places. Any other one is not sentence case. */
+export const capitals = new Set([
+  ...['Basis', 'Building', 'Actions', 'Paths', 'Combinations', 'Envelopes', 'Handover'],
+  ...['Enter', 'Shift', 'Ctrl', 'Escape', 'Undo', 'Find', 'Show'],
+  ...['Annex', 'Eurocode', 'Eurocodes', 'Standards', 'Host', 'Roof'],
+  // towns and hills of the invented district
+  ...['Aldermere', 'End', 'Quern', 'Fell', 'Ridge', 'Down', 'Library', 'Workshop', 'Town', 'Council'],
+])
