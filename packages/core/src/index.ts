@@ -97,7 +97,7 @@ export {
   type Conflict,
   type Edit,
 } from './document/changes'
-export { reachBounds, spanLimitBounds } from './document/panelKind'
+export { numberField, type NumberField } from './document/numberField'
 export { stageKindNames, stageKinds, type StageKind } from './actions/keyLoads'
 export { blankBasis, blankLoadKey, blankStage, newLayout } from './document/blanks'
 export { canonical } from './document/canonical'

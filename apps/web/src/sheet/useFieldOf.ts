@@ -1,4 +1,4 @@
-import { formatQuantity, type NumberFormat, type Quantity, type Rec } from '@hedrion/core'
+import { formatQuantity, numberField, type NumberFormat, type Rec } from '@hedrion/core'
 import type { QuantityFieldProps } from '../ui/QuantityField'
 import { useFormat } from '../compute/SessionContext'
 import { useEdit, useNote } from '../compute/useEdit'
@@ -9,6 +9,7 @@ import { severalWord, shared } from './several'
 type NumberKeys<R> = { [K in keyof R]: R[K] extends number | null ? K : never }[keyof R] & string
 
 interface FieldOptions {
+  /** Where the screen allows less than the format. */
   readonly min?: number
   readonly max?: number
   readonly optional?: boolean
@@ -30,15 +31,18 @@ export function useFieldOf() {
     of: R | readonly R[],
     key: NumberKeys<R>,
     name: string,
-    quantity: Quantity,
     { forgetsSource = false, ...options }: FieldOptions = {},
   ): QuantityFieldProps => {
     const records: readonly R[] = 'kind' in of ? [of] : of
+    const [first] = records
+    if (!first) throw new Error('A field of no record')
+    const { quantity, ...limits } = numberField(first.kind, key)
     const values = records.map((record) => record[key] as number | null)
     const differ = values.some((value) => value !== values[0])
     return {
       label: name,
       quantity,
+      ...limits,
       format,
       value: shared(values),
       typed: shared(records.map(({ typed }) => typed?.[key])) ?? undefined,

@@ -18,6 +18,8 @@ export interface QuantityFieldProps {
   readonly unit?: boolean
   readonly min?: number
   readonly max?: number
+  /** The value is more than this. */
+  readonly above?: number
   /** An empty text stands for no value. */
   readonly optional?: boolean
   readonly isDisabled?: boolean
@@ -135,17 +137,19 @@ function take(text: string, props: QuantityFieldProps): string | undefined {
 type Found = { readonly ok: true; readonly value: number | null } | { readonly ok: false; readonly problem: string }
 
 /** The value that a text stands for within the limits of the field. */
-function valueOf(text: string, { quantity, format, min, max, optional }: QuantityFieldProps): Found {
+function valueOf(text: string, { quantity, format, min, max, above, optional }: QuantityFieldProps): Found {
   if (text.trim() === '' && optional) return { ok: true, value: null }
   const read = parseQuantity(text, quantity, format)
   if (!read.ok) return read
-  const [low, high] = [min ?? -Infinity, max ?? Infinity]
-  const inside = read.value >= low && read.value <= high
-  return inside ? read : { ok: false, problem: limitSentence(low, high, quantity, format) }
+  const [low, high] = [above ?? min ?? -Infinity, max ?? Infinity]
+  const inside = read.value >= low && read.value <= high && (above === undefined || read.value > above)
+  if (inside) return read
+  return { ok: false, problem: limitSentence(low, high, above !== undefined, quantity, format) }
 }
 
-function limitSentence(low: number, high: number, quantity: Quantity, format: NumberFormat): string {
+function limitSentence(low: number, high: number, isOpen: boolean, quantity: Quantity, format: NumberFormat): string {
   const show = (value: number) => `${formatValue(value, quantity, format)} ${unitOf(quantity, format)}`.trim()
+  if (isOpen) return `More than ${show(low)} and at most ${show(high)} is allowed.`
   if (low === -Infinity) return `At most ${show(high)}.`
   return high === Infinity ? `At least ${show(low)}.` : `${show(low)} to ${show(high)} is allowed.`
 }

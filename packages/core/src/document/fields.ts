@@ -13,6 +13,13 @@ export interface Reference {
   readonly id: string
 }
 
+/** The least and the greatest that a number may be; or what it must be more than. */
+export interface Limits {
+  readonly min?: number
+  readonly max?: number
+  readonly above?: number
+}
+
 /** One field of a record as data: from it come the TypeScript type, the reader and the JSON Schema. */
 export interface Field<T> {
   readonly read: (value: unknown, path: string, problems: Problem[]) => T
@@ -22,6 +29,10 @@ export interface Field<T> {
   /** The records that a value points at, for the invariants. */
   references?(value: T): readonly Reference[]
   readonly quantity?: Quantity
+  /** Of a number, in SI base units. */
+  readonly limits?: Limits
+  /** Of an object its field of a name, of a list that of its entries. */
+  readonly inner?: (name: string) => Field<unknown> | undefined
 }
 
 export type TypeOf<F> = F extends Field<infer T> ? T : never
@@ -56,15 +67,10 @@ export const text = (limit = 200): Field<string> => ({
   },
 })
 
-interface Limits {
-  readonly min?: number
-  readonly max?: number
-  readonly above?: number
-}
-
 /** A number in SI base units, finite and within its limits. */
 export const number = (quantity: Quantity, { min = -1e7, max = 1e7, above }: Limits = {}): Field<number> => ({
   quantity,
+  limits: above === undefined ? { min, max } : { above, max },
   schema: { type: 'number', minimum: min, maximum: max, ...(above === undefined ? {} : { exclusiveMinimum: above }) },
   read: (value, path, problems) => {
     if (typeof value !== 'number' || !Number.isFinite(value)) note(problems, path, 'A finite number', value)
@@ -114,6 +120,8 @@ export const isId = (value: string): boolean => idPattern.test(value)
 export const nullable = <T>(field: Field<T>): Field<T | null> => ({
   ...(field.references ? { references: (value) => (value === null ? [] : (field.references?.(value) ?? [])) } : {}),
   ...(field.quantity === undefined ? {} : { quantity: field.quantity }),
+  ...(field.limits === undefined ? {} : { limits: field.limits }),
+  ...(field.inner === undefined ? {} : { inner: field.inner }),
   schema: { anyOf: [field.schema, { type: 'null' }] },
   read: (value, path, problems) => (value === null ? null : field.read(value, path, problems)),
 })
@@ -132,6 +140,7 @@ export const list = <T>(item: Field<T>, limit = 2000, least = 0): Field<readonly
   ...(item.references
     ? { references: (values) => values.flatMap((value, i) => below(`[${i}]`, item.references?.(value))) }
     : {}),
+  inner: () => item,
   schema: { type: 'array', items: item.schema, maxItems: limit, minItems: least },
   read: (value, path, problems) => {
     if (!Array.isArray(value)) {
@@ -169,6 +178,7 @@ const isPlainObject = (value: unknown): value is Record<string, unknown> =>
 
 /** An object with exactly these fields: unknown ones are refused, so that nothing is lost silently. */
 export const object = <F extends Fields>(fields: F): Field<ObjectOf<F>> => ({
+  inner: (name) => (Object.hasOwn(fields, name) ? fields[name] : undefined),
   references: (value) =>
     Object.entries(fields).flatMap(([name, field]) => below(`.${name}`, field.references?.(value[name]))),
   schema: {

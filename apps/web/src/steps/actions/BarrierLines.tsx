@@ -30,8 +30,7 @@ export const BarrierLines = memo(function BarrierLines({ barriers }: { readonly 
       )}
       <UseOfFloor barriers={barriers} />
       <Line reference="top">
-        <QuantityField {...fieldOf(barriers, 'height', 'height of the barrier', 'length', { min: 0.01, max: 10 })} />{' '}
-        above the level
+        <QuantityField {...fieldOf(barriers, 'height', 'height of the barrier')} /> above the level
         <Several records={barriers} textOf={({ height }) => formatQuantity(height, 'length', format)} />
       </Line>
       {alone && <PressLines barrier={first} />}
@@ -54,12 +53,7 @@ function UseOfFloor({ barriers }: { readonly barriers: readonly Barrier[] }) {
     <Line reference="use of adjacent floor">
       <Choice {...choiceOf(barriers, 'use', 'use', { ...uses, label: 'Use of the floor adjacent to the barrier' })} />{' '}
       <QuantityField
-        {...fieldOf(barriers, 'value', 'entered load on the barrier', 'lineLoad', {
-          min: 0,
-          max: 1e5,
-          optional: true,
-          placeholder: 'from the use',
-        })}
+        {...fieldOf(barriers, 'value', 'entered load on the barrier', { optional: true, placeholder: 'from the use' })}
       />
       <Several
         records={barriers}

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import {
+  numberField,
   buildUpWeight,
   layerTableLimits,
   readLayerTable,
@@ -136,19 +137,13 @@ function LayerLine({ buildUp, layer, index }: LayerLineProps) {
     const after = withTyped(withLayer(next), typed)
     return edit.apply(`Build-up ${buildUp.name}: ${note}`, [{ id: buildUp.id, before: buildUp, after }])
   }
-  const field = (
-    key: 'thickness' | 'unitWeight' | 'load',
-    quantity: 'smallLength' | 'unitWeight' | 'pressure',
-    max: number,
-  ) => (
+  const field = (key: 'thickness' | 'unitWeight' | 'load') => (
     <QuantityField
       label={`${key === 'unitWeight' ? 'unit weight' : key} of ${layer.name}`}
-      quantity={quantity}
+      {...numberField('buildUp', `layers.${index}.${key}`)}
       format={format}
       value={layer[key]}
       typed={buildUp.typed?.[`layers.${index}.${key}`]}
-      min={key === 'load' ? -max : 0}
-      max={max}
       onFocusChange={lights([buildUp.id])}
       onDraft={(value) =>
         setDraft(
@@ -192,10 +187,10 @@ function LayerLine({ buildUp, layer, index }: LayerLineProps) {
       />{' '}
       {layer.load === null ? (
         <>
-          {field('thickness', 'smallLength', 10)} · {field('unitWeight', 'unitWeight', 2e5)}
+          {field('thickness')} · {field('unitWeight')}
         </>
       ) : (
-        field('load', 'pressure', 1e6)
+        field('load')
       )}
     </Line>
   )

@@ -36,8 +36,8 @@ export function OpeningsLine({ runs }: { readonly runs: readonly WallRun[] }) {
     <>
       {!sized && (
         <Line reference="openings">
-          <QuantityField {...fieldOf(runs, 'openingShare', 'share of openings', 'factor', { min: 0, max: 1 })} /> of the
-          face{share === null ? '' : `, ${percent(share)}`}
+          <QuantityField {...fieldOf(runs, 'openingShare', 'share of openings')} /> of the face
+          {share === null ? '' : `, ${percent(share)}`}
           <Several records={runs} textOf={({ openingShare }) => percent(openingShare)} />
         </Line>
       )}

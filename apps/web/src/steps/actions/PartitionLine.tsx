@@ -70,23 +70,17 @@ function isRemembered(
 
 function AllowanceField({ loadKey }: { readonly loadKey: LoadKey }) {
   const fieldOf = useFieldOf()
-  const limits = { min: 0, max: 1e5, optional: true, placeholder: 'none' } as const
+  const none = { optional: true, placeholder: 'none' } as const
   switch (loadKey.partitionRule) {
     case 'least':
       return null
     case 'typed':
-      return (
-        <QuantityField
-          {...fieldOf(loadKey, 'partitionLoad', `partition allowance of ${loadKey.name}`, 'pressure', limits)}
-        />
-      )
+      return <QuantityField {...fieldOf(loadKey, 'partitionLoad', `partition allowance of ${loadKey.name}`, none)} />
     case 'byWeight':
       return (
         <>
           walls of{' '}
-          <QuantityField
-            {...fieldOf(loadKey, 'partitionWeight', `partition weight of ${loadKey.name}`, 'lineLoad', limits)}
-          />
+          <QuantityField {...fieldOf(loadKey, 'partitionWeight', `partition weight of ${loadKey.name}`, none)} />
         </>
       )
   }

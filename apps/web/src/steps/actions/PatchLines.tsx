@@ -41,7 +41,7 @@ export const PatchLines = memo(function PatchLines({ patches }: { readonly patch
         {alone && (
           <>
             {' order '}
-            <QuantityField {...fieldOf(first, 'order', 'order of the patch', 'count', { min: 0, max: 1e6 })} />
+            <QuantityField {...fieldOf(first, 'order', 'order of the patch')} />
           </>
         )}
         <Several records={patches} textOf={({ mode }) => wordOf(patchModes, mode)} />

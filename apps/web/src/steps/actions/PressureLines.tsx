@@ -1,4 +1,4 @@
-import { windDirections, type WallSurface } from '@hedrion/core'
+import { numberField, windDirections, type WallSurface } from '@hedrion/core'
 import { useFormat } from '../../compute/SessionContext'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { Line, Note, Section } from '../../sheet/Sheet'
@@ -156,11 +156,9 @@ function End({ name, end, value, pressure, onChange }: EndProps) {
   return (
     <QuantityField
       label={`${name} at the ${end}`}
-      quantity="pressure"
+      {...numberField('wallSurface', `pressures.0.${end}`)}
       format={format}
       value={value}
-      min={-1e6}
-      max={1e6}
       onCommit={(next) => {
         if (next === null) return 'Enter a pressure, 0 for none.'
         // a new one is even until its foot is typed

@@ -68,7 +68,7 @@ function Ways({ regions }: ReductionRegionLinesProps) {
           }
         />{' '}
         {regions.every(({ slabs }) => slabs === 'typed') && (
-          <QuantityField {...fieldOf(regions, 'slabFactor', 'factor for slabs', 'factor', { min: 0, max: 1 })} />
+          <QuantityField {...fieldOf(regions, 'slabFactor', 'factor for slabs')} />
         )}
         <Several records={regions} textOf={({ slabs }) => wordOf(slabWays, slabs)} />
       </Line>
@@ -84,7 +84,7 @@ function Ways({ regions }: ReductionRegionLinesProps) {
           }
         />{' '}
         {regions.every(({ beams }) => beams === 'typed') && (
-          <QuantityField {...fieldOf(regions, 'beamFactor', 'factor for beams', 'factor', { min: 0, max: 1 })} />
+          <QuantityField {...fieldOf(regions, 'beamFactor', 'factor for beams')} />
         )}
         <Several records={regions} textOf={({ beams }) => wordOf(beamWays, beams)} />
       </Line>

@@ -27,10 +27,7 @@ export const SelfWeightLine = memo(function SelfWeightLine() {
         </Button>
         {basis && (
           <>
-            , times{' '}
-            <QuantityField
-              {...fieldOf(basis, 'selfWeightFactor', 'factor on self-weight', 'factor', { min: 0, max: 10 })}
-            />
+            , times <QuantityField {...fieldOf(basis, 'selfWeightFactor', 'factor on self-weight')} />
           </>
         )}
       </Line>

@@ -1,4 +1,5 @@
 import {
+  numberField,
   blankStage,
   familyOf,
   formatQuantity,
@@ -46,7 +47,7 @@ interface FieldsProps {
   readonly stage: ConstructionStage | undefined
 }
 
-const pressure = { min: 0, max: 1e6, optional: true, placeholder: 'none' } as const
+const none = { optional: true, placeholder: 'none' } as const
 
 function Fields({ loadKey, stage }: FieldsProps) {
   const fieldOf = useFieldOf()
@@ -101,18 +102,14 @@ function Fields({ loadKey, stage }: FieldsProps) {
       >
         <SymbolText name="ψ_E" /> of the {terms.imposed} load in the seismic mass{' '}
         <QuantityField
-          {...fieldOf(loadKey, 'massShare', `share of ${name} in the seismic mass`, 'factor', {
-            min: 0,
-            max: 1,
+          {...fieldOf(loadKey, 'massShare', `share of ${name} in the seismic mass`, {
             optional: true,
             placeholder: 'from the standard',
           })}
         />
       </Line>
       <Line reference="additional seismic mass">
-        <QuantityField
-          {...fieldOf(loadKey, 'additionalSeismicMass', `additional seismic mass of ${name}`, 'pressure', pressure)}
-        />{' '}
+        <QuantityField {...fieldOf(loadKey, 'additionalSeismicMass', `additional seismic mass of ${name}`, none)} />{' '}
         <small>applies no load</small>
       </Line>
     </>
@@ -126,13 +123,13 @@ function useStageField(loadKey: LoadKey, stage: ConstructionStage | undefined) {
   const format = useFormat()
   return (field: StageField, name: string): QuantityFieldProps => {
     const label = `construction, ${name}, of ${loadKey.name}`
-    if (stage) return fieldOf(stage, field, label, 'pressure', pressure)
+    if (stage) return fieldOf(stage, field, label, none)
     return {
       label,
-      quantity: 'pressure',
+      ...numberField('constructionStage', field),
       format,
       value: null,
-      ...pressure,
+      ...none,
       onCommit: (next, typed) =>
         next === null
           ? undefined

@@ -34,13 +34,13 @@ export const StairLines = memo(function StairLines({ stairs }: { readonly stairs
         </Line>
       )}
       <Line reference="width, rise">
-        <QuantityField {...fieldOf(stairs, 'width', 'width of the flight', 'length', { min: 0.1, max: 50 })} /> wide,
-        rises <QuantityField {...fieldOf(stairs, 'rise', 'rise of the flight', 'length', { min: 0, max: 50 })} />
+        <QuantityField {...fieldOf(stairs, 'width', 'width of the flight')} /> wide, rises{' '}
+        <QuantityField {...fieldOf(stairs, 'rise', 'rise of the flight')} />
         <Several records={stairs} textOf={({ rise }) => formatQuantity(rise, 'length', format)} />
       </Line>
       <Line reference="concrete">
-        waist <QuantityField {...fieldOf(stairs, 'waist', 'waist of the flight', 'smallLength', { min: 0, max: 2 })} />,
-        steps <QuantityField {...fieldOf(stairs, 'riser', 'height of a step', 'smallLength', { min: 0, max: 0.5 })} />
+        waist <QuantityField {...fieldOf(stairs, 'waist', 'waist of the flight')} />, steps{' '}
+        <QuantityField {...fieldOf(stairs, 'riser', 'height of a step')} />
         <MaterialChoice stairs={stairs} />
         <Several records={stairs} textOf={({ waist }) => formatQuantity(waist, 'smallLength', format)} />
       </Line>

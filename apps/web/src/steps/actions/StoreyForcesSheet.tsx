@@ -1,4 +1,4 @@
-import { earthquakeRuleOf, formatQuantity, lateralCase, newId, type StoreyForces } from '@hedrion/core'
+import { numberField, earthquakeRuleOf, formatQuantity, lateralCase, newId, type StoreyForces } from '@hedrion/core'
 import { useWords } from '../../compute/useWords'
 import { useAnswer, useFormat, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
@@ -51,12 +51,11 @@ function Push({ record }: { readonly record: StoreyForces }) {
         <NameField label={inWords('Name of the storey forces')} record={record} maxLength={60} />
       </Line>
       <Line reference="direction">
-        <QuantityField {...fieldOf(record, 'angle', 'direction of the force', 'angle', { min: -7, max: 7 })} /> from
-        global X, counterclockwise
+        <QuantityField {...fieldOf(record, 'angle', 'direction of the force')} /> from global X, counterclockwise
       </Line>
       <RuleLines record={record} />
       <Line reference="eccentricity">
-        <QuantityField {...fieldOf(record, 'aside', 'eccentricity', 'length', { min: -1000, max: 1000 })} />
+        <QuantityField {...fieldOf(record, 'aside', 'eccentricity')} />
         {inWords(' from the centre of mass, to the left of the force')}
       </Line>
     </Section>
@@ -88,17 +87,14 @@ function RuleLines({ record }: { readonly record: StoreyForces }) {
       )}
       {!isEarthquake && (
         <Line reference="percentage of weight">
-          <QuantityField {...fieldOf(record, 'share', 'percentage of weight', 'factor', { min: 0, max: 2 })} /> of the
-          seismic mass of a level
+          <QuantityField {...fieldOf(record, 'share', 'percentage of weight')} /> of the seismic mass of a level
         </Line>
       )}
       {isEarthquake && (
         <>
           <Line reference="period">
             <QuantityField
-              {...fieldOf(record, 'period', 'period of the building', 'period', {
-                min: 0.01,
-                max: 20,
+              {...fieldOf(record, 'period', 'period of the building', {
                 optional: true,
                 placeholder: 'from the height',
               })}
@@ -143,11 +139,9 @@ function Levels({ record, caseId }: { readonly record: StoreyForces; readonly ca
         >
           <QuantityField
             label={`force on level ${level}`}
-            quantity="force"
+            {...numberField('storeyForces', 'forces.0.force')}
             format={format}
             value={record.forces.find((entry) => entry.level === levelId)?.force ?? null}
-            min={-1e10}
-            max={1e10}
             optional
             placeholder={record.rule === 'earthquake' ? 'by share' : 'by weight'}
             onCommit={(value) => setForce(levelId, level, value)}

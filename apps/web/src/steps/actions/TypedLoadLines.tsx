@@ -79,21 +79,16 @@ function LineValue({ loads }: { readonly loads: readonly LineLoad[] }) {
   const format = useFormat()
   const length = loads.reduce((sum, load) => sum + lengthAlong(load.path), 0)
   const force = loads.reduce((sum, load) => sum + (lengthAlong(load.path) * (load.value + valueAt(load, 'end'))) / 2, 0)
-  const limits = { min: -1e7, max: 1e7 }
   return (
     <>
       <Line reference="along its path, downwards" result={<Value value={force} quantity="force" />}>
-        <QuantityField {...fieldOf(loads, 'value', 'line load', 'lineLoad', limits)} /> ·{' '}
+        <QuantityField {...fieldOf(loads, 'value', 'line load')} /> ·{' '}
         <Value value={length} quantity="length" strong={false} />
         <Several records={loads} textOf={(load) => valuesText(load, 'lineLoad', format)} />
       </Line>
       <Line reference="at its end">
         <QuantityField
-          {...fieldOf(loads, 'endValue', 'line load at its end', 'lineLoad', {
-            ...limits,
-            optional: true,
-            placeholder: 'uniform',
-          })}
+          {...fieldOf(loads, 'endValue', 'line load at its end', { optional: true, placeholder: 'uniform' })}
         />
         {loads.some(({ endValue }) => endValue !== null) && ', varying linearly along its path'}
       </Line>
@@ -115,7 +110,7 @@ function PointValue({ loads }: { readonly loads: readonly PointLoad[] }) {
   const force = loads.reduce((sum, { value }) => sum + value, 0)
   return (
     <Line reference="at its point, downwards" result={<Value value={force} quantity="force" />}>
-      <QuantityField {...fieldOf(loads, 'value', 'point load', 'force', { min: -1e9, max: 1e9 })} />
+      <QuantityField {...fieldOf(loads, 'value', 'point load')} />
       <Several records={loads} textOf={({ value }) => formatQuantity(value, 'force', format)} />
     </Line>
   )
@@ -137,7 +132,7 @@ function AreaValues({ loads }: { readonly loads: readonly AreaLoad[] }) {
         reference={mayLie ? 'over its plan area' : 'per plan area, downwards'}
         result={<Value value={area} quantity="area" strong={false} />}
       >
-        <QuantityField {...fieldOf(loads, 'value', 'area load', 'pressure', { min: -1e6, max: 1e6 })} />
+        <QuantityField {...fieldOf(loads, 'value', 'area load')} />
         <Several records={loads} textOf={(load) => valuesText(load, 'pressure', format)} />
       </Line>
       {mayLie && (
@@ -148,18 +143,13 @@ function AreaValues({ loads }: { readonly loads: readonly AreaLoad[] }) {
       )}
       <Line reference="at its end">
         <QuantityField
-          {...fieldOf(loads, 'endValue', 'area load at its end', 'pressure', {
-            min: -1e6,
-            max: 1e6,
-            optional: true,
-            placeholder: 'uniform',
-          })}
+          {...fieldOf(loads, 'endValue', 'area load at its end', { optional: true, placeholder: 'uniform' })}
         />
         {loads.some(({ endValue }) => endValue !== null) && (
           <>
             , varying linearly along{' '}
             <QuantityField
-              {...fieldOf(loads, 'angle', 'direction of variation', 'angle', { min: -2 * Math.PI, max: 2 * Math.PI })}
+              {...fieldOf(loads, 'angle', 'direction of variation', { min: -2 * Math.PI, max: 2 * Math.PI })}
             />{' '}
             from east
           </>

@@ -44,9 +44,7 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
         <>
           <SymbolText name={loads?.imposed?.symbol ?? 'q'} />{' '}
           <QuantityField
-            {...fieldOf(loadKey, 'imposed', `entered ${terms.imposed} load of ${loadKey.name}`, 'pressure', {
-              min: 0,
-              max: 1e6,
+            {...fieldOf(loadKey, 'imposed', `entered ${terms.imposed} load of ${loadKey.name}`, {
               optional: true,
               placeholder: 'from the use',
             })}
@@ -58,9 +56,7 @@ export function UseLine({ loadKey }: { readonly loadKey: LoadKey }) {
           {' '}
           stored up to{' '}
           <QuantityField
-            {...fieldOf(loadKey, 'storageHeight', `storage height on ${loadKey.name}`, 'length', {
-              min: 0,
-              max: 100,
+            {...fieldOf(loadKey, 'storageHeight', `storage height on ${loadKey.name}`, {
               optional: true,
               placeholder: loads.imposed ? 'minimum value' : 'height',
             })}

@@ -198,9 +198,7 @@ export const WallEditor = memo(function WallEditor({ runs }: { readonly runs: re
             )
           }
         />{' '}
-        {rule === 'typed' && (
-          <QuantityField {...fieldOf(runs, 'height', 'height of the wall', 'length', { min: 0.01, max: 100 })} />
-        )}
+        {rule === 'typed' && <QuantityField {...fieldOf(runs, 'height', 'height of the wall')} />}
         <Several records={runs} textOf={({ heightRule }) => wordOf(rules, heightRule)} />
       </Line>
       <Later>
@@ -262,8 +260,7 @@ function MakeLines({ runs }: { readonly runs: readonly WallRun[] }) {
         <SymbolText name="g_wall" />{' '}
         {layered.length === 0 && (
           <>
-            <QuantityField {...fieldOf(runs, 'weight', 'weight of the wall', 'pressure', { min: 0, max: 1e5 })} /> of
-            wall area
+            <QuantityField {...fieldOf(runs, 'weight', 'weight of the wall')} /> of wall area
           </>
         )}{' '}
         <Choice

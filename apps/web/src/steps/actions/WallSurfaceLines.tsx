@@ -85,18 +85,12 @@ function Extent({ surfaces }: { readonly surfaces: readonly WallSurface[] }) {
         <Several records={surfaces} textOf={({ sharing }) => wordOf(spans, sharing)} />
       </Line>
       <Line reference="top">
-        <QuantityField {...fieldOf(surfaces, 'above', 'height above the level', 'length', { min: 0, max: 20 })} /> above
-        the level or roof
+        <QuantityField {...fieldOf(surfaces, 'above', 'height above the level')} /> above the level or roof
         <Several records={surfaces} textOf={({ above }) => formatQuantity(above, 'length', format)} />
       </Line>
       <Line reference="bottom">
         <QuantityField
-          {...fieldOf(surfaces, 'depth', 'depth of the surface', 'length', {
-            min: 0.01,
-            max: 300,
-            optional: true,
-            placeholder: 'to the level below',
-          })}
+          {...fieldOf(surfaces, 'depth', 'depth of the surface', { optional: true, placeholder: 'to the level below' })}
         />
         <Several
           records={surfaces}

@@ -1,4 +1,5 @@
 import {
+  numberField,
   capitalized,
   formatQuantity,
   newId,
@@ -79,14 +80,11 @@ function BodyLines({ result, extent }: { readonly result: WindResult | undefined
         <>
           <ExtentLine part={part} extent={extent} />
           <Line reference="parapet">
-            <QuantityField {...fieldOf(part, 'parapet', 'parapet', 'length', { min: 0, max: 20 })} />
+            <QuantityField {...fieldOf(part, 'parapet', 'parapet')} />
           </Line>
           <Line reference="EN 1991-1-4 6">
             <SymbolText name="c_s" />
-            <SymbolText name="c_d" />{' '}
-            <QuantityField
-              {...fieldOf(part, 'structuralFactor', 'structural factor', 'factor', { min: 0.5, max: 3 })}
-            />
+            <SymbolText name="c_d" /> <QuantityField {...fieldOf(part, 'structuralFactor', 'structural factor')} />
           </Line>
         </>
       ) : (
@@ -137,7 +135,7 @@ function ExtentLine({ part, extent }: { readonly part: BuildingPart; readonly ex
           {name}{' '}
           <QuantityField
             label={`${name} side of the wind rectangle`}
-            quantity="length"
+            {...numberField('buildingPart', `extent.${side}`)}
             format={format}
             value={stated[side]}
             onCommit={(value) =>
@@ -171,11 +169,9 @@ function NewPart() {
     <Line reference="parapet">
       <QuantityField
         label="parapet"
-        quantity="length"
+        {...numberField('buildingPart', 'parapet')}
         format={format}
         value={0}
-        min={0}
-        max={20}
         onCommit={(parapet) =>
           edit.add(note.value(part, 'parapet', 'length', 0, parapet), [{ ...part, parapet: parapet ?? 0 }])
         }

@@ -1,4 +1,4 @@
-import { reachBounds, spanLimitBounds, type Basis } from '@hedrion/core'
+import type { Basis } from '@hedrion/core'
 import { useEdit, useNote } from '../../compute/useEdit'
 import { Line, Section } from '../../sheet/Sheet'
 import { useFieldOf } from '../../sheet/useFieldOf'
@@ -61,20 +61,13 @@ export function ProjectLines({ basis }: { readonly basis: Basis }) {
       <Line reference="EN 1990 table 2.1">
         design working life{' '}
         <QuantityField
-          {...fieldOf(basis, 'workingLife', 'design working life', 'count', {
-            min: 1,
-            max: 500,
-            optional: true,
-            placeholder: 'not given',
-          })}
+          {...fieldOf(basis, 'workingLife', 'design working life', { optional: true, placeholder: 'not given' })}
         />{' '}
         years <small>(50 for buildings, 10 to 25 for replaceable parts, 100 for monuments)</small>
       </Line>
       <Line reference="load paths">
-        members support a panel within{' '}
-        <QuantityField {...fieldOf(basis, 'supportReach', 'support tolerance', 'smallLength', reachBounds)} /> of it,
-        and strips at more than{' '}
-        <QuantityField {...fieldOf(basis, 'spanLimit', 'minimum angle to the span', 'angle', spanLimitBounds)} /> to the
+        members support a panel within <QuantityField {...fieldOf(basis, 'supportReach', 'support tolerance')} /> of it,
+        and strips at more than <QuantityField {...fieldOf(basis, 'spanLimit', 'minimum angle to the span')} /> to the
         span <small>(can be set per panel)</small>
       </Line>
       <Line reference="units shown">

@@ -38,12 +38,7 @@ export function SiteLines({ basis }: { readonly basis: Basis }) {
       <Line reference={rule ? velocity.clause : 'kept'}>
         <SymbolText name={velocity.symbol} /> ={' '}
         <QuantityField
-          {...fieldOf(basis, 'basicWindVelocity', 'basic wind velocity', 'velocity', {
-            min: 5,
-            max: 80,
-            optional: true,
-            placeholder: 'none',
-          })}
+          {...fieldOf(basis, 'basicWindVelocity', 'basic wind velocity', { optional: true, placeholder: 'none' })}
         />
         <small> {velocity.says}</small>
         <FromSite basis={basis} field="basicWindVelocity" />
@@ -58,25 +53,12 @@ export function SiteLines({ basis }: { readonly basis: Basis }) {
         />
       </Line>
       <Line reference="altitude">
-        <QuantityField
-          {...fieldOf(basis, 'altitude', 'altitude of the site', 'length', {
-            min: -500,
-            max: 5000,
-          })}
-        />{' '}
-        above sea level
+        <QuantityField {...fieldOf(basis, 'altitude', 'altitude of the site')} /> above sea level
         <FromSite basis={basis} field="altitude" />
       </Line>
       <Line reference="EN 1991-1-3 4.1">
         <SymbolText name="s_k" /> ={' '}
-        <QuantityField
-          {...fieldOf(basis, 'groundSnow', 'ground snow load', 'pressure', {
-            min: 0,
-            max: 5e4,
-            optional: true,
-            placeholder: 'none',
-          })}
-        />
+        <QuantityField {...fieldOf(basis, 'groundSnow', 'ground snow load', { optional: true, placeholder: 'none' })} />
         <FromSite basis={basis} field="groundSnow" />
         <small> stored; snow loads are not derived yet</small>
       </Line>

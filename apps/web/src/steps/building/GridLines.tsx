@@ -1,5 +1,6 @@
 import { memo } from 'react'
 import {
+  numberField,
   formatQuantity,
   formatValue,
   gridMoveEdits,
@@ -171,12 +172,11 @@ function PlaceField({ line }: { readonly line: GridLine }) {
   return (
     <QuantityField
       label={`position of grid line ${line.label}`}
-      quantity="length"
+      {...numberField('gridLine', 'at')}
       format={format}
       value={line.at}
       typed={line.typed?.['at']}
-      min={line.axis === 'ring' ? 0.01 : -1e5}
-      max={1e5}
+      {...(line.axis === 'ring' ? { above: 0 } : {})}
       onFocusChange={lights([line.id])}
       onDraft={(at) => setDraft(typeof at === 'number' ? gridMoveEdits(getDocument(), line, at, takesAlong) : null)}
       onCommit={(at) =>

@@ -179,8 +179,7 @@ function GroundLine() {
   if (!basis) return null
   return (
     <Line reference="ground">
-      at <QuantityField {...fieldOf(basis, 'ground', 'ground level', 'length', { min: -500, max: 2000 })} /> beside the
-      building
+      at <QuantityField {...fieldOf(basis, 'ground', 'ground level')} /> beside the building
     </Line>
   )
 }
@@ -249,7 +248,7 @@ function LevelLine({ level, layoutId, isBase }: LevelLineProps) {
         </>
       )}
       <QuantityField
-        {...fieldOf(level, 'elevation', `elevation of level ${level.name}`, 'length', { min: -500, max: 2000 })}
+        {...fieldOf(level, 'elevation', `elevation of level ${level.name}`)}
         onDraft={(value) => setDraft(typeof value === 'number' ? moved(value, undefined) : null)}
         onCommit={(value, text) =>
           value === null

@@ -182,9 +182,7 @@ function ElementFactor({ members }: { readonly members: readonly Member[] }) {
     <Line reference="table 4.7-1">
       <SymbolText name="K_LL" /> ={' '}
       <QuantityField
-        {...fieldOf(members, 'elementFactor', 'live load element factor', 'factor', {
-          min: 1,
-          max: 4,
+        {...fieldOf(members, 'elementFactor', 'live load element factor', {
           optional: true,
           placeholder: columns ? '4' : 'usual',
         })}
@@ -222,10 +220,7 @@ function Weight({ member }: { readonly member: Member }) {
   return (
     <>
       <Line reference="openings">
-        <QuantityField
-          {...fieldOf([member], 'openShare', 'share of openings in the wall', 'factor', { min: 0, max: 1 })}
-        />{' '}
-        of the wall
+        <QuantityField {...fieldOf([member], 'openShare', 'share of openings in the wall')} /> of the wall
       </Line>
       <Working reference="self-weight per area" address={`faceWeight:${member.id}`} />
     </>

@@ -1,5 +1,6 @@
 import styled from 'styled-components'
 import {
+  numberField,
   expanded,
   formatQuantity,
   freeSides,
@@ -197,13 +198,11 @@ function SlabLine({ panels, materialId, set }: SlabLineProps) {
     <Line reference="slab">
       <QuantityField
         label="Thickness of the slab"
-        quantity="smallLength"
+        {...numberField('panel', 'slab.thickness')}
         format={format}
         value={thickness}
         placeholder={thicknesses.some((value) => value !== thicknesses[0]) ? severalWord : 'none'}
         optional
-        min={0.001}
-        max={5}
         onFocusChange={lights(panels.map(({ id }) => id))}
         onDraft={(value) =>
           setDraft(

@@ -1,12 +1,4 @@
-import {
-  formatQuantity,
-  formatValue,
-  reachBounds,
-  sharingChoices,
-  sharingNames,
-  spanLimitBounds,
-  type Panel,
-} from '@hedrion/core'
+import { formatQuantity, formatValue, sharingChoices, sharingNames, type Panel } from '@hedrion/core'
 import { useFormat, useRecords } from '../../compute/SessionContext'
 import { Several } from '../../sheet/Several'
 import { Line } from '../../sheet/Sheet'
@@ -71,7 +63,7 @@ function SpanLines({ panels, set }: SharingLinesProps) {
         }
       >
         <QuantityField
-          {...fieldOf(panels, 'spanAngle', 'span direction from east, anticlockwise', 'angle', {
+          {...fieldOf(panels, 'spanAngle', 'span direction from east, anticlockwise', {
             min: -2 * Math.PI,
             max: 2 * Math.PI,
           })}
@@ -116,7 +108,7 @@ function SupportLines({ panels, set }: SharingLinesProps) {
       <Line reference="not loaded">
         members running at{' '}
         <QuantityField
-          {...fieldOf(panels, 'sparedAngle', 'direction of excluded members', 'angle', {
+          {...fieldOf(panels, 'sparedAngle', 'direction of excluded members', {
             min: -2 * Math.PI,
             max: 2 * Math.PI,
             optional: true,
@@ -141,16 +133,14 @@ function SupportLines({ panels, set }: SharingLinesProps) {
       <Line reference="supports considered">
         members within{' '}
         <QuantityField
-          {...fieldOf(panels, 'supportReach', 'support tolerance', 'smallLength', {
-            ...reachBounds,
+          {...fieldOf(panels, 'supportReach', 'support tolerance', {
             optional: true,
             placeholder: usual(basis.supportReach, 'smallLength'),
           })}
         />{' '}
         of it, at more than{' '}
         <QuantityField
-          {...fieldOf(panels, 'spanLimit', 'minimum angle to the span', 'angle', {
-            ...spanLimitBounds,
+          {...fieldOf(panels, 'spanLimit', 'minimum angle to the span', {
             optional: true,
             placeholder: usual(basis.spanLimit, 'angle'),
           })}

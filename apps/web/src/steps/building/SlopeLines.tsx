@@ -35,7 +35,7 @@ export function SlopeLines({ slopes }: { readonly slopes: readonly Slope[] }) {
         </Line>
       )}
       <Line reference="pitch">
-        <QuantityField {...fieldOf(slopes, 'pitch', 'pitch', 'angle', { min: 0, max: 1.4 })} /> from the horizontal
+        <QuantityField {...fieldOf(slopes, 'pitch', 'pitch')} /> from the horizontal
         <Several records={slopes} textOf={({ pitch }) => formatQuantity(pitch, 'angle', format)} />
       </Line>
       <Line
@@ -46,16 +46,10 @@ export function SlopeLines({ slopes }: { readonly slopes: readonly Slope[] }) {
           </Button>
         }
       >
-        <QuantityField
-          {...fieldOf(slopes, 'uphill', 'direction uphill, from east, anticlockwise', 'angle', { min: -7, max: 7 })}
-        />{' '}
-        from east
+        <QuantityField {...fieldOf(slopes, 'uphill', 'direction uphill, from east, anticlockwise')} /> from east
       </Line>
       <Line reference="lowest edge">
-        <QuantityField
-          {...fieldOf(slopes, 'eaves', 'lowest edge above the level', 'length', { min: -200, max: 200 })}
-        />{' '}
-        above the level
+        <QuantityField {...fieldOf(slopes, 'eaves', 'lowest edge above the level')} /> above the level
       </Line>
       {slopes.length === 1 && (
         <>

@@ -48,15 +48,13 @@ export function StiffLines({ elements }: { readonly elements: readonly StiffElem
       </Line>
       {sort === 'wall' && (
         <Line reference="thickness">
-          <QuantityField {...fieldOf(elements, 'thickness', 'thickness', 'smallLength', { min: 0.001, max: 10 })} /> of{' '}
-          <MaterialChoice records={elements} />
+          <QuantityField {...fieldOf(elements, 'thickness', 'thickness')} /> of <MaterialChoice records={elements} />
         </Line>
       )}
       {sort === 'bracing' && <Diagonals elements={elements} />}
       {sort === 'given' && (
         <Line reference="entered">
-          <SymbolText name="k" /> ={' '}
-          <QuantityField {...fieldOf(elements, 'stiffness', 'stiffness', 'stiffness', { min: 0, max: 1e15 })} />
+          <SymbolText name="k" /> = <QuantityField {...fieldOf(elements, 'stiffness', 'stiffness')} />
         </Line>
       )}
       {alone && level && sort !== 'given' && <Stiffness address={`stiffness:${expanded(first.id, level.id)}`} />}

@@ -145,21 +145,8 @@ function SectionLine({ section }: { readonly section: SectionRecord }) {
       }
     >
       <NameField label="Name of the section" record={section} maxLength={60} /> A{' '}
-      <QuantityField
-        {...fieldOf(section, 'area', `area of ${section.name}`, 'sectionArea', {
-          min: 1e-8,
-          max: 100,
-          forgetsSource: true,
-        })}
-      />{' '}
-      deep{' '}
-      <QuantityField
-        {...fieldOf(section, 'depth', `depth of ${section.name}`, 'smallLength', {
-          min: 1e-3,
-          max: 20,
-          forgetsSource: true,
-        })}
-      />
+      <QuantityField {...fieldOf(section, 'area', `area of ${section.name}`, { forgetsSource: true })} /> deep{' '}
+      <QuantityField {...fieldOf(section, 'depth', `depth of ${section.name}`, { forgetsSource: true })} />
     </Line>
   )
 }
@@ -181,13 +168,7 @@ function MaterialLine({ material }: { readonly material: Material }) {
       }
     >
       <NameField label="Name of the material" record={material} maxLength={60} /> γ{' '}
-      <QuantityField
-        {...fieldOf(material, 'unitWeight', `unit weight of ${material.name}`, 'unitWeight', {
-          min: 0,
-          max: 2e5,
-          forgetsSource: true,
-        })}
-      />
+      <QuantityField {...fieldOf(material, 'unitWeight', `unit weight of ${material.name}`, { forgetsSource: true })} />
     </Line>
   )
 }

@@ -40,15 +40,8 @@ export function StrutLines({ struts }: { readonly struts: readonly Strut[] }) {
         />
       </Line>
       <Line reference="heights">
-        from{' '}
-        <QuantityField
-          {...fieldOf(struts, 'startHeight', 'height of its start above the level', 'length', { min: -200, max: 200 })}
-        />{' '}
-        to{' '}
-        <QuantityField
-          {...fieldOf(struts, 'endHeight', 'height of its end above the level', 'length', { min: -200, max: 200 })}
-        />{' '}
-        above the level
+        from <QuantityField {...fieldOf(struts, 'startHeight', 'height of its start above the level')} /> to{' '}
+        <QuantityField {...fieldOf(struts, 'endHeight', 'height of its end above the level')} /> above the level
       </Line>
       <StockChoices records={struts} />
       {struts.length === 1 && <Working reference="self-weight" address={`barWeight:${first.id}`} />}

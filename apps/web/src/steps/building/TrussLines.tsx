@@ -1,4 +1,5 @@
 import {
+  numberField,
   distance,
   formatQuantity,
   trussLengths,
@@ -64,11 +65,9 @@ export function TrussLines({ member, truss }: { readonly member: Member; readonl
       <Line reference="depth at the ends">
         <QuantityField
           label="Depth at the ends"
-          quantity="length"
+          {...numberField('member', 'truss.depth')}
           format={format}
           value={truss.depth}
-          min={0.05}
-          max={20}
           onCommit={(depth) =>
             depth === null ? 'Enter a truss depth.' : set(`depth ${formatQuantity(depth, 'length', format)}`, { depth })
           }
@@ -78,11 +77,9 @@ export function TrussLines({ member, truss }: { readonly member: Member; readonl
       <Line reference="bays">
         <QuantityField
           label="Bays of the truss"
-          quantity="count"
+          {...numberField('member', 'truss.bays')}
           format={format}
           value={truss.bays}
-          min={2}
-          max={60}
           onCommit={(bays) =>
             bays === null || !Number.isInteger(bays) ? 'Enter an integer from 2 to 60.' : set(`${bays} bays`, { bays })
           }

@@ -1,4 +1,4 @@
-import { concernSentence, doubtsOf, newId, type Basis, type ReductionTable } from '@hedrion/core'
+import { numberField, concernSentence, doubtsOf, newId, type Basis, type ReductionTable } from '@hedrion/core'
 import { useWords } from '../../compute/useWords'
 import { useFormat, useRecord, useRecords } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
@@ -114,10 +114,7 @@ function Words({ table }: { readonly table: ReductionTable }) {
             ],
           })}
         />
-        , from{' '}
-        <QuantityField
-          {...fieldOf(table, 'leastStoreys', inWords('minimum number of storeys'), 'count', { min: 0, max: 200 })}
-        />{' '}
+        , from <QuantityField {...fieldOf(table, 'leastStoreys', inWords('minimum number of storeys'))} />{' '}
         {inWords('storeys and more')}
       </Line>
     </>
@@ -166,21 +163,18 @@ function Rows({ table }: { readonly table: ReductionTable }) {
           {table.form === 'area' ? 'at' : 'from'}{' '}
           <QuantityField
             label={`row ${i + 1} from`}
+            {...numberField('reductionTable', `rows.${i}.from`)}
             quantity={quantity}
             format={format}
             value={from}
-            min={0}
-            max={1e6}
             onCommit={(value) => (value === null ? 'Enter where the row starts.' : change(i, { from: value }))}
           />{' '}
           {table.form === 'area' ? 'factor' : 'and more, factor'}{' '}
           <QuantityField
             label={`row ${i + 1} factor`}
-            quantity="factor"
+            {...numberField('reductionTable', `rows.${i}.factor`)}
             format={format}
             value={factor}
-            min={0}
-            max={1}
             onCommit={(value) => (value === null ? 'Enter a factor.' : change(i, { factor: value }))}
           />
           {doubts

@@ -37,10 +37,7 @@ export function HandedLoads({ basis }: { readonly basis: Basis }) {
         {basis.handedLoads === 'pieces' && (
           <>
             {': at most '}
-            <QuantityField
-              {...fieldOf(basis, 'handedPieces', 'segments of a line load', 'count', { min: 1, max: 20 })}
-            />{' '}
-            to a member
+            <QuantityField {...fieldOf(basis, 'handedPieces', 'segments of a line load')} /> to a member
           </>
         )}
       </Line>
