@@ -61,6 +61,11 @@ const noFormula = {
     'BinaryExpression[operator=/^[*/]$/] > MemberExpression[property.name=/^(unitWeight|area|thickness|force|load|intensity|moment)$/]',
   message: 'A formula of loads belongs in the core, with its trace: ask for it by its address.',
 }
+/** What reacts to a click is reached by a key as well. */
+const noClickedRow = {
+  selector: 'JSXOpeningElement[name.name=/^(tr|td|th|li|div|span|p)$/] > JSXAttribute[name.name="onClick"]',
+  message: 'A key does not reach it: use a Button, or a LeadingRow in a table.',
+}
 const allNames = {
   selector: 'ExportAllDeclaration',
   message: 'Export every name on its own, so that a reader sees what leaves.',
@@ -94,7 +99,12 @@ export default tseslint.config(
   {
     files: ['apps/web/src/**/*.tsx'],
     rules: {
-      'no-restricted-syntax': ['error', allNames, noSpread, noFormula],
+      'no-restricted-syntax': ['error', allNames, noSpread, noFormula, noClickedRow],
     },
+  },
+  {
+    // where the row with its button is made
+    files: ['apps/web/src/steps/paths/ColumnTable.tsx'],
+    rules: { 'no-restricted-syntax': ['error', allNames, noSpread, noFormula] },
   },
 )

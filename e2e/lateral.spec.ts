@@ -54,7 +54,11 @@ test('storey forces are shared among stiff elements, with torsion, down to the g
   await expect(storeys.getByRole('row').nth(2)).toContainText('60.0')
   await expect(storeys.getByRole('row').nth(2)).toContainText('−90.0')
   // J = 300 · 1.5² + 100 · 4.5² + 2 · 200 · 4² = 9100 MNm: E1 takes 60 · 3/4 − 90 · 300 · 1.5 / 9100 = 40.5 kN
-  await storeys.getByRole('row').nth(2).click()
+  // a row leads to its level, by a click anywhere on it or by key
+  await storeys.getByRole('row').nth(1).click()
+  await expect(page.getByRole('table', { name: /^Lateral elements under level (Roof|2)$/ })).toBeVisible()
+  await storeys.getByRole('row').nth(2).getByRole('button').focus()
+  await page.keyboard.press('Enter')
   const elements = page.getByRole('table', { name: 'Lateral elements under level 1' })
   await expect(elements.getByRole('row', { name: /^E1/ })).toContainText('40.5')
   await expect(elements.getByRole('row', { name: /^E2/ })).toContainText('19.5')

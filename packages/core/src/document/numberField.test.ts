@@ -1,3 +1,4 @@
+import type { Field } from './fields'
 import { numberField } from './numberField'
 import { recordKinds } from './recordKinds'
 
@@ -21,9 +22,10 @@ test.each([
 
 test('what a number of any kind is limited to, its reader takes, and nothing beyond', () => {
   let seen = 0
-  for (const [kind, fields] of Object.entries(recordKinds))
+  const kinds: Readonly<Record<string, Readonly<Record<string, Field<unknown>>>>> = recordKinds
+  for (const [kind, fields] of Object.entries(kinds))
     for (const [name, field] of Object.entries(fields)) {
-      if (!('limits' in field) || !field.limits) continue
+      if (!field.limits) continue
       const { min, max, above, quantity } = numberField(kind as keyof typeof recordKinds, name)
       const problemsOf = (value: number): number => {
         const problems: { path: string; problem: string }[] = []

@@ -4,6 +4,7 @@ import { useEffect, useState, type MouseEvent } from 'react'
 import styled from 'styled-components'
 import { useFormat, useRecords } from '../../compute/SessionContext'
 import { Button } from '../../ui/Button'
+import { TextLine } from '../../ui/TextLine'
 import { Segmented } from '../../ui/Segmented'
 import { SiteProfile } from './SiteProfile'
 import { loadRegion, lookAt, useSite } from './siteStore'
@@ -45,10 +46,31 @@ export function SiteMap() {
           </li>
         ))}
       </Towns>
+      <p>
+        or enter its position,{' '}
+        <TextLine
+          label="Kilometres east and north"
+          value={site ? `${site.east}; ${site.north}` : ''}
+          maxLength={40}
+          placeholder="12.5; 8.0"
+          onCommit={(text) => atPosition(text)}
+        />{' '}
+        <small>km east; km north</small>
+      </p>
       <p role="status">{busy ? 'Searching …' : (problem ?? '')}</p>
       {found && <SiteProfile site={found} />}
     </Frame>
   )
+}
+
+/** Looks at a position of the map, as “12.5; 8.0”; answers a sentence where it cannot be read. */
+function atPosition(text: string): string | undefined {
+  if (text === '') return undefined
+  const [east, north, ...more] = text.split(/\s*[; ]\s*/).map((part) => Number(part.replace(',', '.')))
+  if (east === undefined || north === undefined || more.length > 0 || !Number.isFinite(east + north))
+    return 'Enter kilometres east and north, like 12.5; 8.0.'
+  void lookAt(east, north)
+  return undefined
 }
 
 interface SheetProps {

@@ -16,7 +16,7 @@ import { useLook } from '../../state/look'
 import { TableOut } from '../../ui/TableOut'
 import { AreaLines } from './AreaLines'
 import { ColumnStrip } from './ColumnStrip'
-import { BesideStrip, ColumnTable } from './ColumnTable'
+import { BesideStrip, ColumnTable, LeadingRow } from './ColumnTable'
 import { rowsFromAbove, wordsOf } from './columnWords'
 import { RakingLines } from './RakingLines'
 import { SidewaysLine } from './SidewaysLine'
@@ -102,12 +102,12 @@ function Lengths({ view, picked, caseId }: LengthsProps) {
         </thead>
         <tbody>
           {rowsFromAbove(view).map((row) => (
-            <tr
+            <LeadingRow
               key={row.expandedId}
-              data-lit={row.expandedId === picked || undefined}
-              onClick={() => change({ picked: [row.expandedId], level: row.levelId })}
+              head={row.levelName}
+              isLit={row.expandedId === picked}
+              onPress={() => change({ picked: [row.expandedId], level: row.levelId })}
             >
-              <th>{row.levelName}</th>
               <td>
                 <Value value={row.area} quantity="area" strong={false} />
               </td>
@@ -126,7 +126,7 @@ function Lengths({ view, picked, caseId }: LengthsProps) {
               <td>
                 <Value value={row.foot} quantity="force" address={`column:${row.expandedId}:${caseId}`} />
               </td>
-            </tr>
+            </LeadingRow>
           ))}
         </tbody>
       </ColumnTable>

@@ -1,4 +1,6 @@
+import type { ReactNode } from 'react'
 import styled from 'styled-components'
+import { Button } from '../../ui/Button'
 
 /** Of a row and of the heading, px: a strip beside the table counts on it. */
 export const rowHeight = 30
@@ -46,6 +48,26 @@ export const Heads = ({ words }: { readonly words: readonly string[] }) => (
       ))}
     </tr>
   </thead>
+)
+
+interface LeadingRowProps {
+  /** What the row is about. */
+  readonly head: ReactNode
+  readonly isLit?: boolean
+  readonly onPress: () => void
+  readonly children: ReactNode
+}
+
+/** A row that leads to what it is about: by its head, which a key reaches, or by a click anywhere on it. */
+export const LeadingRow = ({ head, isLit = false, onPress, children }: LeadingRowProps) => (
+  <tr data-lit={isLit ? '' : undefined} onClick={onPress}>
+    <th scope="row">
+      <Button kind="link" onPress={onPress}>
+        {head}
+      </Button>
+    </th>
+    {children}
+  </tr>
 )
 
 /** A strip that grows downwards, and its table beside it. */

@@ -12,7 +12,7 @@ import { useLook } from '../../state/look'
 import { Choice } from '../../ui/Choice'
 import { byNumber } from '../../ui/byNumber'
 import { TableOut } from '../../ui/TableOut'
-import { Heads, WideTable } from './ColumnTable'
+import { Heads, WideTable, LeadingRow } from './ColumnTable'
 
 interface HeldStoreysProps {
   readonly caseId: string
@@ -81,16 +81,16 @@ function Storeys({ view }: { readonly view: LateralView }) {
         <Heads words={heading} />
         <tbody>
           {rows.map(({ storey: { levelId, level, unheld }, cells: [first, second, third] }) => (
-            <tr
+            <LeadingRow
               key={levelId}
-              data-lit={levelId === look.level ? '' : undefined}
-              onClick={() => change({ level: levelId, picked: [] })}
+              head={level}
+              isLit={levelId === look.level}
+              onPress={() => change({ level: levelId, picked: [] })}
             >
-              <th scope="row">{level}</th>
               <td>{first}</td>
               <td>{second}</td>
               <td>{unheld ? <Unheld>{unheldWords[unheld]}</Unheld> : third}</td>
-            </tr>
+            </LeadingRow>
           ))}
         </tbody>
       </WideTable>
@@ -148,12 +148,12 @@ function Elements({ storey, caseId }: { readonly storey: StoreyView; readonly ca
         <Heads words={heading} />
         <tbody>
           {elements.map(({ expandedId, label, stiffness, force: taken, moment }) => (
-            <tr
+            <LeadingRow
               key={expandedId}
-              data-lit={look.picked.includes(expandedId) ? '' : undefined}
-              onClick={() => change({ picked: [expandedId] })}
+              head={label}
+              isLit={look.picked.includes(expandedId)}
+              onPress={() => change({ picked: [expandedId] })}
             >
-              <th scope="row">{label}</th>
               <td>
                 <Value
                   value={stiffness}
@@ -182,7 +182,7 @@ function Elements({ storey, caseId }: { readonly storey: StoreyView; readonly ca
                   address={`elementMoment:${expandedId}:${caseId}`}
                 />
               </td>
-            </tr>
+            </LeadingRow>
           ))}
         </tbody>
       </WideTable>

@@ -12,10 +12,9 @@ import { useAnswer, useFormat } from '../../compute/SessionContext'
 import { Line, Note, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
-import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { TableOut } from '../../ui/TableOut'
-import { ColumnTable } from './ColumnTable'
+import { ColumnTable, LeadingRow } from './ColumnTable'
 
 interface OtherRulesProps {
   readonly levelId: string
@@ -66,16 +65,11 @@ function Compared({ levelId, panelId, caseId, other }: OtherRulesProps & { reado
           </thead>
           <tbody>
             {found.members.map(({ expandedId, kind, label, forces: [now = 0, then = 0] }) => (
-              <tr key={expandedId} onClick={() => change({ picked: [expandedId] })}>
-                <th scope="row">
-                  <Button kind="link" onPress={() => change({ picked: [expandedId] })}>
-                    {kind} {label}
-                  </Button>
-                </th>
+              <LeadingRow key={expandedId} head={`${kind} ${label}`} onPress={() => change({ picked: [expandedId] })}>
                 <td>{show(now)}</td>
                 <td>{show(then)}</td>
                 <td>{show(then - now)}</td>
-              </tr>
+              </LeadingRow>
             ))}
             <tr>
               <th scope="row">sum</th>

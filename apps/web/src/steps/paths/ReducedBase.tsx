@@ -6,7 +6,7 @@ import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { byNumber } from '../../ui/byNumber'
 import { TableOut } from '../../ui/TableOut'
-import { WideTable } from './ColumnTable'
+import { WideTable, LeadingRow } from './ColumnTable'
 import { ReductionNote } from './ReductionNote'
 
 /** With and without reduction of the imposed load, for all columns at the base. */
@@ -47,12 +47,11 @@ export function ReducedBase({ caseId }: { readonly caseId: string }) {
           {rows.map((row) => {
             const [whole, reduced, spared] = cells(row)
             return (
-              <tr key={row.expandedId} onClick={() => change({ picked: [row.expandedId] })}>
-                <th scope="row">{row.label}</th>
+              <LeadingRow key={row.expandedId} head={row.label} onPress={() => change({ picked: [row.expandedId] })}>
                 <td>{whole}</td>
                 <td>{reduced}</td>
                 <td>{spared}</td>
-              </tr>
+              </LeadingRow>
             )
           })}
         </tbody>

@@ -4,7 +4,7 @@ import { Line, Note, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
 import { useLook } from '../../state/look'
 import { TableOut } from '../../ui/TableOut'
-import { Heads, WideTable } from './ColumnTable'
+import { Heads, WideTable, LeadingRow } from './ColumnTable'
 
 /** What goes down a bearing wall, stretch by stretch: a row leads to its strip through the levels. */
 export function Stretches({ view, caseId }: { readonly view: MemberView; readonly caseId: string }) {
@@ -18,8 +18,11 @@ export function Stretches({ view, caseId }: { readonly view: MemberView; readonl
         <Heads words={['piece', 'from – to', `of level ${levelName}`, 'at base', 'per length']} />
         <tbody>
           {stretches.map((stretch, k) => (
-            <tr key={stretch.expandedId} onClick={() => change({ picked: [stretch.expandedId] })}>
-              <th>{stretch.label}</th>
+            <LeadingRow
+              key={stretch.expandedId}
+              head={stretch.label}
+              onPress={() => change({ picked: [stretch.expandedId] })}
+            >
               <td>
                 {formatValue(stretch.s0, 'length', format)} – {formatQuantity(stretch.s1, 'length', format)}
               </td>
@@ -32,7 +35,7 @@ export function Stretches({ view, caseId }: { readonly view: MemberView; readonl
               <td>
                 <Value value={stretch.foot / (stretch.s1 - stretch.s0)} quantity="lineLoad" strong={false} />
               </td>
-            </tr>
+            </LeadingRow>
           ))}
         </tbody>
       </WideTable>
