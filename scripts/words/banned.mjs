@@ -10,6 +10,7 @@ export const banned = [
   [/\bhand(?:s|ed|ing)? (?:it |its load |all of it )?(?:on|over)\b/, 'transfer, export'],
   [/\b(?:[Tt]aken?|[Tt]akes|[Tt]ook) (?:it |them )?(?:away|back|off|out)\b/, 'delete, undo, deduct, remove'],
   [/\b(?:[Pp]ut|[Ll]et|[Bb]ring) (?:it |them )?(?:away|go|back|in)\b/, 'close, cancel, delete, restore, import'],
+  [/\btakes? (?:the|half|all|no|too much|its)\b/, 'carries, resists'],
   [/\blands\b|\blanded\b/, 'is applied to'],
   [/\b[Ss]tands?\b(?! without)|\bstood\b/, 'is, is supported by'],
   [/\blies?\b(?! in)|\blying\b/, 'is'],

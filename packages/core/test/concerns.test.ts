@@ -144,13 +144,13 @@ const triggers: readonly Trigger[] = [
   {
     code: 'member.doubled',
     make: storeyWith(({ building, layout }) => building.beam(layout, [6, 4], [0, 4])),
-    says: /^Beams B\d and B\d overlap over 6\.00 m: each takes half of the load, and both add self-weight\./,
+    says: /^Beams B\d and B\d overlap over 6\.00 m: each carries half of the load, and both add self-weight\./,
     mends: [/^Delete beam B\d$/],
   },
   {
     code: 'member.doubled',
     make: storeyWith(({ building, layout }) => building.beam(layout, [2, 0], [8, 0])),
-    says: /^Beams B\d and B\d overlap over 4\.00 m: each takes half of the load, and both add self-weight\./,
+    says: /^Beams B\d and B\d overlap over 4\.00 m: each carries half of the load, and both add self-weight\./,
   },
   {
     code: 'member.near-miss',
@@ -228,7 +228,7 @@ const triggers: readonly Trigger[] = [
       building.stiffElement(layout, line([0, 0], [6, 0]), { sort: 'wall' })
       building.stiffElement(layout, line([0, 4], [6, 4]))
     }),
-    says: /^Below level Top, walls with bending stiffness only are combined with bracing or an entered stiffness, so short walls take too much force\./,
+    says: /^Below level Top, walls with bending stiffness only are combined with bracing or an entered stiffness, so short walls are assigned too much force\./,
     mends: ['Include their shear stiffness'],
   },
   {
@@ -653,7 +653,7 @@ const triggers: readonly Trigger[] = [
   {
     code: 'panel.one-support',
     make: storeyWith(({ building, layout }) => building.panel(layout, rectangle(0, 4, 6, 8))),
-    says: /^Part of panel P2 has only one support: it takes the full load with torsion, 96\.0 kNm on B2 in imposed, category B\./,
+    says: /^Part of panel P2 has only one support: it carries the full load with torsion, 96\.0 kNm on B2 in imposed, category B\./,
   },
   {
     code: 'load.one-support',

@@ -132,7 +132,7 @@ function Openings({ surface }: { readonly surface: WallSurface }) {
           <Choice
             {...choiceOf(surface, 'overOpenings', 'strips', { label: 'Strips at openings', options: overOpenings })}
           />{' '}
-          <small>Enter only voids that take no pressure; glazing stays part of the surface.</small>
+          <small>Enter only voids that resist no pressure; glazing stays part of the surface.</small>
         </Line>
       )}
     </>

@@ -46,7 +46,7 @@ export function SiteMap() {
           </li>
         ))}
       </Towns>
-      <p>
+      <Position>
         or enter its position,{' '}
         <TextLine
           label="Kilometres east and north"
@@ -56,7 +56,7 @@ export function SiteMap() {
           onCommit={(text) => atPosition(text)}
         />{' '}
         <small>km east; km north</small>
-      </p>
+      </Position>
       <p role="status">{busy ? 'Searching …' : (problem ?? '')}</p>
       {found && <SiteProfile site={found} />}
     </Frame>
@@ -214,6 +214,10 @@ const Picture = styled.svg`
     stroke: var(--floor);
     stroke-width: 3px;
   }
+`
+const Position = styled.div`
+  margin: 6px 0 0;
+  font-size: 14px;
 `
 const Towns = styled.ul`
   list-style: none;

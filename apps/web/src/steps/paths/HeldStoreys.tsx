@@ -129,7 +129,7 @@ function Elements({ storey, caseId }: { readonly storey: StoreyView; readonly ca
     `stiffness, ${unitOf('stiffness', format)}`,
     `direct, ${force}`,
     `from torsion, ${force}`,
-    `takes, ${force}`,
+    `force, ${force}`,
     `base moment, ${unitOf('moment', format)}`,
   ]
   const text = (): readonly (readonly string[])[] => [

@@ -132,7 +132,7 @@ const Reached = ({ view: { reached } }: { readonly view: PanelView }) =>
     </Note>
   )
 
-const OneSupport = () => <Warm>Part of the panel has only one support: it takes the full load with torsion.</Warm>
+const OneSupport = () => <Warm>Part of the panel has only one support: it carries the full load with torsion.</Warm>
 
 /** Area loads, as far as they lie on the panel. */
 const AreaLoads = ({ view }: { readonly view: PanelView }) =>

@@ -65,7 +65,7 @@ export const ofDrawn = {
     step: 'building',
     data: { a: 'text', b: 'text', length: 'length', whole: 'number' },
     sentence: ({ a, b, length }) =>
-      `Beams ${a} and ${b} overlap over ${length}: each takes half of the load, and both add self-weight. Delete one of them.`,
+      `Beams ${a} and ${b} overlap over ${length}: each carries half of the load, and both add self-weight. Delete one of them.`,
     mends: ({ document, records: [, second], data }) =>
       data['whole'] === 1 ? deleted(document, second, `beam ${data['b']}`) : [],
   }),

@@ -36,7 +36,7 @@ export const ofLateral = {
     step: 'paths',
     data: { level: 'text' },
     sentence: ({ level }) =>
-      `Below level ${level}, walls with bending stiffness only are combined with bracing or an entered stiffness, so short walls take too much force. Include their shear stiffness.`,
+      `Below level ${level}, walls with bending stiffness only are combined with bracing or an entered stiffness, so short walls are assigned too much force. Include their shear stiffness.`,
     mends: withFields('basis', 'Include their shear stiffness', (basis) => ({
       ...basis,
       wallStiffness: 'bendingAndShear',

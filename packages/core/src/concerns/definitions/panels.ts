@@ -22,7 +22,7 @@ export const ofPanels = {
     step: 'building',
     data: torsion,
     sentence: ({ label, member, moment, caseName }, data) =>
-      `Part of panel ${label} has only one support: it takes the full load with torsion${Number(data['moment']) > 0 ? `, ${moment} on ${member} in ${caseName}` : ''}. Provide torsional restraint, add a second support or rotate the span direction.`,
+      `Part of panel ${label} has only one support: it carries the full load with torsion${Number(data['moment']) > 0 ? `, ${moment} on ${member} in ${caseName}` : ''}. Provide torsional restraint, add a second support or rotate the span direction.`,
   }),
   'load.one-support': define({
     severity: 'caution',
