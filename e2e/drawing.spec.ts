@@ -224,9 +224,11 @@ test('what is picked elsewhere comes into view in the list and on the sheet', as
     .last()
     .scrollIntoViewIfNeeded()
   await expect(page.getByRole('heading', { name: 'Levels' })).not.toBeInViewport()
+  // where the open step shows what is found, Find stays in it
   await find(page, 'member C15 level 1')
+  await expect(page).toHaveURL(/building/)
   await expect(page.getByRole('option', { name: /^Column C15/ })).toBeInViewport()
-  await expect(page.getByRole('heading', { name: 'Column C15' })).toBeInViewport()
+  await expect(page.getByRole('heading', { name: 'C15', exact: true })).toBeInViewport()
 })
 
 test('several walls are edited as one; a field that differs says so and keeps what it has', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { asksByValue, type Overview, typedExample } from '@hedrion/core'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import {
   Autocomplete,
   Button as AriaButton,
@@ -10,16 +10,15 @@ import {
   Modal,
   ModalOverlay,
   SearchField,
-  type Key,
 } from 'react-aria-components'
 import { useNavigate } from 'react-router'
 import styled from 'styled-components'
-import { useAnswer, useDocument, useFormat, useSession } from '../compute/SessionContext'
+import { useAnswer, useFormat, useSession } from '../compute/SessionContext'
 import { askWhy } from '../sheet/traceStore'
 import { askFor, commands, type CommandName } from '../state/commands'
-import { lookNow } from '../state/look'
+import { lookNow, type Look } from '../state/look'
 import { caseInView } from '../drawing/marks'
-import { findEntries, foundAmong, type FindEntry } from './findEntries'
+import { reachedBy, stepFor, type Reached } from './findEntries'
 import { useGoTo } from './useGoTo'
 
 const most = 60
@@ -56,37 +55,44 @@ export function FindButton({ base }: { readonly base: string }) {
 function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () => void }) {
   const session = useSession()
   const format = useFormat()
-  const document = useDocument()
   const overview = useAnswer({ kind: 'overview' })
   const navigate = useNavigate()
   const goTo = useGoTo()
   const [text, setText] = useState('')
-  const entries = useMemo(() => findEntries(document, overview), [document, overview])
   const byValue = useByValue(text, overview)
-  const found = useMemo(() => {
-    return byValue ? [byValue] : foundAmong(entries, text, most)
-  }, [entries, byValue, text])
-  const go = (key: Key) => {
-    const entry = found.find(({ id }) => id === key)
-    if (!entry) return
+  const answer = useAnswer({ kind: 'find', text, most })
+  const isAnswered = answer?.text === text
+  const found = useMemo(() => (byValue ? [byValue] : reachedBy(text, answer, most)), [answer, byValue, text])
+  const go = (entry: Reached) => {
     onDone()
     if (entry.command === 'undo') session.undo()
     if (entry.command === 'redo') session.redo()
     if (entry.command === 'projects') void navigate('/')
     if (isNamed(entry.command)) askFor(entry.command)
     else if (entry.command) return
-    const pathname = entry.step ? `${base}/${entry.step}` : location.pathname
-    goTo(pathname, entry.look ?? {})
+    const step = stepFor(entry, location.pathname.slice(base.length + 1))
+    const pathname = step ? `${base}/${step}` : location.pathname
+    goTo(pathname, lookOf(entry))
     if (entry.address) askWhy(entry.address, pathname)
   }
+  const hurry = useHurry(text, isAnswered ? found[0] : undefined, go)
   return (
     <Autocomplete inputValue={text} onInputChange={setText}>
       <Search aria-label="Find" autoFocus>
         <Input
+          onKeyDown={({ key }) => key === 'Enter' && found.length === 0 && hurry()}
           placeholder={`A step, member, panel, wall run, case, clause or command; or “${typedExample('byValue', format)}”`}
         />
       </Search>
-      <List aria-label="Found" items={found} onAction={go} renderEmptyState={() => <p>No matches.</p>}>
+      <List
+        aria-label="Found"
+        items={found}
+        onAction={(key) => {
+          const entry = found.find(({ id }) => id === key)
+          if (entry) go(entry)
+        }}
+        renderEmptyState={() => <p>{isAnswered ? 'No matches.' : 'Searching …'}</p>}
+      >
         {(entry) => (
           <Item id={entry.id} textValue={entry.text}>
             <span>{entry.text}</span>
@@ -98,10 +104,32 @@ function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () 
   )
 }
 
-const isNamed = (command: FindEntry['command']): command is CommandName => command !== undefined && command in commands
+/** Enter before the answer is there: goes to the first that it has, unless the text has changed by then. */
+function useHurry(text: string, first: Reached | undefined, go: (entry: Reached) => void): () => void {
+  const [hurried, setHurried] = useState<string | null>(null)
+  const latest = useRef(go)
+  useEffect(() => {
+    latest.current = go
+  })
+  const wanted = hurried === text ? first : undefined
+  useEffect(() => {
+    if (wanted) latest.current(wanted)
+  }, [wanted])
+  return () => setHurried(text)
+}
+
+/** What is looked at; the sheet of wind or of storey forces is in place of what a command of Actions is on. */
+const lookOf = ({ kind, command, steps, level, case: of, picked }: Reached): Partial<Look> => ({
+  ...(level === undefined ? {} : { level, ...(kind === 'by value' ? {} : { view: 'plan' as const }) }),
+  ...(picked === undefined ? {} : { picked }),
+  ...(of === undefined ? {} : { case: of }),
+  ...(command && steps?.[0] === 'actions' ? { case: null } : {}),
+})
+
+const isNamed = (command: Reached['command']): command is CommandName => command !== undefined && command in commands
 
 /** “wall runs above 6 kN/m”: what it finds as one entry, or why it finds nothing. */
-function useByValue(text: string, overview: Overview | undefined): FindEntry | null {
+function useByValue(text: string, overview: Overview | undefined): Reached | null {
   const asks = asksByValue(text)
   const caseId = caseInView(overview, lookNow().case)?.loadCase.id ?? ''
   const answer = useAnswer({ kind: 'byValue', text: asks ? text : '', caseId })
@@ -112,7 +140,8 @@ function useByValue(text: string, overview: Overview | undefined): FindEntry | n
     id: 'by value',
     text: `Select ${answer.words}`,
     kind: 'by value',
-    look: { picked: answer.ids, ...(level ? { level } : {}) },
+    picked: answer.ids,
+    ...(level ? { level } : {}),
   }
 }
 
@@ -169,7 +198,7 @@ const Search = styled(SearchField)`
     color: var(--quiet);
   }
 `
-const List = styled(ListBox<FindEntry>)`
+const List = styled(ListBox<Reached>)`
   max-height: 50vh;
   overflow: auto;
   outline: none;

@@ -1,9 +1,8 @@
 import type { ProjectSummary } from '@hedrion/contract'
-import { changedSince, resultsEdition, type SetAside } from '@hedrion/core'
+import { kindNames, changedSince, resultsEdition, type SetAside } from '@hedrion/core'
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { useDocumentState, useSession } from '../compute/SessionContext'
-import { kindNames } from '../compute/useEdit'
 import { request } from '../state/api'
 import { Button } from '../ui/Button'
 

@@ -1,7 +1,7 @@
-import { formatQuantity, labelOf, recordKinds, type Conflict, type Quantity, type Rec } from '@hedrion/core'
+import { kindNames, formatQuantity, labelOf, recordKinds, type Conflict, type Quantity, type Rec } from '@hedrion/core'
 import styled from 'styled-components'
 import { useDocumentState, useFormat, useSession } from '../compute/SessionContext'
-import { kindNames, useEdit } from '../compute/useEdit'
+import { useEdit } from '../compute/useEdit'
 import { dismissRefused, type RefusedChange } from '../state/documentStore'
 import { Button } from '../ui/Button'
 

@@ -1,6 +1,7 @@
 import {
   formatQuantity,
   inWordsOf,
+  kindNames,
   labelOf,
   withTyped,
   type Edit,
@@ -107,37 +108,4 @@ export function useNote() {
 function arrow(before: number | null, after: number | null, quantity: Quantity, format: NumberFormat): string {
   const show = (value: number | null) => (value === null ? 'none' : formatQuantity(value, quantity, format))
   return `${show(before)} → ${show(after)}`
-}
-
-export const kindNames: Readonly<Record<Rec['kind'], string>> = {
-  basis: 'Basis',
-  layer: 'Value set',
-  gridLine: 'Grid line',
-  level: 'Level',
-  layout: 'Layout',
-  levelRange: 'Range of levels',
-  material: 'Material',
-  section: 'Section',
-  member: 'Member',
-  strut: 'Secondary member',
-  slope: 'Roof slope',
-  panel: 'Panel',
-  opening: 'Opening',
-  buildUp: 'Build-up',
-  loadKey: 'Load key',
-  constructionStage: 'Construction stage',
-  patch: 'Patch',
-  wallRun: 'Wall run',
-  lineLoad: 'Line load',
-  pointLoad: 'Point load',
-  areaLoad: 'Area load',
-  stair: 'Flight of stairs',
-  barrier: 'Barrier',
-  wallSurface: 'Pressure surface',
-  stiffElement: 'Lateral element',
-  reductionTable: 'Reduction table',
-  reductionRegion: 'Reduction region',
-  storeyForces: 'Storey forces',
-  selection: 'Saved selection',
-  buildingPart: 'Building part',
 }

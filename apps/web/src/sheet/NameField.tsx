@@ -1,5 +1,15 @@
-import type { Drawn, GridLine, Level, LoadKey, Material, ReductionTable, Section, StoreyForces } from '@hedrion/core'
-import { kindNames, useEdit, useNote } from '../compute/useEdit'
+import {
+  kindNames,
+  type Drawn,
+  type GridLine,
+  type Level,
+  type LoadKey,
+  type Material,
+  type ReductionTable,
+  type Section,
+  type StoreyForces,
+} from '@hedrion/core'
+import { useEdit, useNote } from '../compute/useEdit'
 import { useWords } from '../compute/useWords'
 import { TextLine } from '../ui/TextLine'
 

@@ -1,5 +1,6 @@
 import { memo, type ReactNode } from 'react'
 import {
+  kindNames,
   capitalized,
   changePictures,
   drawnOf,
@@ -23,7 +24,7 @@ import { useStore } from 'zustand'
 import { useShallow } from 'zustand/react/shallow'
 import { useDocumentState, useFormat, useGetDocument, useRecords, useSession } from '../compute/SessionContext'
 import { nameOfPicked, pickedOf, useDeletePicked } from '../compute/picked'
-import { kindNames, useEdit, useNote } from '../compute/useEdit'
+import { useEdit, useNote } from '../compute/useEdit'
 import { useLook } from '../state/look'
 import { Button } from '../ui/Button'
 import { TextLine } from '../ui/TextLine'

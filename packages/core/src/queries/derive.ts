@@ -21,6 +21,7 @@ import { compareRules } from './compareRules'
 import { columnView } from './columnView'
 import { elevationView, type ElevationAxis } from './elevationView'
 import { envelopeRows, governing } from './envelopeViews'
+import { find } from './find'
 import { floorView } from './floorView'
 import { joints } from './joints'
 import { keySlabs } from './keySlabs'
@@ -68,6 +69,7 @@ export type Query =
   | { readonly kind: 'wallSurface'; readonly expandedId: string; readonly caseId: string }
   | { readonly kind: 'balance'; readonly caseId: string }
   | { readonly kind: 'byValue'; readonly text: string; readonly caseId: string }
+  | { readonly kind: 'find'; readonly text: string; readonly most: number }
   | { readonly kind: 'keys' }
   | { readonly kind: 'keySums' }
   | { readonly kind: 'keySlabs' }
@@ -113,6 +115,7 @@ const answers = {
   wallSurface: (state, { expandedId, caseId }) => surfaceView(state, expandedId, caseId),
   balance: (state, { caseId }) => balanceOf(state, caseId),
   byValue: (state, { text, caseId }) => byValue(state, text, caseId, formatOf(state)),
+  find: (state, { text, most }) => find(state, text, most),
   keys: (state) => [...state.keys.values()],
   keySums: (state) => keySums(state),
   keySlabs: (state) => keySlabs(state),

@@ -1,5 +1,6 @@
 import { memo } from 'react'
 import {
+  kindNames,
   expanded,
   formatQuantity,
   goingOf,
@@ -10,7 +11,6 @@ import {
   type WallSurface,
 } from '@hedrion/core'
 import { useFormat, useRecords } from '../../compute/SessionContext'
-import { kindNames } from '../../compute/useEdit'
 import { PickLine } from '../../sheet/PickLine'
 import { Note, Section } from '../../sheet/Sheet'
 import { byNumber } from '../../ui/byNumber'

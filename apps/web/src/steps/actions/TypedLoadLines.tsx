@@ -1,5 +1,6 @@
 import { memo } from 'react'
 import {
+  kindNames,
   expanded,
   formatQuantity,
   lengthAlong,
@@ -14,7 +15,7 @@ import {
   type TypedLoad,
 } from '@hedrion/core'
 import { useFormat, useRecords } from '../../compute/SessionContext'
-import { kindNames, useEdit, useNote } from '../../compute/useEdit'
+import { useEdit, useNote } from '../../compute/useEdit'
 import { ConcernsHere } from '../../sheet/ConcernsHere'
 import { NameField } from '../../sheet/NameField'
 import { PickLine } from '../../sheet/PickLine'
