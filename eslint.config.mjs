@@ -66,6 +66,12 @@ const noClickedRow = {
   selector: 'JSXOpeningElement[name.name=/^(tr|td|th|li|div|span|p)$/] > JSXAttribute[name.name="onClick"]',
   message: 'A key does not reach it: use a Button, or a LeadingRow in a table.',
 }
+/** Keys are in one table, from which the page of shortcuts is written. */
+const noOwnKey = {
+  selector:
+    'BinaryExpression > Literal[value=/^(Enter|Escape|Backspace|Delete|Tab|Home|End|Arrow\\w+|Page\\w+|F\\d+)$/]',
+  message: 'A key that does something stands in state/shortcuts.ts: ask pressed(event, name).',
+}
 const allNames = {
   selector: 'ExportAllDeclaration',
   message: 'Export every name on its own, so that a reader sees what leaves.',
@@ -97,9 +103,14 @@ export default tseslint.config(
     },
   },
   {
+    files: ['apps/web/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-syntax': ['error', allNames, noSpread, noOwnKey] },
+  },
+  {
     files: ['apps/web/src/**/*.tsx'],
     rules: {
-      'no-restricted-syntax': ['error', allNames, noSpread, noFormula, noClickedRow],
+      'no-restricted-syntax': ['error', allNames, noSpread, noFormula, noClickedRow, noOwnKey],
     },
   },
   {

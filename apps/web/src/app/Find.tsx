@@ -20,6 +20,7 @@ import { lookNow, type Look } from '../state/look'
 import { caseInView } from '../drawing/marks'
 import { reachedBy, stepFor, type Reached } from './findEntries'
 import { useGoTo } from './useGoTo'
+import { pressed } from '../state/shortcuts'
 
 const most = 60
 
@@ -28,7 +29,7 @@ export function FindButton({ base }: { readonly base: string }) {
   const [open, setOpen] = useState(false)
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey)) return
+      if (!pressed(event, 'find')) return
       event.preventDefault()
       setOpen(true)
     }
@@ -80,7 +81,7 @@ function FindBox({ base, onDone }: { readonly base: string; readonly onDone: () 
     <Autocomplete inputValue={text} onInputChange={setText}>
       <Search aria-label="Find" autoFocus>
         <Input
-          onKeyDown={({ key }) => key === 'Enter' && found.length === 0 && hurry()}
+          onKeyDown={(event) => pressed(event, 'goToFound') && found.length === 0 && hurry()}
           placeholder={`A step, member, panel, wall run, case, clause or command; or “${typedExample('byValue', format)}”`}
         />
       </Search>

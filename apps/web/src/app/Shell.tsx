@@ -11,6 +11,7 @@ import { OpeningNotes } from './OpeningNotes'
 import { Rail } from './Rail'
 import { RefusedChanges } from './RefusedChanges'
 import { TopBar } from './TopBar'
+import { pressed } from '../state/shortcuts'
 
 /** The frame of the screen: the bar, the steps, the step's own two parts, and the balance. */
 export function Shell() {
@@ -47,10 +48,8 @@ function useUndoKeys(): void {
   const session = useSession()
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || isTyping(event.target)) return
-      const key = event.key.toLowerCase()
-      const wanted = key === 'z' ? (event.shiftKey ? 'redo' : 'undo') : key === 'y' ? 'redo' : undefined
-      if (!wanted) return
+      const wanted = (['redo', 'undo'] as const).find((name) => pressed(event, name))
+      if (!wanted || isTyping(event.target)) return
       event.preventDefault()
       session[wanted]()
     }
@@ -63,7 +62,7 @@ function useUndoKeys(): void {
 function useRegionKeys(): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.key !== 'F6') return
+      if (!pressed(event, 'nextRegion')) return
       event.preventDefault()
       const regions = [
         ...document.querySelectorAll<HTMLElement>(
@@ -71,7 +70,7 @@ function useRegionKeys(): void {
         ),
       ]
       const now = regions.findIndex((region) => region.contains(document.activeElement))
-      const next = regions[(now + (event.shiftKey ? regions.length - 1 : 1)) % regions.length]
+      const next = regions[(now + (pressed(event, 'lastRegion') ? regions.length - 1 : 1)) % regions.length]
       next
         ?.querySelector<HTMLElement>('[data-testid="drawing"], a[aria-current], a[href], button, input, [tabindex="0"]')
         ?.focus()

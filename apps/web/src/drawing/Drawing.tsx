@@ -16,6 +16,7 @@ import type { TextsOfView } from './texts'
 import type { Scene, Target } from './scene'
 import { usePointer, type Grab } from './usePointer'
 import { toScreen, toWorld, zoomAt, type Margins, type Viewport } from './viewport'
+import { pressed } from '../state/shortcuts'
 
 export interface DrawingProps {
   /** Said to a reader in place of the picture. */
@@ -193,10 +194,10 @@ function useDrawingKeys(
     else if (direction) {
       event.preventDefault()
       toNeighbour(direction)
-    } else if (event.key === 'Escape') onPick([])
-    else if (event.key === '0') setView(null)
-    else if (event.key === '+') zoom(1.25)
-    else if (event.key === '-') zoom(0.8)
+    } else if (pressed(event, 'pickNone')) onPick([])
+    else if (pressed(event, 'fit')) setView(null)
+    else if (pressed(event, 'zoomIn')) zoom(1.25)
+    else if (pressed(event, 'zoomOut')) zoom(0.8)
   }
 }
 

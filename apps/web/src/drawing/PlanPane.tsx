@@ -17,6 +17,7 @@ import { planScene } from './planScene'
 import type { Scene } from './scene'
 import { useCaseId } from './useCaseInView'
 import { useLevel } from './useLevel'
+import { pressed } from '../state/shortcuts'
 
 interface PlanPaneProps {
   readonly options: Omit<PlanOptions, 'format' | 'mark' | 'dividing' | 'candidates'>
@@ -105,9 +106,10 @@ function FlatPane({ scene, split, outlined, drawing, onKey, foot }: FlatPaneProp
   const removePicked = useDeletePicked()
   const keys = (event: KeyboardEvent): boolean => {
     if (onKey?.(event)) return true
-    if (event.key === 'Delete') return removePicked()
-    if (event.key !== 'PageUp' && event.key !== 'PageDown') return false
-    go(event.key === 'PageUp' ? 1 : -1)
+    if (pressed(event, 'deletePicked')) return removePicked()
+    const up = pressed(event, 'levelUp')
+    if (!up && !pressed(event, 'levelDown')) return false
+    go(up ? 1 : -1)
     return true
   }
   const name =

@@ -2,6 +2,7 @@ import { useEffect, useRef, type KeyboardEvent, type PointerEvent, type ReactNod
 import styled from 'styled-components'
 import { useLook, type SheetWidth } from '../state/look'
 import { TraceCard } from './TraceCard'
+import { pressed } from '../state/shortcuts'
 
 interface StepLayoutProps {
   /** Above the drawing, at the left and at the right. */
@@ -23,8 +24,8 @@ export function StepLayout({ bar, drawing, sheet, name }: StepLayoutProps) {
   const widen = (by: number) =>
     change({ sheet: order[Math.min(2, Math.max(0, order.indexOf(look.sheet) + by))] ?? 'narrow' })
   const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'ArrowLeft') widen(1)
-    if (event.key === 'ArrowRight') widen(-1)
+    if (pressed(event, 'widen')) widen(1)
+    if (pressed(event, 'narrow')) widen(-1)
   }
   const onPointerDown = (event: PointerEvent) => {
     const from = event.clientX
@@ -58,7 +59,7 @@ export function StepLayout({ bar, drawing, sheet, name }: StepLayoutProps) {
         aria-label={name}
         data-region="sheet"
         onKeyDown={(event) => {
-          if (event.key === 'Escape' && look.sheet !== 'narrow') change({ sheet: 'narrow' })
+          if (pressed(event, 'usualWidth') && look.sheet !== 'narrow') change({ sheet: 'narrow' })
         }}
       >
         <Pane ref={pane} tabIndex={-1}>

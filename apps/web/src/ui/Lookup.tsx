@@ -5,6 +5,7 @@ import { Item } from './Choice'
 import { FieldBox } from './FieldBox'
 import { FieldProblem } from './FieldProblem'
 import { PopCard } from './PopCard'
+import { pressed } from '../state/shortcuts'
 
 export interface LookupEntry {
   readonly id: string
@@ -42,9 +43,9 @@ export function Lookup({ label, placeholder, entries, onChoose, onText, onLeave 
     onLeave()
   }
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key === 'Escape') onLeave()
+    if (pressed(event, 'cancel')) onLeave()
     // with an entry in focus, Enter chooses it
-    if (event.key !== 'Enter' || event.currentTarget.getAttribute('aria-activedescendant')) return
+    if (!pressed(event, 'commit') || event.currentTarget.getAttribute('aria-activedescendant')) return
     const exact = found.find((entry) => entry.text.toLowerCase() === text.trim().toLowerCase())
     const [only, second] = exact ? [exact] : words.length > 0 ? found : []
     if (only && !second) return choose(only.id)

@@ -4,6 +4,7 @@ import { TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { FieldBox } from './FieldBox'
 import { FieldProblem } from './FieldProblem'
+import { pressed } from '../state/shortcuts'
 
 export interface QuantityFieldProps {
   readonly label: string
@@ -69,11 +70,11 @@ export function QuantityField(props: QuantityFieldProps) {
     onDraft?.(found.ok && next !== shown ? found.value : undefined)
   }
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key === 'Enter') {
+    if (pressed(event, 'commit')) {
       event.preventDefault()
       finish()
     }
-    if (event.key === 'Escape' && draft !== null) {
+    if (pressed(event, 'cancel') && draft !== null) {
       event.stopPropagation()
       left.current = true
       onDraft?.(undefined)

@@ -2,6 +2,7 @@ import { useState, type KeyboardEvent, type ReactNode } from 'react'
 import { Input, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { FieldProblem } from './FieldProblem'
+import { pressed } from '../state/shortcuts'
 
 interface TextLineProps {
   readonly label: string
@@ -25,8 +26,8 @@ export function TextLine({ label, value, placeholder, maxLength = 60, preview, o
     if (sentence === undefined) setDraft(null)
   }
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key === 'Enter') finish()
-    if (event.key === 'Escape' && draft !== null) {
+    if (pressed(event, 'commit')) finish()
+    if (pressed(event, 'cancel') && draft !== null) {
       event.stopPropagation()
       setDraft(null)
       setProblem(null)

@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { takeBackPoint, takeTool, useTool } from './toolStore'
 import type { Placing } from './usePlacing'
+import { pressed } from '../../state/shortcuts'
 
 /** Under the plan while something is drawn: places can be typed here, and what is wrong is said here. */
 export function PlaceLine({ placing }: { readonly placing: Placing }) {
@@ -20,12 +21,12 @@ export function PlaceLine({ placing }: { readonly placing: Placing }) {
   const [first, next] = examples
   const enough = points.length >= leastPoints[shape]
   const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) placing.finish()
-    else if (event.key === 'Enter') {
+    if (pressed(event, 'finish')) placing.finish()
+    else if (pressed(event, 'setPoint')) {
       if (text.trim() === '' && enough) placing.finish()
       else if (placing.type(text)) setText('')
-    } else if (event.key === 'Backspace' && text === '') takeBackPoint()
-    else if (event.key === 'Escape') takeTool(null)
+    } else if (pressed(event, 'removePoint') && text === '') takeBackPoint()
+    else if (pressed(event, 'stopPlacing')) takeTool(null)
   }
   return (
     <Row>

@@ -3,6 +3,7 @@ import type { KeyboardEvent } from 'react'
 import { directions } from '../picking'
 import { firstSnap, nextSnap } from './snaps'
 import { inPlane, setCursor, setProblem, takeBackPoint, takeTool, useTool } from './toolStore'
+import { pressed } from '../../state/shortcuts'
 
 /** What keys do with the drawing under way. */
 export interface KeyActions {
@@ -17,10 +18,10 @@ export interface KeyActions {
 export function placingKey(event: KeyboardEvent, { step, set, finish }: KeyActions): boolean {
   const direction = directions[event.key]
   if (direction) step(direction)
-  else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) finish()
-  else if (event.key === 'Enter') set()
-  else if (event.key === 'Backspace') takeBackPoint()
-  else if (event.key === 'Escape') takeTool(null)
+  else if (pressed(event, 'finish')) finish()
+  else if (pressed(event, 'setPoint')) set()
+  else if (pressed(event, 'removePoint')) takeBackPoint()
+  else if (pressed(event, 'stopPlacing')) takeTool(null)
   else return false
   return true
 }

@@ -12,6 +12,7 @@ import { usePlacing, type Placing } from './usePlacing'
 import type { SpacePlacing } from './spacePlacing'
 import { useSpacePlacing } from './useSpacePlacing'
 import { useUprightPlacing } from './useUprightPlacing'
+import { pressed } from '../../state/shortcuts'
 
 /** How one draws and copies in the picture of the building in space. */
 export interface SpaceDrawing extends Omit<SpacePlacing, 'placing' | 'place'> {
@@ -45,7 +46,7 @@ export function useDrawingIn(): DrawingIn {
     placing,
     onKey: (event) => {
       if (flat) return flat.onKey(event)
-      const putsAway = placing.tool !== null && event.key === 'Escape'
+      const putsAway = placing.tool !== null && pressed(event, 'stopPlacing')
       if (putsAway) takeTool(null)
       return putsAway
     },

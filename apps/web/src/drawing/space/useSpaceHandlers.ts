@@ -8,6 +8,7 @@ import type { Target } from '../scene'
 import { useLevel } from '../useLevel'
 import type { Grab } from '../usePointer'
 import type { SpaceScene } from './SpaceScene'
+import { pressed, type ShortcutName } from '../../state/shortcuts'
 
 /** A press that moves less than this is a click, pixels. */
 const clickWithin = 4
@@ -102,19 +103,19 @@ function useSpaceKeys({ scene, targets, drawing }: SpaceHands) {
     const next = from ? neighbour(seen, from, [dx, dy]) : targets[0]
     if (next) change({ picked: [next.id] })
   }
-  const others: Readonly<Record<string, () => void>> = {
-    PageUp: () => go(1),
-    PageDown: () => go(-1),
-    Escape: () => change({ picked: [] }),
-    '0': () => scene?.fit(),
-    '+': () => scene?.zoom(1.25),
-    '-': () => scene?.zoom(0.8),
-  }
+  const others: readonly (readonly [ShortcutName, () => void])[] = [
+    ['levelUp', () => go(1)],
+    ['levelDown', () => go(-1)],
+    ['pickNone', () => change({ picked: [] })],
+    ['fit', () => scene?.fit()],
+    ['zoomIn', () => scene?.zoom(1.25)],
+    ['zoomOut', () => scene?.zoom(0.8)],
+  ]
   return (event: KeyboardEvent) => {
     const direction = event.ctrlKey ? undefined : directions[event.key]
-    const turns = direction && event.shiftKey
+    const turns = direction && pressed(event, 'turn')
     const drawn = !turns && scene && drawing?.onKey(event, scene.sight())
-    const other = others[event.key]
+    const [, other] = others.find(([name]) => pressed(event, name)) ?? []
     if (turns) scene?.turn(direction[0] * 0.2, direction[1] * 0.15)
     else if (drawn) return event.preventDefault()
     else if (direction) toNeighbour(direction)

@@ -11,6 +11,7 @@ import { Note, Sheet } from '../../sheet/Sheet'
 import { StepLayout } from '../../sheet/StepLayout'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
+import { pressed } from '../../state/shortcuts'
 
 const nothing: readonly string[] = []
 
@@ -34,7 +35,7 @@ export function OpeningSentence() {
     if (!problem) requestAnimationFrame(() => document.querySelector<HTMLElement>('nav a[href*="/actions"]')?.focus())
   }
   const buildOnEnter = (event: KeyboardEvent) => {
-    if (event.key !== 'Enter' || event.shiftKey) return
+    if (!pressed(event, 'build') || pressed(event, 'newLine')) return
     event.preventDefault()
     build()
   }
