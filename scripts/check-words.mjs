@@ -39,7 +39,7 @@ for (const { file, line, text } of texts.filter(({ file: of }) => isSource(of)))
     if (!capitals.has(word)) problems.push(`${file}:${line} “${word}” is not sentence case: ${text}`)
 // a family may say these otherwise: see `inWordsOf`; names of kinds (useEdit.ts) are said so where they are shown
 const ofFamilies =
-  /\b(?:storeys?|centres?|metres?|(?:un)?favourable|neighbours?|colours?|aluminium|imposed|permanent)\b/i
+  /\b(?:storeys?|centres?|(?:milli|centi|kilo)?metres?|(?:un)?favourable|neighbours?|colours?|aluminium|imposed|permanent)\b/i
 for (const { file, line, text, worded } of texts)
   if (!worded && /^apps\/web\/src\/(?!compute\/useEdit)/.test(file) && ofFamilies.test(text) && !/^\w+\.$/.test(text))
     problems.push(`${file}:${line} is not in the words of the family in use (inWords): ${text}`)

@@ -1,5 +1,6 @@
-import { useMemo, useState, type ReactNode } from 'react'
+import { useMemo, useRef, useState, type ReactNode } from 'react'
 import type { TableProblem } from '@hedrion/core'
+import { useCommand, type CommandName } from '../state/commands'
 import { Button } from '../ui/Button'
 import { CellsField, CellsProblem } from './CellsField'
 import { Line, Note, Section } from './Sheet'
@@ -26,23 +27,33 @@ interface TableSectionProps {
   readonly example: string
   readonly limit: number
   readonly read: (text: string) => TableReading | null
+  /** The command that opens it. */
+  readonly command?: CommandName
 }
 
 /** Records from a table: pasted cells or a CSV file, read as one types, added when every row is understood. */
 export function TableSection(props: TableSectionProps) {
   const [open, setOpen] = useState(false)
+  const here = useRef<HTMLDivElement>(null)
+  useCommand(props.command ?? null, () => {
+    setOpen(true)
+    // its field is there in the next frame
+    requestAnimationFrame(() => here.current?.querySelector('textarea')?.focus())
+  })
   const does = open ? 'Close' : 'Paste or import'
   return (
-    <Section
-      title={props.title}
-      aside={
-        <Button kind="link" aria-label={`${does}: ${props.title}`} onPress={() => setOpen(!open)}>
-          {does}
-        </Button>
-      }
-    >
-      {open ? <TableField {...props} onAdded={() => setOpen(false)} /> : <Note>{props.about}</Note>}
-    </Section>
+    <div ref={here}>
+      <Section
+        title={props.title}
+        aside={
+          <Button kind="link" aria-label={`${does}: ${props.title}`} onPress={() => setOpen(!open)}>
+            {does}
+          </Button>
+        }
+      >
+        {open ? <TableField {...props} onAdded={() => setOpen(false)} /> : <Note>{props.about}</Note>}
+      </Section>
+    </div>
   )
 }
 

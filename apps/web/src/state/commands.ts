@@ -7,6 +7,8 @@ export const commands = {
   addLoadKey: { text: 'Add load key', step: 'actions' },
   addLevelOnTop: { text: 'Add level on top', step: 'building' },
   addLayout: { text: 'Add layout', step: 'building' },
+  importPlan: { text: 'Import a plan (DXF)', step: 'building' },
+  memberTable: { text: 'Members from a table', step: 'building' },
 } as const
 export type CommandName = keyof typeof commands
 
@@ -23,9 +25,9 @@ export function useForgottenOnLeaving(step: string): void {
   }, [step])
 }
 
-/** Does a command when it is asked for, as soon as it can be done. */
-export function useCommand(name: CommandName, run: () => void, isReady = true): void {
-  const asked = useAsked((state) => state.asked === name)
+/** Does a command when it is asked for, as soon as it can be done; null for what no command leads to. */
+export function useCommand(name: CommandName | null, run: () => void, isReady = true): void {
+  const asked = useAsked((state) => name !== null && state.asked === name)
   const latest = useRef(run)
   useEffect(() => {
     latest.current = run

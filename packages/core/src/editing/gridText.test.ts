@@ -43,7 +43,7 @@ describe('spacings go on from the last line', () => {
   test.each([
     ['', /Enter a spacing or several, e\.g\. 3 x 7\.2, 6\.0\./],
     ['3 x', /./],
-    ['0', /0\.05 m to 100000 m/],
+    ['0', /0\.05 m to 100\u202f000\.00 m/],
     ['900 x 3', /More than 200/],
     ['0 x 3', /The count is zero\. Enter 3 x 7\.2, 6\.0\./],
     ['150 x 3, 150 x 3', /More than 200 at once/],

@@ -1,5 +1,5 @@
 import { pushAll } from '../outcome/lists'
-import { formatValue, type NumberFormat } from '../units/format'
+import { formatQuantity, formatValue, type NumberFormat } from '../units/format'
 import { parseQuantity } from '../units/parseQuantity'
 
 export type ReadLengths =
@@ -70,7 +70,10 @@ function readPart(part: string, format: NumberFormat, { name, least, most }: Wan
   const read = parseQuantity(length.trim(), 'length', format)
   if (!read.ok) return refused(read.problem)
   const { value } = read
-  if (!(value >= least && value <= most)) return refused(`A ${name} is ${least} m to ${most} m.`)
+  if (!(value >= least && value <= most))
+    return refused(
+      `A ${name} is ${formatQuantity(least, 'length', format)} to ${formatQuantity(most, 'length', format)}.`,
+    )
   if (Number(count) > limit) return refused(tooMany)
   return { ok: true, lengths: Array.from({ length: Number(count) }, () => value) }
 }

@@ -3,6 +3,7 @@ import { formatQuantity, type NumberFormat } from '@hedrion/core'
 import { useEffect, useState, type MouseEvent } from 'react'
 import styled from 'styled-components'
 import { useFormat, useRecords } from '../../compute/SessionContext'
+import { useWords } from '../../compute/useWords'
 import { Button } from '../../ui/Button'
 import { TextLine } from '../../ui/TextLine'
 import { Segmented } from '../../ui/Segmented'
@@ -16,6 +17,7 @@ type ZoneKind = 'wind' | 'snow'
 
 /** The region with its zones; a click or a town asks what is known of the place. */
 export function SiteMap() {
+  const inWords = useWords()
   const { region, found, problem, busy } = useSite()
   const [zones, setZones] = useState<ZoneKind>('wind')
   const [basis] = useRecords('basis')
@@ -49,11 +51,13 @@ export function SiteMap() {
       <Position>
         or enter its position,{' '}
         <TextLine
-          label="Kilometres east and north"
+          label={inWords('Kilometres east and north')}
           value={site ? `${site.east}; ${site.north}` : ''}
           maxLength={40}
           placeholder="12.5; 8.0"
-          onCommit={(text) => atPosition(text)}
+          onCommit={(text) =>
+            atPosition(text) ? undefined : inWords('Enter kilometres east and north, like 12.5; 8.0.')
+          }
         />{' '}
         <small>km east; km north</small>
       </Position>
@@ -63,14 +67,13 @@ export function SiteMap() {
   )
 }
 
-/** Looks at a position of the map, as “12.5; 8.0”; answers a sentence where it cannot be read. */
-function atPosition(text: string): string | undefined {
-  if (text === '') return undefined
+/** Looks at a position of the map, as “12.5; 8.0”; whether it could be read. */
+function atPosition(text: string): boolean {
+  if (text === '') return true
   const [east, north, ...more] = text.split(/\s*[; ]\s*/).map((part) => Number(part.replace(',', '.')))
-  if (east === undefined || north === undefined || more.length > 0 || !Number.isFinite(east + north))
-    return 'Enter kilometres east and north, like 12.5; 8.0.'
+  if (east === undefined || north === undefined || more.length > 0 || !Number.isFinite(east + north)) return false
   void lookAt(east, north)
-  return undefined
+  return true
 }
 
 interface SheetProps {

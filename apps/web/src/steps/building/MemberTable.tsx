@@ -32,6 +32,7 @@ export function MemberTable({ layout }: { readonly layout: Layout }) {
   return (
     <TableSection
       title="Members from a table"
+      command="memberTable"
       about={`One row per member, for the layout “${layout.name}”.`}
       help="Headings: label, role, from, to, section, material; or x1, y1, x2, y2 instead of from and to, with a unit as in “x1, mm”; via for intermediate points of cranked members, or rise for an arc; z1 and z2 for braces, girts, ties, posts, chords and truss members (web)."
       label="Table of members"

@@ -12,6 +12,7 @@ import { StepLayout } from '../../sheet/StepLayout'
 import { Value } from '../../sheet/Value'
 import { Button } from '../../ui/Button'
 import { pressed } from '../../state/shortcuts'
+import { BlankStart } from './BlankStart'
 
 const nothing: readonly string[] = []
 
@@ -22,7 +23,7 @@ export function OpeningSentence() {
   const [basis] = useRecords('basis')
   const family = basis?.family ?? 'EN'
   const getDocument = useGetDocument()
-  const [text, setText] = useState(openingSentence)
+  const [text, setText] = useState(inWords(openingSentence))
   const [refused, setRefused] = useState<string | null>(null)
   const read = useMemo(() => readNewBuilding(text, family), [text, family])
   const scene = useMemo(() => sketchScene(read.ok ? read.building.records('', seededRandom(7)) : []), [read])
@@ -57,7 +58,10 @@ export function OpeningSentence() {
             {inWords(
               'Describe it in one line. Everything can be edited later; sections are assumed and marked as such. A frame of bays and storeys, or',
             )}{' '}
-            <Button kind="link" onPress={() => setText(text === hallSentence ? openingSentence : hallSentence)}>
+            <Button
+              kind="link"
+              onPress={() => setText(text === hallSentence ? inWords(openingSentence) : hallSentence)}
+            >
               {text === hallSentence ? 'start with a frame' : 'start with a hall'}
             </Button>
             .
@@ -84,6 +88,7 @@ export function OpeningSentence() {
               Build
             </Button>
           </Foot>
+          <BlankStart />
         </Sheet>
       }
     />

@@ -8,12 +8,14 @@ import {
   type Layout,
   type LayerUse,
 } from '@hedrion/core'
-import { useMemo, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
 import { useDocument } from '../../compute/SessionContext'
 import { useEdit } from '../../compute/useEdit'
+import { useWords, type InWords } from '../../compute/useWords'
 import { readDrawing } from '../../compute/readDrawing'
 import { Line, Note, Section } from '../../sheet/Sheet'
+import { useCommand } from '../../state/commands'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
 import { FileButton } from '../../ui/FileButton'
@@ -23,6 +25,8 @@ export function PlanFile({ layout }: { readonly layout: Layout }) {
   const [plan, setPlan] = useState<DxfPlan | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const [reading, setReading] = useState(false)
+  const here = useRef<HTMLDivElement>(null)
+  useCommand('importPlan', () => here.current?.querySelector('button')?.focus())
   const open = async (file: File) => {
     setPlan(null)
     setProblem(null)
@@ -36,41 +40,44 @@ export function PlanFile({ layout }: { readonly layout: Layout }) {
       .catch(() => setProblem('The file could not be read.'))
       .finally(() => setReading(false))
   return (
-    <Section
-      title="Import a plan (DXF)"
-      aside={
-        plan ? (
-          <Button kind="link" onPress={() => setPlan(null)}>
-            Close
-          </Button>
+    <div ref={here}>
+      <Section
+        title="Import a plan (DXF)"
+        aside={
+          plan ? (
+            <Button kind="link" onPress={() => setPlan(null)}>
+              Close
+            </Button>
+          ) : (
+            <FileButton kind="link" label="DXF drawing of a plan" accept=".dxf" onFile={choose}>
+              Import DXF file
+            </FileButton>
+          )
+        }
+      >
+        {problem !== null && <Problem role="alert">{problem}</Problem>}
+        {reading && <Note>Reading the drawing …</Note>}
+        {plan ? (
+          <PlanLayers plan={plan} layout={layout} onDone={() => setPlan(null)} />
         ) : (
-          <FileButton kind="link" label="DXF drawing of a plan" accept=".dxf" onFile={choose}>
-            Import DXF file
-          </FileButton>
-        )
-      }
-    >
-      {problem !== null && <Problem role="alert">{problem}</Problem>}
-      {reading && <Note>Reading the drawing …</Note>}
-      {plan ? (
-        <PlanLayers plan={plan} layout={layout} onDone={() => setPlan(null)} />
-      ) : (
-        <Note>
-          Lines, outlines and points by layer, as members, grid lines, panels, openings or walls of “{layout.name}”.
-        </Note>
-      )}
-    </Section>
+          <Note>
+            Lines, outlines and points by layer, as members, grid lines, panels, openings or walls of “{layout.name}”.
+          </Note>
+        )}
+      </Section>
+    </div>
   )
 }
 
-const units = [
-  ['0.001', 'millimetres'],
-  ['0.01', 'centimetres'],
-  ['1', 'metres'],
-  ['0.0254', 'inches'],
-  ['0.3048', 'feet'],
-] as const
-type UnitText = (typeof units)[number][0]
+const units = (inWords: InWords) =>
+  [
+    ['0.001', inWords('millimetres')],
+    ['0.01', inWords('centimetres')],
+    ['1', inWords('metres')],
+    ['0.0254', 'inches'],
+    ['0.3048', 'feet'],
+  ] as const
+type UnitText = ReturnType<typeof units>[number][0]
 
 const origins = [
   ['asDrawn', 'as drawn'],
@@ -85,12 +92,14 @@ interface PlanLayersProps {
 }
 
 function PlanLayers({ plan, layout, onDone }: PlanLayersProps) {
+  const inWords = useWords()
+  const known = units(inWords)
   const document = useDocument()
   const edit = useEdit()
   const [uses, setUses] = useState<Readonly<Record<string, LayerUse>>>(() =>
     Object.fromEntries(plan.layers.map((layer) => [layer.name, proposedUse(layer)])),
   )
-  const [unit, setUnit] = useState<UnitText>(units.find(([value]) => Number(value) === plan.unit)?.[0] ?? '0.001')
+  const [unit, setUnit] = useState<UnitText>(known.find(([value]) => Number(value) === plan.unit)?.[0] ?? '0.001')
   const [origin, setOrigin] = useState<Origin>('asDrawn')
   const [refused, setRefused] = useState<string | null>(null)
   const read = useMemo(() => {
@@ -115,7 +124,7 @@ function PlanLayers({ plan, layout, onDone }: PlanLayersProps) {
   return (
     <>
       <Line reference="unit">
-        drawn in <Choice label="Unit of the drawing" value={unit} options={units} onChange={setUnit} />
+        drawn in <Choice label="Unit of the drawing" value={unit} options={known} onChange={setUnit} />
         {plan.unit === null && <small> not given in the drawing</small>}
       </Line>
       <Line reference="position">
