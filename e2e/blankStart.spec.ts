@@ -20,7 +20,7 @@ test('an empty project starts from an empty grid, and a column stands where two 
   await expect(page.getByRole('heading', { name: 'Levels' })).toBeVisible()
   await expect(page.getByRole('textbox', { name: 'Storey heights from the base up' })).toHaveValue('4.00, 2 x 3.00')
   await expect(page.getByRole('textbox', { name: 'position of grid line 4' })).toHaveValue('21.60')
-  await page.getByRole('button', { name: 'column', exact: true }).click()
+  await page.getByRole('radio', { name: 'column', exact: true }).click()
   const place = page.getByRole('textbox', { name: 'Position of the column' })
   await place.fill('B2')
   await place.press('Enter')
@@ -36,7 +36,9 @@ test('an empty project starts from a table of members, by keyboard', async ({ pa
   await page.keyboard.press('Enter')
   const table = page.getByRole('textbox', { name: 'Table of members' })
   await expect(table).toBeFocused()
-  await table.fill('label,x1,y1,x2,y2\nB1,0,0,6,0\nC1,0,0,,\nC2,6,0,,')
+  await table.fill(
+    'label,x1,y1,x2,y2,section,material\nB1,0,0,6,0,IPE 300,Structural steel\nC1,0,0,,,HEB 200,Structural steel\nC2,6,0,,,HEB 200,Structural steel',
+  )
   await page.getByRole('button', { name: 'Add 1 beam, 2 columns' }).click()
   await saved(page)
 })
