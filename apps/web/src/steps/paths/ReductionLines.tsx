@@ -1,5 +1,5 @@
 import { formatValue, unitOf, type ColumnView, type ReductionView } from '@hedrion/core'
-import { useWords } from '../../compute/useWords'
+import { useWords, type InWords } from '../../compute/useWords'
 import { useFormat, useRecords } from '../../compute/SessionContext'
 import { Line, Section } from '../../sheet/Sheet'
 import { Value } from '../../sheet/Value'
@@ -70,15 +70,17 @@ export function ReductionLines({ view, picked, caseId }: ReductionLinesProps) {
       </WideTable>
       <Transferred reductions={view.reductions} />
       <Held reductions={view.reductions} />
-      <ReductionNote
-        before={
-          reductions.some((row) => typeof row?.byStoreys === 'number')
-            ? 'The lower of the two factors applies; only one may be used. '
-            : 'From the area supported. '
-        }
-      />
+      <ReductionNote before={`${basisOf(reductions, inWords)} `} />
     </Section>
   )
+}
+
+/** Which of the factors applies: a standard may know both, of which one may be used, or the one for storeys, or the one for area. */
+function basisOf(reductions: NonNullable<ColumnView['reductions']>, inWords: InWords): string {
+  const byStoreys = reductions.filter((row) => row !== null && row.byStoreys !== null)
+  if (byStoreys.some((row) => row?.byArea !== null))
+    return 'The lower of the two factors applies; only one may be used.'
+  return byStoreys.length > 0 ? inWords('Columns and walls use the factor for storeys.') : 'From the area supported.'
 }
 
 /** What columns on beams bring is reduced below them, or whole: the other way is stated. */
