@@ -61,8 +61,6 @@ export const views = [
       await page.getByRole('button', { name: 'Find' }).click()
       await page.getByRole('searchbox', { name: 'Find' }).fill('member T1 level Eaves')
       await page.getByRole('option', { name: /^member T1, level Eaves/ }).click()
-      await page.getByRole('heading', { name: 'Truss T1' }).waitFor()
-      await page.getByRole('link', { name: /^Building/ }).click()
       await page.getByRole('img', { name: /to scale/ }).waitFor()
     },
   },
