@@ -78,12 +78,11 @@ export function useNote() {
   const format = useFormat()
   const { store } = useSession()
   return useMemo(() => {
-    const { words = [] } = format
     const subject = (of: Rec | readonly Rec[]): string => {
       const records = 'kind' in of ? [of] : of
       const [first] = records
       if (!first) return ''
-      const name = inWordsOf(words, kindNames[first.kind])
+      const name = inWordsOf(format.words, kindNames[first.kind])
       if (records.length > 1)
         return `${records.length} ${first.kind === 'patch' ? 'patches' : `${name.toLowerCase()}s`}`
       return `${name} ${labelOf(store.getState().document, first.id) || first.kind}`

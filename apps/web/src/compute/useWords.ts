@@ -6,6 +6,6 @@ import { useFormat } from './SessionContext'
 export type InWords = (text: string) => string
 
 export function useWords(): InWords {
-  const { words = [] } = useFormat()
+  const { words } = useFormat()
   return useCallback((text) => inWordsOf(words, text), [words])
 }

@@ -81,7 +81,7 @@ function sharesOf(
     ]
   })
   const { centreOfMass: mass, centreOfStiffness: stiffness } = storey
-  const inWords = (text: string) => inWordsOf(format.words ?? [], text)
+  const inWords = (text: string) => inWordsOf(format.words, text)
   return {
     shapes: [
       ...taken.map(({ at, way: [x, y] }): Shape => ({

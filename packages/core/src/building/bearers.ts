@@ -1,5 +1,5 @@
 import { largest } from '../outcome/lists'
-import { once } from '../document/once'
+import { once } from '../outcome/once'
 import { feetAlong } from '../geometry/course'
 import type { Near } from '../geometry/nearby'
 import type { Point } from '../geometry/point'

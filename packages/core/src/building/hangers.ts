@@ -1,5 +1,5 @@
 import { pushAll } from '../outcome/lists'
-import { once } from '../document/once'
+import { once } from '../outcome/once'
 import type { SlopeShape } from '../document/shapes'
 import { nearby } from '../geometry/nearby'
 import type { Point } from '../geometry/point'

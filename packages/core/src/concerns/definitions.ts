@@ -55,7 +55,7 @@ export function concernSentence({ code, data, more = 0 }: Concern, format: Numbe
   const said = Object.fromEntries(Object.entries(fields).map(([field, kind]) => [field, text(field, kind)]))
   const words = sentence(said, data, (field, quantity) => formatQuantity(Number(data[field]), quantity, format))
   const whole = more > 0 ? `${words} There are ${more} more of this kind.` : words
-  return inWordsOf(format.words ?? [], whole, Object.values(said))
+  return inWordsOf(format.words, whole, Object.values(said))
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { ProjectState } from '../derivation/project'
 import { labelOf } from '../document/labels'
-import { once } from '../document/once'
+import { once } from '../outcome/once'
 import { intersection, regionOf } from '../geometry/clip'
 import { nearby } from '../geometry/nearby'
 import { regionArea, type Region, type Ring } from '../geometry/polygon'

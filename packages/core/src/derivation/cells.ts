@@ -1,5 +1,5 @@
 import { actionOfCase, reducibleGroupOf } from '../actions/cases'
-import { once } from '../document/once'
+import { once } from '../outcome/once'
 import type { Basis } from '../document/recordKinds'
 import { keptGroups } from '../standards/families'
 

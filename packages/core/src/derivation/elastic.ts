@@ -2,7 +2,7 @@ import { entry } from '../outcome/assert'
 import { flexuralStiffness, plateStiffness } from '../building/bending'
 import { heldEnds, isContinuous, type Beam, type FramePlan } from '../building/frame'
 import { recordsOf, type Document } from '../document/document'
-import { once } from '../document/once'
+import { once } from '../outcome/once'
 import {
   materialElastic,
   memberStock,

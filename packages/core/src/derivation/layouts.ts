@@ -5,7 +5,7 @@ import { framePlan } from '../building/framePlan'
 import { islandsOf, planPanel, type PanelPlan } from '../building/panelRegions'
 import { wallSegments, type WallSegment } from '../building/wallSegments'
 import { recordsOf, type Document } from '../document/document'
-import { once } from '../document/once'
+import { once } from '../outcome/once'
 import type { Basis, Panel } from '../document/recordKinds'
 import {
   areaLoadShape,

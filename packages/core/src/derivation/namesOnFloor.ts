@@ -1,7 +1,7 @@
 import type { FloorState } from './floorStates'
 import type { ProjectState } from './project'
 import { labelOf, recordIdOf } from '../document/labels'
-import { once } from '../document/once'
+import { once } from '../outcome/once'
 
 /** Labels that more than one member of a floor has: columns of a layout above may pass down beside those of the level. */
 const sharedLabels = once((state: ProjectState) => {

@@ -1,6 +1,6 @@
 import { nearestOnLine, type HorizontalForce } from '../actions/lateral/diaphragm'
 import type { StoreyForce } from '../actions/wind/windLoads'
-import { once } from '../document/once'
+import { once } from '../outcome/once'
 import type { Level } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { boxOf, type Box } from '../geometry/polygon'

@@ -1,4 +1,4 @@
-import { once } from '../document/once'
+import { once } from '../outcome/once'
 import { recordsOf, type Document } from '../document/document'
 import type { ReductionRegion } from '../document/recordKinds'
 import type { Beam } from '../building/frame'

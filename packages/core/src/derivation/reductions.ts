@@ -9,7 +9,7 @@ import { hasTransfers, isFloor, leastFloor, levelsSupported } from './supportedL
 import type { ProjectState } from './project'
 import { recordsOf } from '../document/document'
 import type { Basis, ReductionTable } from '../document/recordKinds'
-import { once } from '../document/once'
+import { once } from '../outcome/once'
 import { memberOf } from '../document/labels'
 import { floorRundown } from '../rundown/floorRundown'
 import { given, tracedSum, type Traced } from '../trace/traced'

@@ -2,7 +2,7 @@ import { hasStoreyForces, isHorizontal, lateralCase, windOfCase } from '../actio
 import { baseShear, forceOfLevel, forceOfWeight, weightByHeight } from '../actions/lateral/storeyForce'
 import type { StoreyForce } from '../actions/wind/windLoads'
 import { recordsOf } from '../document/document'
-import { once } from '../document/once'
+import { once } from '../outcome/once'
 import type { Level, StoreyForces } from '../document/recordKinds'
 import type { Point } from '../geometry/point'
 import { earthquakeRuleOf } from '../standards/earthquakeRules'

@@ -1,5 +1,5 @@
 import type { FramePlan } from '../building/frame'
-import { once } from '../document/once'
+import { once } from '../outcome/once'
 import type { Source } from '../rundown/sources'
 import { slabLandings } from '../rundown/hungRundown'
 import { takersOf } from '../rundown/operator'

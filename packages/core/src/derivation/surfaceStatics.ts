@@ -1,4 +1,4 @@
-import { once } from '../document/once'
+import { once } from '../outcome/once'
 import type { Point } from '../geometry/point'
 import { along, distance, footOn, project } from '../geometry/segment'
 import { sameSupport } from '../geometry/tolerance'

@@ -1,4 +1,4 @@
-import { once } from './once'
+import { once } from '../outcome/once'
 import type { Id, Kind, Rec, RecOf } from './recordKinds'
 
 export const formatName = 'hedrion-project'

@@ -1,6 +1,6 @@
 import type { Document } from './document'
 import { recordsOf } from './document'
-import { once } from './once'
+import { once } from '../outcome/once'
 import { object, type Fields, type Problem, type Reference } from './fields'
 import { distance } from '../geometry/segment'
 import { onLine } from '../geometry/tolerance'

@@ -1,4 +1,4 @@
-import { once } from './once'
+import { once } from '../outcome/once'
 
 test('makes something once of each object', () => {
   let made = 0

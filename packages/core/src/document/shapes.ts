@@ -1,4 +1,4 @@
-import { once } from './once'
+import { once } from '../outcome/once'
 import type {
   AreaLoad,
   LineLoad,

@@ -61,6 +61,12 @@ export interface BlankStart {
   readonly heights: readonly number[]
 }
 
+/** Zero and the sums of lengths, one after another: positions from spacings, elevations from heights. */
+function fromZero(lengths: readonly number[]): readonly number[] {
+  let at = 0
+  return [0, ...lengths.map((length) => (at += length))]
+}
+
 /** Makes a project ready to draw in: a building without members, in the family and the units of the project. */
 export function blankStartEdits(
   document: Document,
@@ -68,8 +74,7 @@ export function blankStartEdits(
   random: Random,
 ): readonly Edit[] {
   const [basis] = recordsOf(document, 'basis')
-  const positions = (spacings: readonly number[]) =>
-    spacings.length === 0 ? [] : spacings.reduce<readonly number[]>((at, by) => [...at, (at.at(-1) ?? 0) + by], [0])
+  const positions = (spacings: readonly number[]) => (spacings.length === 0 ? [] : fromZero(spacings))
   const spanOf = (spacings: readonly number[]) => (spacings.length === 0 ? usualSpan : largest(spacings))
   const spans = { x: spanOf(east), y: spanOf(north) }
   const [family, units] = [basis?.family ?? 'EN', basis?.units ?? 'metric']
@@ -91,11 +96,11 @@ export function blankBuilding(brief: BlankBrief, name: string, random: Random): 
     column: assumedOf('columns', storeys > 4, family, random),
   }
   const keys = loadKeys(brief, random)
-  const levels = [0, ...heights].map((_, i): Level => ({
+  const levels = fromZero(heights).map((elevation, i): Level => ({
     kind: 'level',
     id: newId('level', random),
     name: i === 0 ? 'Base' : i === storeys ? 'Roof' : String(i),
-    elevation: heights.slice(0, i).reduce((sum, height) => sum + height, 0),
+    elevation,
   }))
   const floors = storeys > 1 ? layoutRecords('Floors', keys.floor, levels[1], levels[storeys - 1], random) : []
   const roof = layoutRecords('Roof', keys.roof, levels[storeys], levels[storeys], random)

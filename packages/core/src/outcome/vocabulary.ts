@@ -1,3 +1,5 @@
+import { once } from './once'
+
 /**
  * How the engineers of a family say what the product's texts say in the words of the Eurocodes and the spelling of the UK: pairs of the
  * beginning of a word as it is written, in small letters, and as they have it. The first that fits counts.
@@ -24,10 +26,14 @@ const startsLarge = (word: string): boolean => !word.startsWith(word.charAt(0).t
 const asLarge = (word: string, like: string): string =>
   startsLarge(like) ? word.charAt(0).toUpperCase() + word.slice(1) : word
 
+/** Part of a longer word or of a key (`imposed.q_k`) is no word: only the beginning of one is looked for. */
+const differing = once(
+  (vocabulary: Vocabulary) =>
+    new RegExp(`(?<![\\w.-])(?:${vocabulary.map(([written]) => written).join('|')})(?!\\.\\w)`, 'gi'),
+)
+
 function replaced(text: string, vocabulary: Vocabulary): string {
-  // part of a longer word or of a key (`imposed.q_k`) is no word: only the beginning of one is looked for
-  const differing = new RegExp(`(?<![\\w.-])(?:${vocabulary.map(([written]) => written).join('|')})(?!\\.\\w)`, 'gi')
-  return text.replace(differing, (found) => {
+  return text.replace(differing(vocabulary), (found) => {
     const theirs = vocabulary.find(([written]) => written === found.toLowerCase())?.[1]
     return theirs === undefined ? found : asLarge(theirs, found)
   })
@@ -37,8 +43,8 @@ function replaced(text: string, vocabulary: Vocabulary): string {
 export const saidOtherwise = (vocabulary: Vocabulary, texts: Iterable<string>): readonly string[] =>
   vocabulary.length === 0 ? [] : [...texts].filter((text) => replaced(text, vocabulary) !== text)
 
-/** A text of the product in the words of a family. What is kept, such as names that a person gave, stays as it is. */
-export function inWordsOf(vocabulary: Vocabulary, text: string, kept: readonly string[] = []): string {
+/** A text of the product in the words of a family, where it has its own. What is kept, such as names that a person gave, stays as it is. */
+export function inWordsOf(vocabulary: Vocabulary = [], text: string, kept: readonly string[] = []): string {
   if (vocabulary.length === 0) return text
   const [first, ...others] = saidOtherwise(vocabulary, kept)
   if (first === undefined) return replaced(text, vocabulary)

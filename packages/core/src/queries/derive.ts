@@ -7,6 +7,7 @@ import type { Memo } from '../derivation/memo'
 import { deriveProject, type ProjectState } from '../derivation/project'
 import type { Document } from '../document/document'
 import { labelOf, namesIn } from '../document/labels'
+import { once } from '../outcome/once'
 import { inWordsOf, saidOtherwise } from '../outcome/vocabulary'
 import { openRings } from '../editing/beamRings'
 import { layoutOutline } from '../editing/outline'
@@ -157,13 +158,16 @@ export function ask<Q extends Query>(state: ProjectState, query: Q): Answer<Q> {
   const { family, layers } = state.standard
   const { cited, words } = familyOf(family)
   if (!cited || !hasTraces.has(query.kind)) return found
-  // names that a person gave are not said in other words
-  const names = saidOtherwise(words, namesIn(state.document))
   return recitedIn(found, {
     cite: (clause) => cited(layers, clause),
-    say: (text) => inWordsOf(words, text, names),
+    say: (text) => inWordsOf(words, text, namesKept(state)),
   })
 }
+
+/** Names that a person gave are not said in other words. */
+const namesKept = once(({ document, standard }: ProjectState) =>
+  saidOtherwise(familyOf(standard.family).words, namesIn(document)),
+)
 
 /** What holds traces: methods that all families share are cited there as the family in use cites them. */
 const hasTraces: ReadonlySet<Query['kind']> = new Set([

@@ -2,7 +2,7 @@ import type { FramePlan } from '../building/frame'
 import { expandedAt, floorIn, hungFrom, orderOf, type Place } from '../derivation/floorQueries'
 import type { FloorState } from '../derivation/floorStates'
 import type { ProjectState } from '../derivation/project'
-import { once } from '../document/once'
+import { once } from '../outcome/once'
 import { slabLandings } from '../rundown/hungRundown'
 import { takersOf, type SparseRows } from '../rundown/operator'
 

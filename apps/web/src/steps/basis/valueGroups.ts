@@ -1,8 +1,7 @@
-/** How the titles of folds are said. */
-type Say = (text: string) => string
+import type { InWords } from '../../compute/useWords'
 
 /** The folds that values of a standard stand in, by the beginning of their key; the first that fits counts. */
-export const valueGroups = (inWords: Say): readonly (readonly [prefix: string, title: string])[] => [
+export const valueGroups = (inWords: InWords): readonly (readonly [prefix: string, title: string])[] => [
   ['basis.gamma', 'Partial factors'],
   ['basis.K_FI', 'Reliability'],
   ['basis.psi', 'Combination factors ψ'],

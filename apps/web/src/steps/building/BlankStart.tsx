@@ -32,9 +32,9 @@ export function BlankStart() {
         ? { name: inWords('storey'), least: 0.1, most: 100 }
         : { name: 'spacing', least: 0.01, most: 500 }
     const commit = (text: string): string | undefined => {
-      if (text === '') set(none)
-      const read = readLengths(text, format, { ...wanted, example })
-      if (text === '' || !read.ok) return text === '' || read.ok ? undefined : read.problem
+      const read =
+        text === '' ? ({ ok: true, lengths: [] } as const) : readLengths(text, format, { ...wanted, example })
+      if (!read.ok) return read.problem
       set({ text, lengths: read.lengths })
       return undefined
     }
